@@ -1,0 +1,32 @@
+import "@fontsource-variable/atkinson-hyperlegible-next/index.css";
+import "@fontsource-variable/atkinson-hyperlegible-mono/index.css";
+import { ChakraProvider } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { useNonce } from "./nonce.ts";
+import { system } from "./theme/system.ts";
+
+export function Layout({ children }: { children: ReactNode }) {
+  const nonce = useNonce();
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <meta property="csp-nonce" content={nonce} />
+        <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        <ChakraProvider value={system}>{children}</ChakraProvider>
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function Root() {
+  return <Outlet />;
+}

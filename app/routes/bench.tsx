@@ -1,0 +1,3 @@
+export default function Bench() {
+  return <h1>Firm Arbor</h1>;
+}

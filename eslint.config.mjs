@@ -1,0 +1,19 @@
+import hooks from "eslint-plugin-react-hooks";
+import tseslint from "typescript-eslint";
+
+export default tseslint.config(
+  { ignores: ["build/", ".react-router/", "node_modules/", ".e2e/"] },
+  ...tseslint.configs.recommendedTypeChecked,
+  { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },
+  { files: ["app/**/*.{ts,tsx}"], ...hooks.configs.flat.recommended },
+  {
+    files: ["**/*.{ts,tsx}"],
+    rules: {
+      "@typescript-eslint/only-throw-error": "off", // React Router throws responses and redirects
+      "@typescript-eslint/consistent-type-imports": "error",
+      eqeqeq: "error",
+    },
+  },
+  { files: ["core/**/*.ts"], rules: { "no-restricted-globals": ["error", "document", "window", "Date", "fetch"] } },
+  { files: ["**/*.mjs"], ...tseslint.configs.disableTypeChecked },
+);

@@ -1,0 +1,17 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  resolve: { tsconfigPaths: true },
+  test: {
+    projects: [
+      {
+        extends: true,
+        test: { name: "node", environment: "node", include: ["{core,store,app,tests}/**/*.test.ts"] },
+      },
+      {
+        extends: true,
+        test: { name: "dom", environment: "happy-dom", include: ["app/**/*.test.tsx"] },
+      },
+    ],
+  },
+});

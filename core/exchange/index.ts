@@ -1,0 +1,3 @@
+export * from "./canonical-json.ts";
+export * from "./job-file.ts";
+export * from "./readings-csv.ts";

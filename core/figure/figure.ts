@@ -1,0 +1,35 @@
+import type { FaceCondition } from "../handbook/index.ts";
+import type { Quantity } from "../quantity/index.ts";
+
+/** How a drawn thing is filled and outlined; whoever renders it knows the hatches. Never by color alone. */
+export type Ink =
+  | "part"
+  | "remove"
+  | "fixedJaw"
+  | "movingJaw"
+  | "bed"
+  | "parallel"
+  | "rod"
+  | "cutter"
+  | "edge"
+  | "thin"
+  | "accent"
+  | "dimension"
+  | `face-${FaceCondition}`;
+
+export type Shape =
+  | { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; strong?: boolean }
+  | { kind: "circle"; x: number; y: number; r: number; ink: Ink }
+  | { kind: "line"; points: [number, number][]; ink: Ink; arrow?: boolean }
+  | { kind: "text"; x: number; y: number; text: string; size: number; anchor: "start" | "middle" | "end"; ink: Ink; bold?: boolean }
+  /** A dimension between two points, its text beside it. */
+  | { kind: "dimension"; from: [number, number]; to: [number, number]; value: Quantity; label: string; size: number; side: "left" | "right" | "below" };
+
+/** A drawing in mm, y pointing down. */
+export interface Figure {
+  /** What a person who cannot see it is told. */
+  title: string;
+  width: number;
+  height: number;
+  shapes: Shape[];
+}

@@ -1,0 +1,2 @@
+export * from "./faces.ts";
+export * from "./orientation.ts";

@@ -1,0 +1,33 @@
+import type { FaceCondition, StockForm } from "./word-lists.ts";
+
+export interface ConditionFacts {
+  /** How deep the skin reaches, mm: the first pass goes under it (domain.md 3). */
+  skin: number;
+  /** How flat such a face usually is, mm over 100 mm (guess): ranks provisional seats. */
+  flatness: number;
+  /** Fit to be a reference as it is. */
+  machined: boolean;
+}
+
+/** Defaults of domain.md section 3; all but the standards' values are shop judgement (guess). */
+export const conditionFacts: Record<FaceCondition, ConditionFacts> = {
+  ground: { skin: 0, flatness: 0.005, machined: true },
+  milled: { skin: 0, flatness: 0.02, machined: true },
+  drawn: { skin: 0, flatness: 0.1, machined: false },
+  hotRolled: { skin: 0.5, flatness: 0.4, machined: false },
+  sawn: { skin: 0.5, flatness: 0.6, machined: false },
+  flameCut: { skin: 1.5, flatness: 1, machined: false },
+  cast: { skin: 1.5, flatness: 1.2, machined: false },
+};
+
+/** The condition faces of a form usually have: along the bar, and at its sawn or cast ends. */
+export const usualConditions: Record<StockForm, { sides: FaceCondition; ends: FaceCondition }> = {
+  coldDrawn: { sides: "drawn", ends: "sawn" },
+  hotRolled: { sides: "hotRolled", ends: "sawn" },
+  flameCut: { sides: "flameCut", ends: "flameCut" },
+  sawn: { sides: "sawn", ends: "sawn" },
+  plate: { sides: "hotRolled", ends: "sawn" },
+  cast: { sides: "cast", ends: "cast" },
+  ground: { sides: "ground", ends: "sawn" },
+  milled: { sides: "milled", ends: "milled" },
+};

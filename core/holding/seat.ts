@@ -1,0 +1,149 @@
+import { alongJaws, axisOf, downOf, type Face, faceSchema, movingOf, type Orientation } from "../frame/index.ts";
+import { wordsFor } from "../handbook/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
+import type { Parallels, Rod, Vise } from "../shop/index.ts";
+import { isReference, type Piece } from "../stock/index.ts";
+import { done, note, type Outcome, refused, rule, say, warn, type Warning } from "../working/index.ts";
+import * as z from "../zod.ts";
+
+/** Cutter clearance left above the jaws after the last pass, mm (domain.md 5). */
+export const cutterClearance = 2;
+/** What an edge break takes from the grip, mm. */
+const edgeBreak = 0.5;
+/** Least effective grip in mm: at all, and for roughing (guess). */
+const leastGrip = { any: 3, roughing: 5 };
+
+export const seatSchema = z.object({
+  up: faceSchema,
+  fixed: faceSchema,
+  vise: z.string(),
+  /** What the part stands on: the bed of the vise or a pair of parallels. */
+  parallels: z.object({ id: z.string(), height: z.number(), thickness: z.number() }).nullable(),
+  /** Round rod at the moving jaw; height of its middle above the bed. */
+  rod: z.object({ id: z.string(), diameter: z.number(), height: z.number() }).nullable(),
+  /** Tapped down after tightening; else hand pressure only. */
+  tap: z.boolean(),
+  /** Set with a square before tightening: nothing else holds it upright. */
+  square: z.boolean(),
+  /** All mm. Grip from the bottom of the part to the top of the jaws; projection above the jaws after the last pass. */
+  grip: z.number(),
+  effectiveGrip: z.number(),
+  projection: z.number(),
+  /** Height and width of the part as it stands, before the cut. */
+  standing: z.number(),
+  between: z.number(),
+  along: z.number(),
+  /** How far the end stands out past the side of the jaws; null when it does not. */
+  overhang: z.number().nullable(),
+});
+/** How the part sits in the vise for one setup. */
+export type Seat = z.infer<typeof seatSchema>;
+
+export interface SeatRequest {
+  piece: Piece;
+  at: Orientation;
+  /** What comes off the face that is up, mm; 0 for a side cut. */
+  removal: Mm;
+  /** End standing out past the jaws, mm; null for a cut from above. */
+  overhang: Mm | null;
+  /** An end standing upright that a square sets. */
+  square: boolean;
+  vise: Vise;
+  parallels: Parallels[];
+  rods: Rod[];
+}
+
+/** A rod is needed unless both faces at the jaws are machined and clean (M06). */
+export const needsRod = (piece: Piece, at: Orientation): boolean =>
+  !(isReference(piece, at.fixed) && isReference(piece, movingOf(at)));
+
+/** Least height of parallels in mm: jaw depth + cut + clearance − present height. Zero or less: it stands on the bed. */
+export const parallelHeightNeeded = (vise: Vise, removal: Mm, standing: Mm): Mm =>
+  tidy(vise.jawDepth + removal + cutterClearance - standing);
+
+/**
+ * Seats a part in a plain vise: rod, parallels, grip, projection (domain.md 5). Catches M06, and M11 and M12 as far as
+ * opening and grip go.
+ * @returns the seat, or why this vise and drawer cannot hold the part so
+ */
+export function seatInVise(request: SeatRequest): Outcome<Seat> {
+  const { piece, at, removal, vise, overhang } = request;
+  const standing = piece.sizes[axisOf(at.up)];
+  const between = piece.sizes[axisOf(at.fixed)];
+  const along = piece.sizes[alongJaws(at)];
+  const rod = needsRod(piece, at) ? request.rods[0] : undefined;
+  if (needsRod(piece, at) && !rod) {
+    return refused(
+      rule("M06.none")`The face at the moving jaw is not machined and there is no round rod in the shop.`,
+      say`Cut a length of soft round bar, about ${mm(12)} thick, and enter it in the shop.`,
+    );
+  }
+  const room = between + (rod?.diameter ?? 0);
+  if (room > vise.opening) {
+    return refused(
+      rule("M11.opening")`${mm(room)} ${rod ? "with the rod " : ""}must go between the jaws; the ${vise.name} opens ${mm(vise.opening)}.`,
+      say`Turn the part, use a wider vise, or strap it to the table.`,
+    );
+  }
+  const needed = parallelHeightNeeded(vise, removal, standing);
+  const fits = (p: Parallels) => 2 * p.thickness + 2 <= between;
+  const pair =
+    needed > 0
+      ? request.parallels.filter((p) => p.height >= needed && fits(p)).sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0]
+      : undefined;
+  if (needed > 0 && !pair) {
+    const tallest = Math.max(0, ...request.parallels.filter(fits).map((p) => p.height));
+    return refused(
+      rule("holding.parallels")`Parallels of ${mm(needed)} or more are needed so that the cutter clears the jaws; the tallest that fit between the jaws are ${mm(tallest)}.`,
+      say`Use taller packing, or take less off in this setup.`,
+    );
+  }
+  const under = pair?.height ?? 0;
+  const grip = tidy(Math.min(vise.jawDepth - under, standing));
+  const effectiveGrip = tidy(grip - vise.jawChamfer - edgeBreak);
+  if (effectiveGrip < leastGrip.any) {
+    return refused(
+      rule("M12.shallow")`Only ${mm(Math.max(effectiveGrip, 0))} of the part would be held, after the chamfers; at least ${mm(leastGrip.any)} is needed.`,
+      say`Take less off in this setup, or hold the part another way.`,
+    );
+  }
+  return done({
+    up: at.up,
+    fixed: at.fixed,
+    vise: vise.id,
+    parallels: pair ? { id: pair.id, height: pair.height, thickness: pair.thickness } : null,
+    rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
+    tap: isReference(piece, downOf(at)),
+    square: request.square,
+    grip,
+    effectiveGrip,
+    projection: tidy(under + standing - removal - vise.jawDepth),
+    standing,
+    between,
+    along,
+    overhang,
+  });
+}
+
+/** What stands against this seat: provisional references (M10), shallow grip (M12), rough bottom (M07). */
+export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
+  const found: Warning[] = [];
+  const fixed = piece.faces[seat.fixed];
+  if (fixed.order !== null && !fixed.clean) {
+    found.push(warn(rule("M10.notClean")`Face ${fixed.order} at the fixed jaw did not clean up: it is no reference. Cut it clean first.`));
+  } else if (!isReference(piece, seat.fixed)) {
+    found.push(note(rule("M10.provisional")`The ${seat.fixed} face at the fixed jaw is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`));
+  }
+  if (seat.effectiveGrip < leastGrip.roughing) {
+    found.push(warn(rule("M12.roughing")`${mm(seat.effectiveGrip)} is held after the chamfers; roughing wants ${mm(leastGrip.roughing)}. Light passes.`));
+  } else if (seat.projection > 1.5 * seat.grip) {
+    found.push(warn(rule("M12.tall")`${mm(seat.projection)} stands above the jaws for ${mm(seat.grip)} of grip. A heavy cut can tip it: light passes, and try it by hand first.`));
+  }
+  return found;
+}
+
+/** A face named for a person: its number when cut, else its place and condition. */
+export function faceCalled(piece: Piece, face: Face): string {
+  const state = piece.faces[face];
+  return state.order !== null ? `face ${state.order}` : `the ${wordsFor.faceCondition[state.condition]} ${face} face`;
+}

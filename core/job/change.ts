@@ -1,0 +1,84 @@
+import type { Change } from "../steps/index.ts";
+import { type Job, jobSchema } from "./job.ts";
+
+type Json = Change["from"];
+
+/** Whether two JSON values are the same, whatever the order of their keys. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
+  const [ka, kb] = [Object.keys(a), Object.keys(b)];
+  if (Array.isArray(a) !== Array.isArray(b) || ka.length !== kb.length) return false;
+  return ka.every((key) => key in b && sameJson((a as never)[key], (b as never)[key]));
+}
+
+/** The value at a slash-separated path; null where there is none. */
+export function valueAt(root: unknown, path: string): Json {
+  let value: unknown = root;
+  for (const key of path.split("/")) {
+    if (typeof value !== "object" || value === null || !Object.hasOwn(value, key)) return null;
+    value = (value as { [key: string]: unknown })[key];
+  }
+  return (value ?? null) as Json;
+}
+
+function withValue(root: unknown, keys: string[], to: Json): unknown {
+  const [key, ...rest] = keys;
+  if (key === undefined) return to;
+  const base = typeof root === "object" && root !== null ? (root as { [key: string]: unknown }) : {};
+  if (rest.length === 0 && to === null && !Object.hasOwn(base, key)) return base;
+  return { ...base, [key]: withValue(Object.hasOwn(base, key) ? base[key] : undefined, rest, to) };
+}
+
+function withoutKey(root: unknown, keys: string[]): unknown {
+  const [key, ...rest] = keys;
+  if (key === undefined || typeof root !== "object" || root === null) return root;
+  const base = { ...(root as { [key: string]: unknown }) };
+  if (rest.length === 0) delete base[key];
+  else base[key] = withoutKey(base[key], rest);
+  return base;
+}
+
+/** Paths below these are collections by id: null means the entry is gone, not that it is null. */
+const collections = [/^overrides\/byId\/[^/]+$/];
+
+export interface Conflict {
+  path: string;
+  /** What this side saw and wanted, and what stands there now. */
+  yours: Json;
+  theirs: Json;
+}
+
+export type Applied = { ok: true; job: Job } | { ok: false; conflicts: Conflict[] } | { ok: false; conflicts: []; invalid: string };
+
+/**
+ * Applies changes to a job. Every current value must equal `from`, else nothing is written and each difference is told.
+ * The result must still be a valid job.
+ */
+export function applyChanges(job: Job, changes: Change[]): Applied {
+  const conflicts: Conflict[] = [];
+  let next: unknown = job;
+  for (const { path, from, to } of changes) {
+    const current = valueAt(next, path);
+    if (!sameJson(current, from)) {
+      if (sameJson(current, to)) continue; // both sides made the same change
+      conflicts.push({ path, yours: to, theirs: current });
+      continue;
+    }
+    const keys = path.split("/");
+    next = to === null && collections.some((pattern) => pattern.test(path)) ? withoutKey(next, keys) : withValue(next, keys, to);
+  }
+  if (conflicts.length > 0) return { ok: false, conflicts };
+  const parsed = jobSchema.safeParse(next);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    return { ok: false, conflicts: [], invalid: `${issue?.path.join("/") ?? ""}: ${issue?.message ?? "not valid"}` };
+  }
+  return { ok: true, job: parsed.data };
+}
+
+/** The same changes the other way round and in reverse order: what undo applies. */
+export const reversed = (changes: Change[]): Change[] => changes.toReversed().map(({ path, from, to }) => ({ path, from: to, to: from }));
+
+/** A change of one path against the job as seen. */
+export const changeOf = (job: Job, path: string, to: unknown): Change => ({ path, from: valueAt(job, path), to: to as Json });

@@ -1,0 +1,7 @@
+export * from "./change.ts";
+export * from "./job.ts";
+export * from "./migrations.ts";
+export * from "./plan.ts";
+export * from "./requirement.ts";
+export * from "./workings.ts";
+export { type Change, changeSchema } from "../steps/index.ts";

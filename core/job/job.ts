@@ -1,0 +1,64 @@
+import { asEntered, newStock, stockSchema } from "../stock/index.ts";
+import { axisSchema } from "../frame/index.ts";
+import { partSchema } from "../part/index.ts";
+import { dimensionSchema } from "../quantity/index.ts";
+import { operationKeySchema } from "../route/index.ts";
+import * as z from "../zod.ts";
+
+/** Version of the job document; raised at most once a release of work, with a step in migrations. */
+export const jobVersion = 1;
+
+export const overrideSchema = z.object({
+  id: z.string(),
+  at: z.union([operationKeySchema, z.literal("route")]),
+  /** What is overridden; the depth of a roughing pass in mm. */
+  what: z.literal("depth"),
+  value: z.number().positive(),
+  reason: z.string(),
+  /** ISO time it was made. */
+  since: z.string(),
+});
+export type Override = z.infer<typeof overrideSchema>;
+
+/** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
+export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });
+
+export const jobSchema = z.object({
+  version: z.literal(jobVersion),
+  id: z.string().min(1),
+  name: z.string(),
+  /** Sheet, order or place it belongs to. */
+  sheet: z.string(),
+  part: partSchema,
+  stock: stockSchema,
+  retargets: z.record(axisSchema, retargetSchema.nullable()),
+  machine: z.string(),
+  vise: z.string(),
+  overrides: z.object({ byId: z.record(z.string(), overrideSchema), order: z.array(z.string()) }),
+  notes: z.string(),
+});
+/** What a person decided about a job. Records of what happened are kept beside it. */
+export type Job = z.infer<typeof jobSchema>;
+
+/** A new job of which nothing is known yet. */
+export function newJob(id: string, name: string, machine: string, vise: string): Job {
+  return {
+    version: jobVersion,
+    id,
+    name,
+    sheet: "",
+    part: {
+      material: null,
+      sizes: { length: null, width: null, height: null },
+      general: { kind: "iso2768", grade: "m" },
+      squareness: null,
+      parallelism: null,
+    },
+    stock: { ...newStock("sawn"), lies: { ...asEntered } },
+    retargets: { length: null, width: null, height: null },
+    machine,
+    vise,
+    overrides: { byId: {}, order: [] },
+    notes: "",
+  };
+}

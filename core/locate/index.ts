@@ -1,0 +1,3 @@
+export * from "./dial.ts";
+export * from "./stop.ts";
+export * from "./touch.ts";

@@ -1,0 +1,6 @@
+export * from "./cannot-be.ts";
+export * from "./correction.ts";
+export * from "./plane.ts";
+export * from "./remaining.ts";
+export * from "./squareness.ts";
+export * from "./verdict.ts";

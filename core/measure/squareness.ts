@@ -1,0 +1,27 @@
+/**
+ * Squareness from an indicator rise (mm) over a sweep (mm), scaled to a face (mm).
+ * @returns angle in degrees, error over the face and per 100 mm; null for a sweep that is not positive
+ */
+export function squareness(rise: number, sweep: number, face: number) {
+  if (!(sweep > 0) || !(face > 0)) return null;
+  return {
+    angle: (Math.atan2(rise, sweep) * 180) / Math.PI,
+    overFace: (rise / sweep) * face,
+    per100: (rise / sweep) * 100,
+  };
+}
+
+/**
+ * Tram: rise (mm) across a circle swept by an indicator, and the hollow a cutter leaves over a cut width (mm).
+ * Hollow = tan(tilt) · (R − √(R² − (w/2)²)), tilt along the feed. Null when the width exceeds the cutter.
+ */
+export function tram(rise: number, sweepDiameter: number, cutterDiameter: number, cutWidth: number) {
+  if (!(sweepDiameter > 0) || !(cutterDiameter > 0) || cutWidth < 0 || cutWidth > cutterDiameter) return null;
+  const slope = rise / sweepDiameter;
+  const r = cutterDiameter / 2;
+  return {
+    tilt: (Math.atan(slope) * 180) / Math.PI,
+    per100: slope * 100,
+    hollow: slope * (r - Math.sqrt(r * r - (cutWidth / 2) ** 2)),
+  };
+}

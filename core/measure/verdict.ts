@@ -1,0 +1,53 @@
+import { type Limits, tidy } from "../quantity/index.ts";
+
+export type Verdict = "good" | "withinU" | "rework" | "under" | "cannotTell";
+
+export interface GuardedVerdict {
+  verdict: "accept" | "reject" | "doubtful";
+  insideLimits: boolean;
+}
+
+/**
+ * Reading against limits with a guard band of the full uncertainty U (mm): the older, plainer form of ISO 14253-1.
+ * A reading exactly on the guard line is accepted.
+ */
+export function guardedVerdict(reading: number, limits: Limits, u: number): GuardedVerdict {
+  const low = tidy(reading - limits.lower);
+  const high = tidy(limits.upper - reading);
+  const insideLimits = low >= 0 && high >= 0;
+  if (tidy(low - u) >= 0 && tidy(high - u) >= 0) return { verdict: "accept", insideLimits };
+  if (tidy(low + u) < 0 || tidy(high + u) < 0) return { verdict: "reject", insideLimits };
+  return { verdict: "doubtful", insideLimits };
+}
+
+export interface SizeVerdict {
+  verdict: Verdict;
+  largest: number;
+  smallest: number;
+  spread: number;
+  /** How much still to take off at the highest point for the target, mm; 0 when nothing. */
+  rework: number;
+}
+
+/**
+ * Verdict of an outside size by all its readings, not by one (M34), with the guard band of U.
+ * good: every point accepted. withinU: inside the limits but within U of one. rework: some point too large and none
+ * under. under: some point surely too small. cannotTell: U too wide for these limits, or a point just outside them.
+ * @returns null without readings
+ */
+export function sizeVerdict(readings: number[], limits: Limits, u: number): SizeVerdict | null {
+  if (readings.length === 0) return null;
+  const largest = Math.max(...readings);
+  const smallest = Math.min(...readings);
+  const spread = tidy(largest - smallest);
+  const high = guardedVerdict(largest, limits, u);
+  const low = guardedVerdict(smallest, limits, u);
+  const target = (limits.lower + limits.upper) / 2;
+  const made = (verdict: Verdict, rework = 0): SizeVerdict => ({ verdict, largest, smallest, spread, rework: tidy(rework) });
+  if (low.verdict === "reject" && smallest < limits.lower) return made("under");
+  if (high.verdict === "reject" && largest > limits.upper) return made("rework", largest - target);
+  if (high.verdict === "accept" && low.verdict === "accept") return made("good");
+  if (2 * u >= limits.upper - limits.lower) return made("cannotTell");
+  if (high.insideLimits && low.insideLimits) return made("withinU");
+  return made("cannotTell");
+}

@@ -1,0 +1,58 @@
+import { type Axis, axisOf, type Face, faceNames, type Orientation, areaOf, opposite, orientation } from "../frame/index.ts";
+import { conditionFacts } from "../handbook/index.ts";
+import { cutOrder, isReference, type Piece } from "../stock/index.ts";
+
+/**
+ * The "round the block" school (domain.md 4) as a rule on the state of the piece: which face next, which to the fixed jaw.
+ * Faces around the block come first, the two ends last.
+ */
+
+const flatness = (piece: Piece, face: Face) => conditionFacts[piece.faces[face].condition].flatness;
+
+/** Provisional seats: flattest first, then the widest; then in the order of the part frame (M10). */
+export function rankSeats(piece: Piece, faces: readonly Face[]): Face[] {
+  return [...faces].sort(
+    (a, b) =>
+      flatness(piece, a) - flatness(piece, b) ||
+      areaOf(b, piece.sizes) - areaOf(a, piece.sizes) ||
+      faceNames.indexOf(a) - faceNames.indexOf(b),
+  );
+}
+
+/** The worse of two faces is cut first: the better one makes the better seat below. Ties keep the given order. */
+const worse = (piece: Piece, a: Face, b: Face): Face => (flatness(piece, b) > flatness(piece, a) ? b : a);
+
+/** Which face is up and which at the fixed jaw next; null when all six are done. */
+export function nextAround(piece: Piece, ends: Axis): Orientation | null {
+  const around = faceNames.filter((face) => axisOf(face) !== ends);
+  const cut = cutOrder(piece).filter((face) => axisOf(face) !== ends);
+  const beside = (face: Face) => around.filter((f) => axisOf(f) !== axisOf(face));
+  const [first, second] = cut;
+  if (first === undefined) {
+    const fixed = rankSeats(piece, around)[0]!;
+    const [low, high] = beside(fixed) as [Face, Face];
+    return orientation(worse(piece, high, low), fixed)!;
+  }
+  if (second === undefined) {
+    const [low, high] = beside(first) as [Face, Face];
+    // On a tie the seat of setup 1 goes down and the face across from it is cut.
+    const seat = piece.faces[first].cutFrom;
+    const up = seat === high ? worse(piece, low, high) : worse(piece, high, low);
+    return orientation(up, first)!;
+  }
+  if (cut.length === 2) return orientation(opposite(second), first)!;
+  if (cut.length === 3) return orientation(opposite(first), second)!;
+  const [lowEnd, highEnd] = faceNames.filter((face) => axisOf(face) === ends) as [Face, Face];
+  const left = [highEnd, lowEnd].filter((face) => piece.faces[face].order === null);
+  if (left.length === 0) return null;
+  const up = left.length === 2 ? worse(piece, left[0]!, left[1]!) : left[0]!;
+  return orientation(up, widestReference(piece, around))!;
+}
+
+/** The widest reference; the widest face at all when none is clean. */
+function widestReference(piece: Piece, faces: readonly Face[]): Face {
+  const references = faces.filter((face) => isReference(piece, face));
+  return [...(references.length > 0 ? references : faces)].sort(
+    (a, b) => areaOf(b, piece.sizes) - areaOf(a, piece.sizes) || (piece.faces[a].order ?? 9) - (piece.faces[b].order ?? 9),
+  )[0]!;
+}

@@ -1,0 +1,49 @@
+import type { Mm } from "../quantity/index.ts";
+import { cutOrder, type Piece } from "../stock/index.ts";
+import type { Refusal } from "../working/index.ts";
+import { type OperationKey, type Told } from "./operation.ts";
+import { nextAround } from "./round-the-block.ts";
+import { planSetup, type RouteContext, type Setup, toldSetup } from "./setup.ts";
+
+/** What has been done on an operation that was begun. */
+export interface Begun {
+  told: Told;
+  /** More to take off because the face did not clean up, mm. */
+  moreOff: Mm;
+  /** Cleaned up all over, as far as known. */
+  clean: boolean;
+  /** Size measured after the last cut, mm; null while not measured. */
+  measured: Mm | null;
+}
+
+export interface Route {
+  setups: Setup[];
+  /** Why no further setup could be planned; null when all faces are. */
+  refusal: (Refusal & { number: number }) | null;
+}
+
+/**
+ * The route by the "round the block" school: setups already begun as they were told, the rest planned from the piece as it
+ * stands. Deterministic. Never empty without a reason.
+ */
+export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Route {
+  let piece = raw;
+  const setups: Setup[] = [];
+  for (const { told, moreOff, clean, measured } of begun) {
+    const setup = toldSetup(piece, told, setups.at(-1)?.at ?? null, context, moreOff, clean);
+    if (measured !== null) setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [setup.axis]: measured } };
+    setups.push(setup);
+    piece = setup.after;
+  }
+  for (;;) {
+    const next = nextAround(piece, context.ends);
+    if (!next) return { setups, refusal: null };
+    const number = cutOrder(piece).length + 1;
+    const planned = planSetup(piece, number, next, setups.at(-1)?.at ?? null, context);
+    if (!planned.ok) return { setups, refusal: { ...planned, number } };
+    setups.push(planned.value);
+    piece = planned.value.after;
+  }
+}
+
+export const setupOf = (route: Route, key: OperationKey): Setup | undefined => route.setups.find((s) => s.key === key);

@@ -1,0 +1,287 @@
+import { chooseCut, type Cut, type CutChoice, cutWith } from "../cutting/index.ts";
+import { type Axis, axisOf, downOf, type Face, facesOf, movingOf, opposite, type Orientation, orientation, type Sizes, turnBetween } from "../frame/index.ts";
+import { conditionFacts, handlingTimes, type Material, wordsFor } from "../handbook/index.ts";
+import { faceCalled, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
+import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
+import type { Machine, Shop, Vise } from "../shop/index.ts";
+import { cutFace, isReference, type Piece, type Spare } from "../stock/index.ts";
+import { done, type Limit, note, type Outcome, type Phrase, refused, rule, say, warn, type Warning } from "../working/index.ts";
+import { faceOperation, type OperationKey, type Told } from "./operation.ts";
+
+/** What the planner knows when it plans a setup. */
+export interface RouteContext {
+  target: Sizes;
+  limits: Record<Axis, Limits>;
+  spares: Record<Axis, Spare>;
+  material: Material;
+  machine: Machine;
+  vise: Vise;
+  shop: Shop;
+  ends: Axis;
+  /** Largest raw length across the ends, mm: both ends are held the same way by it. */
+  rawLength: Mm;
+  /** Own depth of a pass by operation, mm. */
+  ownDepth: Partial<Record<OperationKey, Mm>>;
+  /** Limits from holding and bending; none in this release, their place is here. */
+  outside: Limit[];
+}
+
+export interface Setup {
+  number: number;
+  key: OperationKey;
+  face: Face;
+  axis: Axis;
+  at: Orientation;
+  seat: Seat;
+  cut: Cut;
+  /** Other owned cutters and the minutes they would cost. */
+  others: CutChoice["others"];
+  /** Largest size before and size after, mm. */
+  from: Mm;
+  to: Mm;
+  /** A required size (its other face is cut already), or a first face that only has to clean up. */
+  sized: boolean;
+  limits: Limits;
+  before: Piece;
+  after: Piece;
+  title: Phrase;
+  reasons: Phrase[];
+  warnings: Warning[];
+  /** How the part turns from the setup before. */
+  turn: ReturnType<typeof turnBetween>;
+  minutes: { cutting: number; handling: number };
+}
+
+/** Room left for the end beyond what is cut off an overhanging end, mm. */
+const overhangRoom = 5;
+/** An end stands upright up to this many grip depths (domain.md 4, first rule). */
+const uprightGrips = 2.5;
+/** Less than this is no cut, mm. */
+export const noCut = 0.005;
+/** One more pass over a face that did not clean up, mm. */
+export const cleanUpPass = 0.3;
+
+/** Whether an end can be cut standing: not longer than 2.5 × grip depth, and it fits under the spindle. */
+export function endStandsUpright(length: Mm, vise: Vise, machine: Machine, stickout: Mm): { upright: boolean; reason: Phrase } {
+  const byGrip = uprightGrips * vise.jawDepth;
+  const room = machine.daylight - vise.bedHeight - stickout - 20;
+  if (length > byGrip) {
+    return { upright: false, reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway standing, so the end hangs out past the jaws.` };
+  }
+  if (length > room) {
+    return { upright: false, reason: rule("M43.daylight")`${mm(length)} upright does not fit under the spindle, which leaves ${mm(room)}: the end hangs out past the jaws.` };
+  }
+  return { upright: true, reason: say`${mm(length)} is not longer than 2.5 × the ${mm(vise.jawDepth)} of grip, so the end stands upright against a square.` };
+}
+
+/** What comes off a face: its share of the spare when it is the first of its pair, else all down to the size. */
+export function removalFor(piece: Piece, face: Face, context: RouteContext): { removal: Mm; to: Mm; sized: boolean } {
+  const axis = axisOf(face);
+  const from = piece.sizes[axis];
+  const sized = piece.faces[opposite(face)].order !== null;
+  const removal = sized ? Math.max(0, tidy(from - context.target[axis])) : (context.spares[axis].removal[face] ?? 0);
+  return { removal, to: sized && removal > 0 ? context.target[axis] : tidy(from - removal), sized };
+}
+
+/** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
+export function planSetup(piece: Piece, number: number, next: Orientation, previous: Orientation | null, context: RouteContext): Outcome<Setup> {
+  const face = next.up;
+  const axis = axisOf(face);
+  const isEnd = axis === context.ends;
+  const { removal, to, sized } = removalFor(piece, face, context);
+  const stickout = Math.min(...context.shop.cutters.map((c) => c.stickout), 100);
+  const standing = isEnd ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout) : null;
+  const hangs = standing !== null && !standing.upright;
+  const at = hangs ? overhangOrientation(piece, context.ends) : next;
+  const seat = seatInVise({
+    piece,
+    at,
+    removal: hangs ? 0 : removal,
+    overhang: hangs ? tidy(removal + overhangRoom) : null,
+    square: isEnd && !hangs,
+    vise: context.vise,
+    parallels: context.shop.parallels,
+    rods: context.shop.rods,
+  });
+  if (!seat.ok) return seat;
+  const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
+  if (hangs && seat.value.overhang! > 0.5 * gripped) {
+    return refused(rule("M11.overhang")`${mm(seat.value.overhang!)} would hang out past ${mm(gripped)} of grip; at most half is held safely.`, say`Put a jack under the end, or saw it closer first.`);
+  }
+  const key = faceOperation(face);
+  const condition = conditionFacts[piece.faces[face].condition];
+  const task = {
+    kind: hangs ? ("side" as const) : ("face" as const),
+    length: hangs ? seat.value.between : seat.value.along,
+    across: hangs ? seat.value.standing : seat.value.between,
+    total: removal,
+    skin: condition.skin,
+    outside: context.outside,
+    ownDepth: context.ownDepth[key] ?? null,
+  };
+  const choice = chooseCut(task, context.shop.cutters, context.machine, context.material);
+  if (!choice.ok) return choice;
+  return done(
+    describe({
+      number,
+      key,
+      face,
+      axis,
+      at,
+      seat: seat.value,
+      cut: choice.value.best,
+      others: choice.value.others,
+      from: piece.sizes[axis],
+      to,
+      sized,
+      limits: context.limits[axis],
+      before: piece,
+      after: removal > noCut ? cutFace(piece, face, seat.value.fixed, to) : leftAsItIs(piece, face, seat.value.fixed),
+      turn: previous ? turnBetween(previous, at) : "none",
+      endReason: standing?.reason ?? null,
+    }, context),
+  );
+}
+
+/** A face with nothing to take off keeps its condition and gets its number. */
+function leftAsItIs(piece: Piece, face: Face, fixed: Face): Piece {
+  const cut = cutFace(piece, face, fixed, piece.sizes[axisOf(face)]);
+  return { ...cut, faces: { ...cut.faces, [face]: { ...cut.faces[face], condition: piece.faces[face].condition, clean: piece.faces[face].clean } } };
+}
+
+/** A setup that was begun: seat and conditions as told, whatever the plan would say now. */
+export function toldSetup(piece: Piece, told: Told, previous: Orientation | null, context: RouteContext, moreOff: Mm, clean: boolean): Setup {
+  const at: Orientation = { up: told.seat.up, fixed: told.seat.fixed };
+  const side = told.kind === "side";
+  const axis = axisOf(told.face);
+  const to = tidy(told.to - moreOff);
+  const cutter = context.shop.cutters.find((c) => c.id === told.conditions.cutter);
+  const task = {
+    kind: told.kind,
+    length: side ? told.seat.between : told.seat.along,
+    across: side ? told.seat.standing : told.seat.between,
+    total: Math.max(0, tidy(told.from - to)),
+    skin: conditionFacts[piece.faces[told.face].condition].skin,
+    outside: context.outside,
+    ownDepth: context.ownDepth[told.key] ?? null,
+  };
+  const fallback = chooseCut(task, context.shop.cutters, context.machine, context.material);
+  const again = cutter ? cutWith(task, cutter, context.machine, context.material) : null;
+  const computed = again?.ok ? again.value : fallback.ok ? fallback.value.best : null;
+  if (!computed) throw new Error(`setup ${told.number} was begun with a cutter that is no longer in the shop`);
+  const total = tidy(told.from - to);
+  return describe({
+    number: told.number,
+    key: told.key,
+    face: told.face,
+    axis,
+    at,
+    seat: told.seat,
+    cut: { ...computed, ...told.conditions, depth: task.ownDepth ?? told.conditions.depth },
+    others: [],
+    from: told.from,
+    to,
+    sized: piece.faces[opposite(told.face)].order !== null,
+    limits: context.limits[axis],
+    before: piece,
+    after: total > noCut ? cutFace(piece, told.face, told.seat.fixed, to, clean) : leftAsItIs(piece, told.face, told.seat.fixed),
+    turn: previous ? turnBetween(previous, at) : "none",
+    endReason: null,
+  }, context);
+}
+
+/** What is told of a setup when it begins. */
+export const tellSetup = (setup: Setup): Told => ({
+  key: setup.key,
+  number: setup.number,
+  face: setup.face,
+  kind: setup.cut.kind,
+  seat: setup.seat,
+  conditions: {
+    cutter: setup.cut.cutter,
+    rpm: setup.cut.rpm,
+    setting: setup.cut.setting,
+    vf: setup.cut.vf,
+    feedBy: setup.cut.feedBy,
+    pace: setup.cut.pace,
+    width: setup.cut.width,
+    lanes: setup.cut.lanes,
+    depth: setup.cut.depth,
+    finish: setup.cut.finish,
+  },
+  from: setup.from,
+  to: setup.to,
+});
+
+/** For an end past the jaws the block lies flat: its lower size up, so that the flutes reach. */
+function overhangOrientation(piece: Piece, ends: Axis): Orientation {
+  const [a, b] = (["length", "width", "height"] as const).filter((axis) => axis !== ends) as [Axis, Axis];
+  const low = piece.sizes[a] <= piece.sizes[b] ? a : b;
+  const wide = low === a ? b : a;
+  return orientation(facesOf(low)[1], facesOf(wide)[0])!;
+}
+
+type Described = Omit<Setup, "title" | "reasons" | "warnings" | "minutes"> & { endReason: Phrase | null };
+
+/** Puts title, reasons, warnings and minutes to a setup, all from its facts. */
+function describe({ endReason, ...setup }: Described, context: RouteContext): Setup {
+  const { before, seat, cut, face, number } = setup;
+  const down = downOf(setup.at);
+  const moving = movingOf(setup.at);
+  const nothing = setup.from - setup.to <= noCut;
+  const size = setup.sized ? say` to ${mm(setup.to)}` : say``;
+  const title = nothing
+    ? say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw. The ${face} face stays as it is: there is nothing to take off.`
+    : cut.kind === "side"
+      ? say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw, the ${face} end out past the jaws. Cut face ${number}${size} with the side of the cutter.`
+      : say`${capital(faceCalled(before, down))} down, ${faceCalled(before, seat.fixed)} to the fixed jaw. Cut face ${number}${size}.`;
+  return {
+    ...setup,
+    title,
+    reasons: [
+      fixedReason(before, seat.fixed),
+      rodReason(before, seat, moving),
+      underReason(before, seat, down, cut.kind),
+      ...(endReason ? [endReason] : []),
+      setup.sized
+        ? say`Both faces of the ${setup.axis} are cut now: this is where the size comes from.`
+        : say`First face of the ${setup.axis}: it only has to clean up, ${mm(tidy(setup.from - setup.to))} comes off.`,
+    ],
+    warnings: [
+      ...seatWarnings(before, seat),
+      ...cut.warnings,
+      ...(setup.sized && setup.from < setup.limits.lower ? [warn(rule("M01.already")`The block is ${mm(setup.from)} and the lower limit is ${mm(setup.limits.lower)}: it is under size before this cut.`)] : []),
+      ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
+    ],
+    minutes: {
+      cutting: nothing ? 0 : cut.minutes,
+      handling: handlingTimes.setup + handlingTimes.touchOff + handlingTimes.deburr + handlingTimes.measure * (setup.sized ? 2 : 1),
+    },
+  };
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function fixedReason(piece: Piece, fixed: Face): Phrase {
+  const state = piece.faces[fixed];
+  return isReference(piece, fixed)
+    ? say`${capital(faceCalled(piece, fixed))} is machined, so what is cut here is square to it by the fixed jaw.`
+    : say`The ${fixed} face is the flattest and widest there is (${wordsFor.faceCondition[state.condition]}): it steadies the block at the fixed jaw.`;
+}
+
+function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
+  if (!seat.rod) return say`Both faces at the jaws are machined: flat jaws hold them, no rod.`;
+  const state = wordsFor.faceCondition[piece.faces[moving].condition];
+  return isReference(piece, moving)
+    ? say`The fixed jaw meets a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`
+    : say`The ${moving} face at the moving jaw is ${state}: a ${mm(seat.rod.diameter)} rod at the middle of the grip, ${mm(seat.rod.height)} above the bed, presses the block flat to the fixed jaw.`;
+}
+
+function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): Phrase {
+  const on = seat.parallels ? say`On the ${mm(seat.parallels.height)} parallels` : say`On the bed of the vise`;
+  const why = kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;
+  const tap = seat.tap
+    ? say`${faceCalled(piece, down)} below is machined: tap down until nothing moves`
+    : say`the face below is not machined: hand pressure only, no tapping`;
+  return seat.parallels ? say`${on} ${why}; ${tap}.` : say`${on}; ${tap}.`;
+}

@@ -1,0 +1,4 @@
+export * from "./live-passes.ts";
+export * from "./progress.ts";
+export * from "./record.ts";
+export * from "./step.ts";

@@ -1,0 +1,86 @@
+import { type Pass, passesForRest } from "../cutting/index.ts";
+import { dialMove, type DialMove, stopReading } from "../locate/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
+import { noCut, type Setup } from "../route/index.ts";
+import type { AxisScrew, Machine } from "../shop/index.ts";
+import { presentSize, largestReading, type Progress } from "./progress.ts";
+
+/** One rung of the pass ladder: a pass with where to stop. */
+export interface LivePass {
+  number: number;
+  kind: Pass["kind"];
+  depth: Mm;
+  /** Size of the part after it, mm. The last one is the target by assignment. */
+  sizeAfter: Mm;
+  /** Reading to stop at from zero, mm (negative below it), as it can be set on readout or dial. */
+  stop: Mm;
+  /** Wanted − what can be set. */
+  residue: Mm;
+  dial: DialMove | null;
+  done: boolean;
+  last: boolean;
+}
+
+/** The axis that gives the depth: Z under the spindle, X for an end past the jaws. */
+export const depthAxis = (setup: Pick<Setup, "cut">): "x" | "z" => (setup.cut.kind === "side" ? "x" : "z");
+
+/** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
+export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm => tidy(screw.readout === null ? from + medium : from);
+
+function settle(sizeAfter: Mm, sizeAtZero: Mm, screw: AxisScrew): Pick<LivePass, "stop" | "residue" | "dial"> {
+  const wanted = stopReading(sizeAfter, sizeAtZero);
+  const move = dialMove(Math.max(0, -wanted), screw.lead, screw.division);
+  const dial = move.ok ? move.value : null;
+  // Each position is rounded from the one zero, so that what rounding leaves never adds up (M25).
+  const step = screw.readout ?? screw.division;
+  const stop = tidy(Math.round(tidy(wanted / step)) * step);
+  return { stop, residue: tidy(wanted - stop), dial };
+}
+
+/**
+ * The passes of a setup: those cut, then those still to come by the newest reading (offset model: the zero moves, and
+ * with it every stop below).
+ */
+export function livePasses(setup: Setup, state: Progress | null, machine: Machine, medium: Mm): LivePass[] {
+  const screw = machine.axes[depthAxis(setup)];
+  const sizeAtZero = state?.zeroed ? state.sizeAtZero : state && state.cuts.length > 0 ? presentSize(state) : plannedSizeAtZero(setup.from, screw, medium);
+  const cuts = state?.cuts ?? [];
+  const done = cuts.map((cut, i): LivePass => {
+    const before = i === 0 ? setup.from : cuts[i - 1]!.expected;
+    return {
+      number: cut.pass,
+      kind: cut.last ? "finish" : "rough",
+      depth: tidy(before - cut.expected),
+      sizeAfter: cut.expected,
+      stop: cut.stop,
+      residue: 0,
+      dial: settle(cut.expected, cut.expected - cut.stop, screw).dial,
+      done: true,
+      last: cut.last,
+    };
+  });
+  const rest = restToCut(setup, state);
+  const planned = cuts.length === 0 && rest > noCut ? setup.cut.passes : passesForRest(rest, setup.cut.depth, setup.cut.finish);
+  const present = state && cuts.length > 0 ? presentSize(state) : setup.from;
+  const coming = planned.map((pass, i): LivePass => {
+    const last = i === planned.length - 1;
+    const sizeAfter = last ? setup.to : tidy(present - pass.cumulative);
+    return { number: cuts.length + i + 1, kind: pass.kind, depth: pass.depth, sizeAfter, ...settle(sizeAfter, sizeAtZero, screw), done: false, last };
+  });
+  return [...done, ...coming];
+}
+
+/** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
+export function restToCut(setup: Setup, state: Progress | null): Mm {
+  if (!state || state.cuts.length === 0) return tidy(setup.from - setup.to);
+  const last = state.cuts.at(-1)!;
+  if (!setup.sized) {
+    const nominal = tidy(last.expected - setup.to);
+    return nominal > noCut ? nominal : 0;
+  }
+  const rest = tidy(presentSize(state) - setup.to);
+  if (!last.last) return rest > noCut ? rest : 0;
+  const largest = largestReading(state);
+  // Only once measuring is finished: a first reading must not send anyone back to the handle.
+  return state.measured.has(state.cuts.length) && largest !== null && largest > setup.limits.upper && rest > noCut ? rest : 0;
+}

@@ -1,0 +1,214 @@
+import type { Axis } from "../frame/index.ts";
+import { cautions, handlingTimes } from "../handbook/index.ts";
+import { faceCalled } from "../holding/index.ts";
+import { topSetting } from "../locate/index.ts";
+import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
+import type { OperationKey, Setup } from "../route/index.ts";
+import type { Machine, Shop } from "../shop/index.ts";
+import { type Phrase, precise, rule, say, words } from "../working/index.ts";
+import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
+import type { Progress } from "./progress.ts";
+
+export interface Tick {
+  id: string;
+  phrase: Phrase;
+  done: boolean;
+}
+
+export type StepKind = "place" | "clamp" | "check" | "touch" | "cut" | "measure" | "cleanup" | "deburr" | "takeOut";
+
+/** One thing to do at the machine. */
+export interface Step {
+  /** Stays the same through a replan: `cut-2` is the second pass cut, whatever the plan says of the rest. */
+  id: string;
+  op: OperationKey;
+  setup: number;
+  kind: StepKind;
+  title: Phrase;
+  /** To be done in this order; a later one waits for those before it. */
+  ticks: Tick[];
+  pass: LivePass | null;
+  measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
+  touch: { axis: "x" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
+  notes: Phrase[];
+  done: boolean;
+  minutes: number;
+}
+
+/** Paper used for touching off, mm (one sheet of copy paper squeezes to about this). */
+export const paperThickness = 0.05;
+
+const staleWords: { [cause: string]: string } = {
+  moved: "a clamp was touched or the part moved",
+  cutter: "the cutter was changed",
+  knee: "the knee or a collar was moved",
+  restarted: "the machine or readout was restarted",
+};
+
+/**
+ * The steps of one setup in the order they are done, with their ticks. What was put in is ticked out at the end (M08);
+ * the rod is a tick of placing (M06); tighten, then tap, then try the parallels, no pull after that (M50); handle, wrench
+ * and guard before the spindle turns (M40); deburr and wipe before the next seat (M07); no cut without a fresh zero (M44).
+ */
+export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, shop: Shop): Step[] {
+  const passes = livePasses(setup, state, machine, paperThickness);
+  const ticked = state?.ticks ?? new Set<string>();
+  const make = (kind: StepKind, id: string, title: Phrase, more: Partial<Step> = {}): Step => {
+    const ticks = more.ticks ?? [];
+    return {
+      id,
+      op: setup.key,
+      setup: setup.number,
+      kind,
+      title,
+      pass: null,
+      measure: null,
+      touch: null,
+      notes: [],
+      minutes: 0,
+      done: ticks.length > 0 && ticks.every((t) => t.done),
+      ...more,
+      ticks,
+    };
+  };
+  const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
+  const steps: Step[] = [
+    make("place", "place", setup.title, { ticks: placeTicks(setup, tick), notes: [...setup.warnings.map((w) => w.phrase)], minutes: handlingTimes.setup / 2 }),
+    make("clamp", "clamp", setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten by hand feel"), { ticks: clampTicksOf(setup, tick), minutes: handlingTimes.setup / 2 }),
+  ];
+  if (passes.length > 0) {
+    const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
+    steps.push(
+      make("check", "check", say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`, {
+        ticks: [
+          tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
+          tick("speed", say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`),
+          tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+          tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
+          tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+        ],
+        notes: [words(cautions.eyes), words(cautions.manual)],
+      }),
+      touchStep(setup, state, machine, make),
+    );
+    steps.push(...cuttingSteps(setup, state, passes, make));
+    steps.push(
+      make("cleanup", "clean", say`Is face ${setup.number} clean all over?`, {
+        notes: [setup.sized ? words("Look for spots the cutter missed. The size is reached: more cannot come off.") : words("Look for spots the cutter missed. If there are any, one more pass is planned.")],
+        done: state?.cleanups.at(-1)?.after === passes.length && passes.every((p) => p.done),
+      }),
+    );
+  }
+  const after = passes.length;
+  steps.push(
+    make("deburr", "deburr", say`Deburr ${passes.length > 0 ? say`face ${setup.number}` : say`the ${setup.face} face`}, then wipe`, {
+      ticks: [
+        tick(`stopped-${after}`, words("Spindle stopped, chips brushed away, not by hand")),
+        tick(`deburred-${after}`, words("Every edge of the face deburred with a file or stone")),
+        tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
+      ],
+      notes: [rule("M07.burr")`A burr or chip under the next reference face tilts everything cut after it.`],
+      minutes: handlingTimes.deburr,
+    }),
+  );
+  if (passes.length > 0 || setup.sized) steps.push(measureStep(setup, state, passes.length, true, setup.to, make));
+  steps.push(
+    make("takeOut", "out", words("Loosen and take out"), {
+      ticks: takeOutTicks(setup, tick),
+      notes: [rule("M08.left")`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`],
+    }),
+  );
+  return steps;
+}
+
+function placeTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  const { seat, before } = setup;
+  return [
+    tick("wiped", words("Jaws, bed and part wiped clean")),
+    ...(seat.parallels ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)] : []),
+    tick("seated", say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${setup.face} end ${mm(seat.overhang)} out past the jaws` : say``}`),
+    ...(seat.rod ? [tick("rod", rule("M06.rod")`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`)] : []),
+  ];
+}
+
+function clampTicksOf(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  const { seat } = setup;
+  return [
+    ...(seat.square ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))] : []),
+    tick("tight", seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped")),
+    ...(seat.tap ? [tick("tapped", rule("M50.tap")`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`)] : []),
+    ...(seat.parallels ? [tick("tried", words("Both parallels tried by hand: neither moves"))] : []),
+  ];
+}
+
+function takeOutTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  const { seat } = setup;
+  return [
+    tick("out-part", words("Spindle stopped, part out of the vise")),
+    ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
+    ...(seat.parallels ? [tick("out-parallels", words("Both parallels out"))] : []),
+  ];
+}
+
+type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<Step>) => Step;
+
+/** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
+function touchStep(setup: Setup, state: Progress | null, machine: Machine, make: Make): Step {
+  const axis = depthAxis(setup);
+  const screw = machine.axes[axis];
+  const surface = state && state.cuts.length > 0 ? tidy(state.cuts.at(-1)!.expected) : setup.from;
+  const name = axis.toUpperCase();
+  const setting = screw.readout === null ? 0 : topSetting(0, paperThickness);
+  const sizeAtZero = tidy(screw.readout === null ? surface + paperThickness : surface);
+  const raw = setup.before.faces[setup.face].condition !== "milled" && setup.before.faces[setup.face].condition !== "ground";
+  return make("touch", "touch", axis === "z" ? say`Touch off the face in ${name} with paper` : say`Touch off the end in ${name} with paper`, {
+    touch: { axis, setting, sizeAtZero, medium: paperThickness, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
+    notes: [
+      raw && (state?.cuts.length ?? 0) === 0
+        ? words("The face is raw: try at least three spots and zero at the highest, where the paper drags first.")
+        : words("Zero where the paper just drags."),
+      words("A long strip of paper, fingers well away from the cutter; better, turn the spindle by hand."),
+      screw.readout === null
+        ? say`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paperThickness), 2)}, is counted in every stop below.`
+        : say`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
+      rule("M24.back")`Back off ${axis === "z" ? "downwards" : "sideways"} first, then move clear of the part, then go to depth.`,
+    ],
+    done: state?.zeroed ?? false,
+    minutes: handlingTimes.touchOff,
+  });
+}
+
+/** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
+function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): Step[] {
+  const each = setup.cut.minutes / Math.max(setup.cut.passes.length, 1);
+  return passes.flatMap((pass, i) => {
+    const left = passes.length - 1 - i;
+    const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
+      pass,
+      done: pass.done,
+      minutes: each,
+      notes: i === 0 && setup.cut.first > 0 ? [say`The first pass goes under the skin. Do not take it lighter: the skin dulls the edge.`] : [words(cautions.chips)],
+    });
+    const measured = state?.measured.has(pass.number) ?? false;
+    const wanted = setup.sized && (left === 1 || left === 2);
+    return wanted || (measured && left > 0) ? [step, measureStep(setup, state, pass.number, false, pass.sizeAfter, make)] : [step];
+  });
+}
+
+function measureStep(setup: Setup, state: Progress | null, after: number, final: boolean, expected: Mm, make: Make): Step {
+  const reached = (state?.cuts.length ?? 0) >= after;
+  return make("measure", final ? "measure" : `measure-${after}`, final ? say`Measure the ${setup.axis}` : say`Measure the ${setup.axis} before the next pass`, {
+    measure: {
+      of: setup.axis,
+      expected: reached && after > 0 ? (state?.cuts[after - 1]?.expected ?? expected) : expected,
+      after,
+      final,
+      readings: state?.readings.get(after) ?? [],
+    },
+    notes: [words(cautions.measure), final ? words("Read at four corners: the verdict goes by all of them.") : words("One reading is enough; several say more.")],
+    done: state?.measured.has(after) ?? false,
+    minutes: handlingTimes.measure,
+  });
+}
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,3 @@
+export * from "./piece.ts";
+export * from "./spare.ts";
+export * from "./stock.ts";

@@ -1,0 +1,63 @@
+import { type Axis, axisNames, axisOf, type Face, faceNames, opposite, type Sizes } from "../frame/index.ts";
+import { conditionFacts, faceConditionSchema } from "../handbook/index.ts";
+import { faceSchema, axisSchema } from "../frame/index.ts";
+import * as z from "../zod.ts";
+import type { Spare } from "./spare.ts";
+import { conditionAt, type Stock } from "./stock.ts";
+
+export const faceStateSchema = z.object({
+  condition: faceConditionSchema,
+  /** Place in the order of cutting, stamped on the face; null while not cut. */
+  order: z.number().int().nullable(),
+  /** The face that was at the fixed jaw (or on the bed) when this one was cut. */
+  cutFrom: faceSchema.nullable(),
+  /** Clean all over. A cut face that is not is no reference (M10). */
+  clean: z.boolean(),
+});
+export type FaceState = z.infer<typeof faceStateSchema>;
+
+export const pieceSchema = z.object({
+  faces: z.record(faceSchema, faceStateSchema),
+  /** Present largest size per axis, mm. */
+  sizes: z.record(axisSchema, z.number()),
+});
+/** The piece as it stands: raw stock, a state of the route, or what is in the vise now. */
+export type Piece = z.infer<typeof pieceSchema>;
+
+/** The raw piece. Sizes not measured count as their target. */
+export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
+  const faces = Object.fromEntries(
+    faceNames.map((face) => {
+      const condition = conditionAt(stock, face);
+      return [face, { condition, order: null, cutFrom: null, clean: conditionFacts[condition].machined }];
+    }),
+  ) as Record<Face, FaceState>;
+  const sizes = Object.fromEntries(
+    axisNames.map((axis) => [axis, Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target]),
+  ) as Sizes;
+  return { faces, sizes };
+}
+
+/** Whether a face may locate the part: cut (or bought ground or milled) and cleaned up (M10). */
+export const isReference = (piece: Piece, face: Face): boolean =>
+  piece.faces[face].clean && conditionFacts[piece.faces[face].condition].machined;
+
+/** The piece after a face was cut to leave the given size. */
+export function cutFace(piece: Piece, face: Face, from: Face, size: number, clean = true): Piece {
+  const order = 1 + Math.max(0, ...faceNames.map((f) => piece.faces[f].order ?? 0));
+  return {
+    faces: { ...piece.faces, [face]: { condition: clean ? "milled" : piece.faces[face].condition, order, cutFrom: from, clean } },
+    sizes: { ...piece.sizes, [axisOf(face)]: size },
+  };
+}
+
+/** Faces cut so far, in order. */
+export function cutOrder(piece: Piece): Face[] {
+  return faceNames
+    .filter((face) => piece.faces[face].order !== null)
+    .sort((a, b) => piece.faces[a].order! - piece.faces[b].order!);
+}
+
+/** Whether both faces of a pair are references: only then do flat jaws hold them square. */
+export const pairIsMachined = (piece: Piece, face: Face): boolean =>
+  isReference(piece, face) && isReference(piece, opposite(face));

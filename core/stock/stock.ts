@@ -1,0 +1,71 @@
+import { type Axis, axisNames, axisSchema, type Face, faceNames, faceSchema, facesOf, axisOf } from "../frame/index.ts";
+import { type FaceCondition, faceConditionSchema, type StockForm, stockFormSchema, usualConditions } from "../handbook/index.ts";
+import { lengthUnitSchema } from "../quantity/index.ts";
+import * as z from "../zod.ts";
+
+/** Where on an axis a stock size was read. */
+export const stockPoints = ["p1", "p2", "p3", "p4"] as const;
+export type StockPoint = (typeof stockPoints)[number];
+
+/** A measured length: mm and how it was written. */
+export const lengthEntrySchema = z.object({
+  value: z.number(),
+  written: z.object({ text: z.string(), unit: lengthUnitSchema }),
+});
+export type LengthEntry = z.infer<typeof lengthEntrySchema>;
+
+export const stockSchema = z.object({
+  form: stockFormSchema,
+  conditions: z.record(faceSchema, faceConditionSchema),
+  /** Readings per size of the lump, at up to four points. */
+  measured: z.record(axisSchema, z.record(z.enum(stockPoints), lengthEntrySchema.nullable())),
+  /** Which size of the lump lies along each size of the part. */
+  lies: z.record(axisSchema, axisSchema),
+});
+/** The lump as it was bought or found, as the person entered it. */
+export type Stock = z.infer<typeof stockSchema>;
+
+export const asEntered: Record<Axis, Axis> = { length: "length", width: "width", height: "height" };
+
+const blank = { p1: null, p2: null, p3: null, p4: null };
+
+/** A lump of which nothing is measured yet. */
+export function newStock(form: StockForm): Stock {
+  return {
+    form,
+    conditions: conditionsFor(form, "length"),
+    measured: { length: { ...blank }, width: { ...blank }, height: { ...blank } },
+    lies: { ...asEntered },
+  };
+}
+
+/** The usual condition of each face for a form, its ends being across `along`. */
+export function conditionsFor(form: StockForm, along: Axis): Record<Face, FaceCondition> {
+  const usual = usualConditions[form];
+  return Object.fromEntries(
+    faceNames.map((face) => [face, axisOf(face) === along ? usual.ends : usual.sides]),
+  ) as Record<Face, FaceCondition>;
+}
+
+/** Readings of the lump in mm along a size of the part, as the lump lies. */
+export function readingsAlong(stock: Stock, axis: Axis): number[] {
+  const points = stock.measured[stock.lies[axis]];
+  return stockPoints.flatMap((point) => points[point]?.value ?? []);
+}
+
+/** Condition of a face of the part, as the lump lies. */
+export function conditionAt(stock: Stock, face: Face): FaceCondition {
+  const axis = axisOf(face);
+  const side = facesOf(axis).indexOf(face) as 0 | 1;
+  return stock.conditions[facesOf(stock.lies[axis])[side]];
+}
+
+/** Every way the lump can lie, the way it was entered first. */
+export function waysToLie(): Record<Axis, Axis>[] {
+  const ways: Record<Axis, Axis>[] = [];
+  for (const length of axisNames)
+    for (const width of axisNames)
+      for (const height of axisNames)
+        if (new Set([length, width, height]).size === 3) ways.push({ length, width, height });
+  return ways;
+}

@@ -1,0 +1,29 @@
+/** Formulas as shown in the margin, with the inch form where shops write it otherwise. */
+const formulas = {
+  "spindle-speed": { metric: "n = 1000 · vc ÷ (π · D)", inch: "n = 12 · vc ÷ (π · D)" },
+  "table-feed": { metric: "vf = fz · z · n" },
+  "chip-power": { metric: "P = ap · ae · vf · kc ÷ 60 000 000", inch: "P = ap · ae · vf × unit power" },
+  "specific-force": { metric: "kc = kc1.1 · hm^(−mc)" },
+  "mean-chip": { metric: "hm = fz · sin κ · (cos φ1 − cos φ2) ÷ (φ2 − φ1)" },
+  "depth-by-power": { metric: "ap = P ÷ (ae · vf · kc) · 60 000 000" },
+  "to-remove": { metric: "to remove = on the block now − wanted" },
+  "pass-count": { metric: "passes = (to remove − last pass) ÷ largest depth, rounded up" },
+  "pass-depth": { metric: "depth = (to remove − last pass) ÷ passes" },
+  "stop-reading": { metric: "stop = wanted size after the pass − size at zero" },
+  dial: { metric: "turns = depth ÷ lead; divisions = the rest ÷ one division" },
+  spare: { metric: "spare = smallest reading − largest finished" },
+  "cut-time": { metric: "t = passes · lanes · (length + run-in + run-out) ÷ vf" },
+  pace: { metric: "seconds a turn = 60 · lead ÷ vf" },
+  projection: { metric: "above the jaws = parallel + part − jaw depth" },
+  grip: { metric: "grip = jaw depth − parallel" },
+  "parallel-height": { metric: "parallel ≥ jaw depth + cuts + clearance − part" },
+  "guard-band": { metric: "good when lower + U ≤ reading ≤ upper − U" },
+} satisfies Record<string, { metric: string; inch?: string }>;
+
+export type FormulaId = keyof typeof formulas;
+
+/** The formula's text in metric or inch form. */
+export function formulaText(id: FormulaId, unit: "mm" | "in"): string {
+  const form: { metric: string; inch?: string } = formulas[id];
+  return unit === "in" ? (form.inch ?? form.metric) : form.metric;
+}

@@ -1,0 +1,86 @@
+import Dexie, { type EntityTable, type Table } from "dexie";
+import type { Change, Job } from "../core/job/index.ts";
+import type { Shop } from "../core/shop/index.ts";
+import type { Record } from "../core/steps/index.ts";
+import type { Phrase } from "../core/working/index.ts";
+
+/** All the bench reads of a job. */
+export interface JobCard {
+  id: string;
+  name: string;
+  sheet: string;
+  /** ISO time of the last change. */
+  changed: string;
+  /** How far it is, in words; kept as a phrase so that the unit can be switched. */
+  status: Phrase | null;
+  /** ISO time it was put away; empty while it is on the bench. */
+  deleted: string;
+}
+
+export interface JobDocument {
+  jobId: string;
+  /** Counts changes of the decisions. */
+  rev: number;
+  job: Job;
+}
+
+export type JobRecord = Record & { jobId: string };
+
+export interface HistoryEntry {
+  id: number;
+  jobId: string;
+  changes: Change[];
+  at: string;
+  undone: 0 | 1;
+}
+
+/** Text that was typed and not understood, so that nothing typed is lost. */
+export interface Draft {
+  jobId: string;
+  path: string;
+  text: string;
+}
+
+export class Database extends Dexie {
+  jobs!: EntityTable<JobCard, "id">;
+  documents!: EntityTable<JobDocument, "jobId">;
+  records!: Table<JobRecord, [string, number]>;
+  history!: EntityTable<HistoryEntry, "id">;
+  drafts!: Table<Draft, [string, string]>;
+  shop!: Table<Shop, string>;
+  settings!: Table<string, string>;
+
+  constructor(name = "firm-arbor") {
+    super(name, { chromeTransactionDurability: "strict" });
+    this.version(1).stores({
+      jobs: "id, changed, deleted",
+      documents: "jobId",
+      records: "[jobId+seq], jobId",
+      history: "++id, jobId, [jobId+undone]",
+      drafts: "[jobId+path], jobId",
+      shop: "",
+      settings: "",
+    });
+  }
+}
+
+let opened: Database | undefined;
+
+/** The browser's one database, opened when first asked for. */
+export function database(): Database {
+  if (!opened) {
+    opened = new Database();
+    // A newer app in another tab wants to change the tables: let go, and say so.
+    opened.on("versionchange", () => {
+      opened?.close();
+      dispatchEvent(new Event("firm-arbor:updated-elsewhere"));
+    });
+  }
+  return opened;
+}
+
+/** A new id of 80 random bits. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(10));
+  return [...bytes].map((b) => b.toString(32).padStart(2, "0")).join("");
+}

@@ -1,0 +1,177 @@
+import { type Applied, applyChanges, type Change, type Conflict, type Job, jobSchema, migrate, newJob, reversed } from "../core/job/index.ts";
+import { effective, type Record, type RecordEvent } from "../core/steps/index.ts";
+import type { Phrase } from "../core/working/index.ts";
+import type { Database, Draft, HistoryEntry, JobCard, JobRecord } from "./database.ts";
+import { newId } from "./database.ts";
+import { loadShop } from "./shop.ts";
+
+/** Everything kept of a job. */
+export interface KeptJob {
+  job: Job;
+  rev: number;
+  records: Record[];
+  /** Text typed and not understood, by path. */
+  drafts: { [path: string]: string };
+  changed: string;
+  canUndo: boolean;
+  canRedo: boolean;
+}
+
+/** Who and when, given by whoever calls: the store has no clock of its own. */
+export interface Stamp {
+  at: string;
+  by: string;
+}
+
+const withoutJobId = ({ jobId: _, ...record }: JobRecord): Record => record as Record;
+
+/** Cards of the jobs on the bench, the newest change first. */
+export async function listJobs(db: Database): Promise<JobCard[]> {
+  const cards = await db.jobs.where("deleted").equals("").toArray();
+  return cards.sort((a, b) => (a.changed < b.changed ? 1 : -1));
+}
+
+export async function listDeleted(db: Database): Promise<JobCard[]> {
+  return (await db.jobs.where("deleted").above("").toArray()).sort((a, b) => (a.deleted < b.deleted ? 1 : -1));
+}
+
+/** Writes a job that is new here: card, document and records. */
+export async function addJob(db: Database, job: Job, records: Record[], at: string): Promise<void> {
+  await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
+    await db.jobs.put({ id: job.id, name: job.name, sheet: job.sheet, changed: at, status: null, deleted: "" });
+    await db.documents.put({ jobId: job.id, rev: 1, job });
+    await db.records.bulkPut(records.map((record) => ({ ...record, jobId: job.id })));
+  });
+}
+
+/** Makes an empty job; returns its id. */
+export async function createJob(db: Database, name: string, at: string): Promise<string> {
+  const shop = await loadShop(db);
+  const job = newJob(newId(), name, shop.machines[0]?.id ?? "", shop.vises[0]?.id ?? "");
+  await addJob(db, job, [], at);
+  return job.id;
+}
+
+/** Loads a job; null when there is none. A document of an older version is brought up to this one. */
+export async function loadJob(db: Database, jobId: string): Promise<KeptJob | null> {
+  return db.transaction("r", [db.jobs, db.documents, db.records, db.drafts, db.history], async () => {
+    const document = await db.documents.get(jobId);
+    const card = await db.jobs.get(jobId);
+    if (!document || !card || card.deleted) return null;
+    const records = await db.records.where("jobId").equals(jobId).toArray();
+    const drafts = await db.drafts.where("jobId").equals(jobId).toArray();
+    const [undo, redo] = await Promise.all([lastOf(db, jobId, 0), firstUndone(db, jobId)]);
+    const migrated = migrate(document.job);
+    if (!migrated.ok) throw new Error(`the job was kept by a newer version of the app (${String(migrated.version)}): reload`);
+    return {
+      job: jobSchema.parse(migrated.document),
+      rev: document.rev,
+      records: records.map(withoutJobId).sort((a, b) => a.seq - b.seq),
+      drafts: Object.fromEntries(drafts.map((d) => [d.path, d.text])),
+      changed: card.changed,
+      canUndo: undo !== undefined,
+      canRedo: redo !== undefined,
+    };
+  });
+}
+
+export type Changed = { ok: true; job: Job } | { ok: false; conflicts: Conflict[]; invalid?: string };
+
+const told = (applied: Applied & { ok: false }): Changed =>
+  "invalid" in applied ? { ok: false, conflicts: [], invalid: applied.invalid } : applied;
+
+const anyCut = (records: Record[]): boolean => effective(records).some((r) => r.type === "cut");
+
+/** One transaction: applies, keeps for undo, logs a `changed` record once a cut was made. */
+async function commit(db: Database, jobId: string, changes: Change[], reason: string, stamp: Stamp, keep: () => Promise<void>): Promise<Changed> {
+  return db.transaction("rw", [db.jobs, db.documents, db.records, db.history, db.drafts], async () => {
+    const document = await db.documents.get(jobId);
+    if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
+    const applied = applyChanges(document.job, changes);
+    if (!applied.ok) return told(applied);
+    await db.documents.put({ jobId, rev: document.rev + 1, job: applied.job });
+    await db.jobs.update(jobId, { name: applied.job.name, sheet: applied.job.sheet, changed: stamp.at });
+    await db.drafts.bulkDelete(changes.map(({ path }): [string, string] => [jobId, path]));
+    const records = (await db.records.where("jobId").equals(jobId).toArray()).map(withoutJobId);
+    if (anyCut(records)) {
+      const seq = 1 + Math.max(0, ...records.map((r) => r.seq));
+      await db.records.put({ jobId, seq, ...stamp, piece: 1, type: "changed", changes, reason });
+    }
+    await keep();
+    return { ok: true as const, job: applied.job };
+  });
+}
+
+/**
+ * Changes decisions of a job. Every current value must equal `from`, else nothing is written and the conflict is told:
+ * two tabs on different fields merge, on the same field both values are shown.
+ */
+export async function changeJob(db: Database, jobId: string, changes: Change[], reason: string, stamp: Stamp): Promise<Changed> {
+  return commit(db, jobId, changes, reason, stamp, async () => {
+    // A new change makes what was undone unreachable.
+    await db.history.where("[jobId+undone]").equals([jobId, 1]).delete();
+    await db.history.add({ jobId, changes, at: stamp.at, undone: 0 } as HistoryEntry);
+  });
+}
+
+const lastOf = async (db: Database, jobId: string, undone: 0 | 1) =>
+  (await db.history.where("[jobId+undone]").equals([jobId, undone]).sortBy("id")).at(-1);
+
+const firstUndone = async (db: Database, jobId: string) =>
+  (await db.history.where("[jobId+undone]").equals([jobId, 1]).sortBy("id"))[0];
+
+/** Undoes the last change of decisions, or does it again. Null when there is nothing to. */
+export async function undoJob(db: Database, jobId: string, direction: "undo" | "redo", stamp: Stamp): Promise<Changed | null> {
+  const entry = direction === "undo" ? await lastOf(db, jobId, 0) : await firstUndone(db, jobId);
+  if (!entry) return null;
+  const changes = direction === "undo" ? reversed(entry.changes) : entry.changes;
+  return commit(db, jobId, changes, direction === "undo" ? "undone" : "done again", stamp, async () => {
+    await db.history.update(entry.id, { undone: direction === "undo" ? 1 : 0 });
+  });
+}
+
+/**
+ * Appends events as records. Names the last record seen, so that two tabs cannot both say "cut done".
+ * @returns false, with nothing written, when another record came in between
+ */
+export async function appendRecords(db: Database, jobId: string, events: RecordEvent[], lastSeen: number, piece: number, stamp: Stamp): Promise<boolean> {
+  return db.transaction("rw", db.jobs, db.records, async () => {
+    const last = (await db.records.where("jobId").equals(jobId).sortBy("seq")).at(-1)?.seq ?? 0;
+    if (last !== lastSeen) return false;
+    await db.records.bulkPut(events.map((event, i) => ({ jobId, seq: last + 1 + i, ...stamp, piece, ...event }) as JobRecord));
+    await db.jobs.update(jobId, { changed: stamp.at });
+    return true;
+  });
+}
+
+/** Keeps typed text that was not understood; empty text forgets it. */
+export async function keepDraft(db: Database, draft: Draft): Promise<void> {
+  if (draft.text === "") await db.drafts.delete([draft.jobId, draft.path]);
+  else await db.drafts.put(draft);
+}
+
+/** The status line of a job's card, as the newest plan says it. Does not touch the time of change. */
+export async function setStatus(db: Database, jobId: string, status: Phrase): Promise<void> {
+  await db.jobs.update(jobId, { status });
+}
+
+/** Puts a job away; it can be brought back. */
+export async function deleteJob(db: Database, jobId: string, at: string): Promise<void> {
+  await db.jobs.update(jobId, { deleted: at });
+}
+
+export async function restoreJob(db: Database, jobId: string): Promise<void> {
+  await db.jobs.update(jobId, { deleted: "" });
+}
+
+/** Copies a job's decisions into a new job without records. */
+export async function copyJob(db: Database, jobId: string, at: string): Promise<string | null> {
+  const kept = await loadJob(db, jobId);
+  if (!kept) return null;
+  const job = { ...kept.job, id: newId(), name: `${kept.job.name} (copy)` };
+  await addJob(db, job, [], at);
+  return job.id;
+}
+
+export const getSetting = async (db: Database, key: string): Promise<string> => (await db.settings.get(key)) ?? "";
+export const setSetting = async (db: Database, key: string, value: string): Promise<void> => void (await db.settings.put(value, key));

@@ -1,0 +1,76 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, test } from "vitest";
+import type { Answers, Inputs, Outputs } from "./answers.ts";
+import { answers as dialMoves } from "./dial-moves.ts";
+import { answers as locating } from "./locating.ts";
+import { answers as measured } from "./measured.ts";
+import { answers as passes } from "./passes.ts";
+import { answers as speedsFeeds } from "./speeds-feeds.ts";
+import { answers as units } from "./units.ts";
+
+interface Tolerance {
+  abs?: number;
+  rel?: number;
+  keys?: { [name: string]: Tolerance };
+}
+interface Case {
+  id: string;
+  kind: string;
+  inputs: Inputs;
+  expected: { [name: string]: unknown };
+  tolerance: Tolerance;
+  informative?: string[];
+}
+
+const topics: { [topic: string]: Answers } = {
+  units,
+  passes,
+  "speeds-feeds": speedsFeeds,
+  measured,
+  "dial-moves": dialMoves,
+  locating,
+};
+
+function same(got: unknown, expected: unknown, tolerance: Tolerance): boolean {
+  if (typeof expected === "number") {
+    const allowed = Math.max(tolerance.abs ?? 0, (tolerance.rel ?? 0) * Math.abs(expected));
+    return typeof got === "number" && Math.abs(got - expected) <= allowed + 1e-15;
+  }
+  if (Array.isArray(expected)) {
+    return Array.isArray(got) && got.length === expected.length && expected.every((e, i) => same(got[i], e, tolerance));
+  }
+  return got === expected;
+}
+
+const allSame = (got: Outputs, expected: Case["expected"], tolerance: Tolerance, skip: string[] = []) =>
+  Object.entries(expected).every(([name, value]) => skip.includes(name) || same(got[name], value, tolerance.keys?.[name] ?? tolerance));
+
+/** Applies the tolerance rule of the reference README to one case. */
+function meets(c: Case, got: Outputs): boolean {
+  const { accept, accept_nominal_mm, accept_refusal, accept_text, forbidden_nominal_mm, ...plain } = c.expected as {
+    accept?: Case["expected"][];
+    accept_nominal_mm?: number[];
+    accept_refusal?: boolean;
+    accept_text?: string[];
+    forbidden_nominal_mm?: number[];
+  } & Case["expected"];
+  if (accept) return accept.some((member) => allSame(got, member, c.tolerance));
+  if (accept_text) return accept_text.includes(got.text as string);
+  if (accept_nominal_mm) {
+    if (got.refuse) return accept_refusal === true;
+    if (forbidden_nominal_mm?.some((f) => same(got.nominal_mm, f, c.tolerance))) return false;
+    return accept_nominal_mm.some((a) => same(got.nominal_mm, a, c.tolerance));
+  }
+  return allSame(got, plain, c.tolerance, c.informative);
+}
+
+for (const [topic, answers] of Object.entries(topics)) {
+  const { cases } = JSON.parse(readFileSync(new URL(`${topic}.json`, import.meta.url), "utf8")) as { cases: Case[] };
+  const answered = cases.filter((c) => c.kind in answers);
+  describe(`reference cases: ${topic}`, () => {
+    test.each(answered.map((c) => [c.id, c] as const))("%s", (_id, c) => {
+      const got = answers[c.kind]!(c.inputs);
+      expect(meets(c, got), `expected ${JSON.stringify(c.expected)}, got ${JSON.stringify(got)}`).toBe(true);
+    });
+  });
+}

@@ -1,0 +1,41 @@
+import { fitDeviations } from "../../core/handbook/index.ts";
+import { changeOf, applyChanges, type Job, newJob } from "../../core/job/index.ts";
+import { type Dimension, type LengthUnit, parseDimension } from "../../core/quantity/index.ts";
+import type { LengthEntry } from "../../core/stock/index.ts";
+
+/** A dimension as a person types it; throws on text that is none. */
+export function dim(text: string, unit: LengthUnit = "mm"): Dimension {
+  const read = parseDimension(text, unit, fitDeviations);
+  if (!read.ok) throw new Error(`${text}: ${read.problem.id}`);
+  return read.value;
+}
+
+export const read = (value: number, unit: LengthUnit = "mm"): LengthEntry => ({
+  value,
+  written: { text: String(value), unit },
+});
+
+/** The cheek block of the Larkmoor winch as a plain block, with its lump measured. */
+export function cheekBlock(): Job {
+  const job = newJob("cheek-block", "Cheek block", "knee", "vise-125");
+  const changes: [string, unknown][] = [
+    ["sheet", "Larkmoor winch, sheet 3"],
+    ["part/material", "steel-low-rolled"],
+    ["part/sizes/length", dim("96 ±0.1")],
+    ["part/sizes/width", dim("60 ±0.05")],
+    ["part/sizes/height", dim("38 ±0.05")],
+    ["part/squareness", 0.05],
+    ["part/parallelism", 0.04],
+    ["stock/measured/length/p1", read(100.4)],
+    ["stock/measured/length/p2", read(99.8)],
+    ["stock/measured/width/p1", read(63.6)],
+    ["stock/measured/width/p2", read(63.3)],
+    ["stock/measured/height/p1", read(41.2)],
+    ["stock/measured/height/p2", read(41.1)],
+  ];
+  return changes.reduce((current, [path, to]) => {
+    const applied = applyChanges(current, [changeOf(current, path, to)]);
+    if (!applied.ok) throw new Error(`${path} could not be set`);
+    return applied.job;
+  }, job);
+}

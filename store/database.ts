@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Table } from "dexie";
+import type { JobFile } from "../core/exchange/index.ts";
 import type { Change, Job } from "../core/job/index.ts";
 import type { Shop } from "../core/shop/index.ts";
 import type { Record } from "../core/steps/index.ts";
@@ -22,6 +23,8 @@ export interface JobDocument {
   /** Counts changes of the decisions. */
   rev: number;
   job: Job;
+  /** What came with an imported file, so that it goes out again as it came in. */
+  imported?: { shopUsed: Shop; ownUsed: JobFile["ownUsed"] };
 }
 
 export type JobRecord = Record & { jobId: string };

@@ -1,4 +1,4 @@
-import { type JobFile, readJobFile, readingsCsv, writeJobFile } from "../core/exchange/index.ts";
+import { readJobFile, readingsCsv, writeJobFile } from "../core/exchange/index.ts";
 import { sameJson } from "../core/job/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import { refused, say, words } from "../core/working/index.ts";
@@ -23,16 +23,17 @@ export async function importJobFile(db: Database, text: string, at: string, onDi
   const outcome = readJobFile(text);
   if (!outcome.ok) return { kind: "refused", reason: outcome.reason, suggestion: outcome.suggestion };
   const file = outcome.value;
-  const { job } = file;
+  const { job, shopUsed, ownUsed } = file;
+  const came = { shopUsed, ownUsed };
   const known = await loadJob(db, job.id);
   if (!known) {
-    await addJob(db, job, file.records, at);
-    return { kind: "added", jobId: job.id, added: await addMissing(db, file.shopUsed) };
+    await addJob(db, job, file.records, at, came);
+    return { kind: "added", jobId: job.id, added: await addMissing(db, shopUsed) };
   }
   if (onDiffer === "asCopy") {
     const copy = { ...job, id: newId(), name: `${job.name} (imported)` };
-    await addJob(db, copy, file.records, at);
-    return { kind: "added", jobId: copy.id, added: await addMissing(db, file.shopUsed) };
+    await addJob(db, copy, file.records, at, came);
+    return { kind: "added", jobId: copy.id, added: await addMissing(db, shopUsed) };
   }
   const parted = known.records.some((mine) => {
     const theirs = file.records.find((r) => r.seq === mine.seq);
@@ -51,17 +52,18 @@ export async function importJobFile(db: Database, text: string, at: string, onDi
   if (sameDecisions && more.length === 0) return { kind: "same", jobId: job.id, added: [] };
   await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
     await db.records.bulkPut(more.map((record) => ({ ...record, jobId: job.id })));
-    if (onDiffer === "takeTheirs") await db.documents.put({ jobId: job.id, rev: known.rev + 1, job });
+    if (onDiffer === "takeTheirs") await db.documents.put({ jobId: job.id, rev: known.rev + 1, job, imported: came });
     await db.jobs.update(job.id, onDiffer === "takeTheirs" ? { changed: at, name: job.name, sheet: job.sheet } : { changed: at });
   });
-  return { kind: "merged", jobId: job.id, added: await addMissing(db, file.shopUsed) };
+  return { kind: "merged", jobId: job.id, added: await addMissing(db, shopUsed) };
 }
 
 /** The job file of a kept job; null when there is none. The shop of an imported file comes out again as it came in. */
 export async function exportJobFile(db: Database, jobId: string): Promise<string | null> {
   const kept = await loadJob(db, jobId);
   if (!kept) return null;
-  return writeJobFile(kept.job, kept.records, await loadShop(db), {} satisfies JobFile["ownUsed"]);
+  const imported = (await db.documents.get(jobId))?.imported;
+  return writeJobFile(kept.job, kept.records, imported?.shopUsed ?? (await loadShop(db)), imported?.ownUsed);
 }
 
 /** Readings of a kept job as CSV; null when there is none. */

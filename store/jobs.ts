@@ -1,7 +1,7 @@
 import { type Applied, applyChanges, type Change, type Conflict, type Job, jobSchema, migrate, newJob, reversed } from "../core/job/index.ts";
 import { effective, type Record, type RecordEvent } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
-import type { Database, Draft, HistoryEntry, JobCard, JobRecord } from "./database.ts";
+import type { Database, Draft, HistoryEntry, JobCard, JobDocument, JobRecord } from "./database.ts";
 import { newId } from "./database.ts";
 import { loadShop } from "./shop.ts";
 
@@ -36,10 +36,10 @@ export async function listDeleted(db: Database): Promise<JobCard[]> {
 }
 
 /** Writes a job that is new here: card, document and records. */
-export async function addJob(db: Database, job: Job, records: Record[], at: string): Promise<void> {
+export async function addJob(db: Database, job: Job, records: Record[], at: string, imported?: JobDocument["imported"]): Promise<void> {
   await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
     await db.jobs.put({ id: job.id, name: job.name, sheet: job.sheet, changed: at, status: null, deleted: "" });
-    await db.documents.put({ jobId: job.id, rev: 1, job });
+    await db.documents.put({ jobId: job.id, rev: 1, job, ...(imported ? { imported } : {}) });
     await db.records.bulkPut(records.map((record) => ({ ...record, jobId: job.id })));
   });
 }
@@ -89,7 +89,7 @@ async function commit(db: Database, jobId: string, changes: Change[], reason: st
     if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
     const applied = applyChanges(document.job, changes);
     if (!applied.ok) return told(applied);
-    await db.documents.put({ jobId, rev: document.rev + 1, job: applied.job });
+    await db.documents.put({ ...document, rev: document.rev + 1, job: applied.job });
     await db.jobs.update(jobId, { name: applied.job.name, sheet: applied.job.sheet, changed: stamp.at });
     await db.drafts.bulkDelete(changes.map(({ path }): [string, string] => [jobId, path]));
     const records = (await db.records.where("jobId").equals(jobId).toArray()).map(withoutJobId);

@@ -1,3 +1,78 @@
-export default function Bench() {
-  return <h1>Firm Arbor</h1>;
+import { redirect } from "react-router";
+import { createJob, database, deleteJob, copyJob, importJobFile, listDeleted, listJobs, type OnDiffer, restoreJob } from "../../store/index.ts";
+import { BenchSkeleton, BenchView } from "../bench/bench-view.tsx";
+import { demoContext } from "../entry.server.tsx";
+import { Failure } from "../frame/failure.tsx";
+import type { Route } from "./+types/bench.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Bench · Firm Arbor" }, { name: "description", content: "Plans, walks through and records work on a manual milling machine." }];
+
+/** Only the demo flag comes from the server; jobs live in the browser. */
+export function loader({ context }: Route.LoaderArgs) {
+  return { demo: context.get(demoContext) };
+}
+
+const demoFiles = ["/demo/cheek-block.json"];
+const now = () => new Date().toISOString();
+
+async function loadDemo() {
+  for (const file of demoFiles) await importJobFile(database(), await (await fetch(file)).text(), now(), "keepMine");
+}
+
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const db = database();
+  let jobs = await listJobs(db);
+  const deleted = await listDeleted(db);
+  if (jobs.length === 0 && deleted.length === 0) {
+    const flag = await serverLoader().catch(() => ({ demo: false }));
+    if (flag.demo) {
+      await loadDemo();
+      jobs = await listJobs(db);
+    }
+  }
+  return { jobs, deleted };
+}
+clientLoader.hydrate = true as const;
+
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const db = database();
+  const form = await request.formData();
+  const id = String(form.get("id") ?? "");
+  switch (form.get("intent")) {
+    case "create":
+      return redirect(`/jobs/${await createJob(db, String(form.get("name") ?? "").trim() || "New job", now())}/drawing`);
+    case "demo":
+      await loadDemo();
+      return null;
+    case "delete":
+      await deleteJob(db, id, now());
+      return null;
+    case "restore":
+      await restoreJob(db, id);
+      return null;
+    case "copy":
+      await copyJob(db, id, now());
+      return null;
+    case "import": {
+      const imported = await importJobFile(db, String(form.get("text") ?? ""), now(), (form.get("onDiffer") as OnDiffer | null) ?? "ask");
+      return { imported };
+    }
+    default:
+      return null;
+  }
+}
+
+export function HydrateFallback() {
+  return <BenchSkeleton />;
+}
+
+export default function Bench({ loaderData, actionData }: Route.ComponentProps) {
+  // The first render after hydration already has the client's data.
+  const { jobs, deleted } = loaderData as unknown as Awaited<ReturnType<typeof clientLoader>>;
+  void actionData;
+  return <BenchView jobs={jobs} deleted={deleted} />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  return <Failure error={error} kept="Your jobs are kept in this browser. Reload to see them." />;
 }

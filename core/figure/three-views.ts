@@ -12,18 +12,17 @@ export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces
   const { length, width, height } = sizes;
   const unit = Math.max(length + width, width + height) / 100;
   const gap = 26 * unit;
-  const margin = 30 * unit;
-  const figureWidth = length + width + gap + margin * 2;
-  const figureHeight = width + height + gap + margin * 1.3;
-  const left = margin;
-  const top = margin * 0.55;
+  const left = 52 * unit;
+  const top = 9 * unit;
+  const figureWidth = left + length + gap + width + 4 * unit;
+  const figureHeight = top + width + gap + height + 12 * unit;
   const frontTop = top + width + gap;
-  const text = 3.4 * unit;
+  const text = 3.6 * unit;
   const label = (x: number, y: number, words: string): Shape => ({ kind: "text", x, y, text: words, size: text, anchor: "start", ink: "thin" });
   const line = (points: [number, number][]): Shape => ({ kind: "line", points, ink: "dimension", arrow: true });
   const thin = (points: [number, number][]): Shape => ({ kind: "line", points, ink: "thin" });
   const lengthY = frontTop + height + 8 * unit;
-  const sideX = left - 8 * unit;
+  const sideX = left - 6 * unit;
   const rightX = left + length + gap;
   const shapes: Shape[] = [
     { kind: "rect", x: left, y: top, w: length, h: width, ink: "part", strong: true },
@@ -47,8 +46,8 @@ export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces
     figure: { title: "Three views of the block to scale: top, front and right.", width: figureWidth, height: figureHeight, shapes },
     entries: {
       length: at(left + length / 2, lengthY),
-      width: at(sideX, top + width / 2),
-      height: at(sideX, frontTop + height / 2),
+      width: at(sideX - 2 * unit, top + width / 2),
+      height: at(sideX - 2 * unit, frontTop + height / 2),
     },
   };
 }

@@ -1,0 +1,200 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { Form, Link, useFetcher, useNavigate } from "react-router";
+import { largestJobFile } from "../../core/exchange/index.ts";
+import { say, type Phrase, words } from "../../core/working/index.ts";
+import type { Imported, JobCard } from "../../store/index.ts";
+import { KeysSheet } from "../frame/keys-sheet.tsx";
+import { TopLine } from "../frame/top-line.tsx";
+import { Button } from "../instruments/button.tsx";
+import { useKeyboard } from "../instruments/keyboard.ts";
+import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
+import { Notice } from "../instruments/notice.tsx";
+import { Section, StationTitle } from "../instruments/section.tsx";
+import { Words } from "../instruments/words.tsx";
+
+const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "medium", timeStyle: "short" });
+/** Rows drawn at first; a long list is searched rather than scrolled. */
+const shownAtFirst = 60;
+
+const JobLink = chakra(Link);
+
+/** All jobs of this browser: open, make, import, put away. */
+export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard[] }) {
+  const [search, setSearch] = useState("");
+  const [all, setAll] = useState(false);
+  const [help, setHelp] = useState(false);
+  const [unit, setUnit] = useUnit();
+  const [single] = useSingleKeys();
+  const fetcher = useFetcher();
+  useKeyboard({ u: () => setUnit(unit === "mm" ? "in" : "mm"), "?": () => setHelp(true) }, { single: single === "on", onInstrument: () => undefined });
+  const wanted = search.trim().toLowerCase();
+  const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
+  const shown = all ? found : found.slice(0, shownAtFirst);
+  const act = (intent: string, id: string) => void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
+  return (
+    <>
+      <TopLine place="Bench" onHelp={() => setHelp(true)}>
+        <chakra.span fontSize="14px">
+          <Link to="/handbook/materials">Materials</Link>
+        </chakra.span>
+      </TopLine>
+      <Box as="main" maxW="980px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
+        <StationTitle above="Bench">{jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}</StationTitle>
+        {jobs.length === 0 && (
+          <Box mb="16px" fontSize="17px" maxW="640px">
+            <p>
+              Firm Arbor plans how to square a block on a manual mill: which face first, how it is held, which cutter, how deep, where to stop. Then it walks you through the cuts and keeps the record.
+            </p>
+            <fetcher.Form method="post" action="/?index">
+              <input type="hidden" name="intent" value="demo" />
+              <Button type="submit" look="strong" css={{ marginTop: "12px", minHeight: "44px" }}>
+                Load the demo job
+              </Button>
+            </fetcher.Form>
+          </Box>
+        )}
+        <Box display="flex" gap="14px" flexWrap="wrap" alignItems="flex-end" mb="14px">
+          <Form method="post" action="/?index">
+            <input type="hidden" name="intent" value="create" />
+            <Box display="flex" gap="8px" alignItems="flex-end">
+              <chakra.label fontSize="13px" color="quiet">
+                New job
+                <chakra.input name="name" maxLength={120} placeholder="what it is called" display="block" minH="40px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+              </chakra.label>
+              <Button type="submit" look="strong" css={{ minHeight: "40px" }}>
+                Make it
+              </Button>
+            </Box>
+          </Form>
+          <ImportJob />
+          {jobs.length > 5 && (
+            <chakra.label fontSize="13px" color="quiet">
+              Search
+              <chakra.input type="search" value={search} onChange={(e) => setSearch(e.target.value)} display="block" minH="40px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+            </chakra.label>
+          )}
+        </Box>
+        {jobs.length > 0 && (
+          <Box as="ul" listStyleType="none" role="list" data-testid="jobs">
+            {shown.map((job) => (
+              <Box as="li" key={job.id} display="flex" gap="12px" alignItems="center" borderTopWidth="1px" py="6px" flexWrap={{ base: "wrap", md: "nowrap" }}>
+                <JobLink to={`/jobs/${job.id}/drawing`} flex="1" minW="200px" py="6px">
+                  <chakra.b fontSize="18px">{job.name || "Unnamed job"}</chakra.b>
+                  <chakra.span color="quiet"> {job.sheet}</chakra.span>
+                  <chakra.span display="block" fontSize="14px">
+                    {job.status ? <Words of={job.status} /> : "not opened yet"}
+                    <chakra.span color="quiet"> · kept {when(job.changed)}</chakra.span>
+                  </chakra.span>
+                </JobLink>
+                <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>Copy</Button>
+                <Button onClick={() => act("delete", job.id)} aria-label={`Put away ${job.name}`}>Put away</Button>
+              </Box>
+            ))}
+          </Box>
+        )}
+        {found.length === 0 && jobs.length > 0 && <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>}
+        {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
+        {deleted.length > 0 && (
+          <Section title="Put away">
+            {deleted.slice(0, 10).map((job) => (
+              <Box key={job.id} display="flex" gap="12px" alignItems="center" py="4px">
+                <span>{job.name}</span>
+                <Button onClick={() => act("restore", job.id)} aria-label={`Bring back ${job.name}`}>Bring back</Button>
+              </Box>
+            ))}
+          </Section>
+        )}
+        <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">
+          Firm Arbor advises. Your machine's manual, the workshop's rules and a qualified instructor come first. Jobs are kept in this browser only: export them to keep them safe.
+        </chakra.p>
+      </Box>
+      <KeysSheet open={help} onClose={() => setHelp(false)} />
+    </>
+  );
+}
+
+/** Import of a job file: what is wrong is said and where; a known job with other decisions is asked about. */
+function ImportJob() {
+  const fetcher = useFetcher<{ imported: Imported }>();
+  const navigate = useNavigate();
+  const [text, setText] = useState("");
+  const [tooLarge, setTooLarge] = useState<Phrase | null>(null);
+  const imported = fetcher.data?.imported;
+  const send = (content: string, onDiffer: string) =>
+    void fetcher.submit({ intent: "import", text: content, onDiffer }, { method: "post", action: "/?index" });
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > largestJobFile) {
+      setTooLarge(say`${file.name} has ${Math.round(file.size / 1e6)} MB; a job file has at most ${largestJobFile / 1e6} MB. Nothing was changed.`);
+      return;
+    }
+    setTooLarge(null);
+    const content = await file.text();
+    setText(content);
+    send(content, "ask");
+  };
+  const problem = tooLarge ?? (imported?.kind === "refused" ? { parts: [imported.reason, " ", imported.suggestion] } : null);
+  const goodWords: Partial<Record<Imported["kind"], Phrase>> = {
+    added: words("The job is on the bench."),
+    same: words("This job is here already, just as in the file."),
+    merged: words("What the file knew more was added."),
+  };
+  const good = imported && !tooLarge ? goodWords[imported.kind] : undefined;
+  return (
+    <Box flexBasis={problem || imported?.kind === "differs" ? "100%" : "auto"}>
+      <chakra.label fontSize="13px" color="quiet" display="block">
+        Import a job file
+        <chakra.input
+          type="file"
+          accept=".json,application/json"
+          display="block"
+          minH="40px"
+          color="ink"
+          onChange={(e) => {
+            void choose(e.target.files?.[0]);
+            e.target.value = "";
+          }}
+        />
+      </chakra.label>
+      {problem && (
+        <Notice severity="stop" role="alert">
+          <Words of={problem} />
+        </Notice>
+      )}
+      {good && imported && "jobId" in imported && (
+        <Notice severity="good" role="status">
+          <Words of={good} />{" "}
+          {"added" in imported && imported.added.length > 0 && <>New in the shop: {imported.added.join(", ")}. </>}
+          <Button onClick={() => void navigate(`/jobs/${imported.jobId}/drawing`)}>Open it</Button>
+        </Notice>
+      )}
+      {imported?.kind === "differs" && !tooLarge && (
+        <Notice severity="warn" role="alert">
+          "{imported.name}" is on this bench with other decisions or records. Which is to count?{" "}
+          <Box display="flex" gap="8px" mt="6px" flexWrap="wrap">
+            <Button onClick={() => send(text, "keepMine")}>Keep the decisions here</Button>
+            <Button onClick={() => send(text, "takeTheirs")}>Take those of the file</Button>
+            <Button onClick={() => send(text, "asCopy")}>Import as a copy</Button>
+          </Box>
+        </Notice>
+      )}
+    </Box>
+  );
+}
+
+/** The bench while the jobs are being read. */
+export function BenchSkeleton() {
+  return (
+    <>
+      <TopLine place="Bench" />
+      <Box as="main" maxW="980px" mx="auto" px="24px" py="20px" aria-busy="true">
+        <chakra.h1 fontSize="24px" mb="14px">Jobs on the bench</chakra.h1>
+        {[1, 2, 3].map((i) => (
+          <Box key={i} height="58px" bg="band" mb="8px" />
+        ))}
+        <chakra.p color="quiet" role="status">Reading the jobs of this browser</chakra.p>
+      </Box>
+    </>
+  );
+}

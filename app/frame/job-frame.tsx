@@ -1,0 +1,185 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { Outlet, useFetcher, useLocation, useNavigate, useParams, useRevalidator, useSearchParams } from "react-router";
+import { applyChanges, type Change, stations } from "../../core/job/index.ts";
+import { operationFromSlug, operationSlug } from "../../core/route/index.ts";
+import type { Shop } from "../../core/shop/index.ts";
+import { database, keepDraft as storeDraft, type KeptJob, setStatus, watchJob } from "../../store/index.ts";
+import { Button } from "../instruments/button.tsx";
+import { type Answer, JobContext, type JobContextValue } from "../instruments/job-context.tsx";
+import { useKeyboard } from "../instruments/keyboard.ts";
+import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
+import { Notice } from "../instruments/notice.tsx";
+import { WorkingSheet } from "../instruments/workings-margin.tsx";
+import { usePlan, useWorking } from "../planner/use-plan.ts";
+import { Drawers } from "./drawers.tsx";
+import { KeysSheet } from "./keys-sheet.tsx";
+import { Ribbon } from "./ribbon.tsx";
+import { FrameSkeleton } from "./skeleton.tsx";
+import { TopLine } from "./top-line.tsx";
+
+/** Time of day in the person's own clock. */
+const timeOfDay = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
+
+/** The job layout: frame, plan, keys; the stations stand in its outlet. */
+export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
+  const { job, records } = kept;
+  const [search] = useSearchParams();
+  const piece = Math.max(1, Number(search.get("piece") ?? 1) || 1);
+  const [unit, setUnit] = useUnit();
+  const [single] = useSingleKeys();
+  const [drafts, setDrafts] = useState(kept.drafts);
+  const [previews, setPreviews] = useState<{ [path: string]: Change }>({});
+  const [focusKey, setFocusKey] = useState<string | null>(null);
+  const [reason, setReason] = useState("");
+  const [help, setHelp] = useState(false);
+  const [showWorkings, setShowWorkings] = useState(true);
+  const [sheetOpen, setSheetOpen] = useState(false);
+  const [said, setSaid] = useState("");
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const params = useParams();
+  const undo = useFetcher<Answer>();
+  const { revalidate } = useRevalidator();
+
+  useEffect(() => watchJob(database(), job.id, () => void revalidate()), [job.id, revalidate]);
+  useEffect(() => {
+    const onUpdate = () => setSaid("Firm Arbor was updated in another tab. Reload this one.");
+    addEventListener("firm-arbor:updated-elsewhere", onUpdate);
+    return () => removeEventListener("firm-arbor:updated-elsewhere", onUpdate);
+  }, []);
+
+  const inputs = useMemo(() => {
+    const previewed = applyChanges(job, Object.values(previews));
+    return { job: previewed.ok ? previewed.job : job, records, shop, piece };
+  }, [job, records, shop, piece, previews]);
+  const planned = usePlan(inputs);
+  const plan = planned.plan;
+  const working = useWorking(focusKey, plan);
+
+  const statusText = plan ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 ? "setups" : "drawing"]) : null;
+  const lastStatus = useRef<string | null>(null);
+  useEffect(() => {
+    if (statusText && statusText !== lastStatus.current) {
+      lastStatus.current = statusText;
+      void setStatus(database(), job.id, JSON.parse(statusText) as never);
+    }
+  }, [statusText, job.id]);
+
+  const keepDraft = useCallback(
+    (path: string, text: string) => {
+      setDrafts((all) => {
+        const next = { ...all };
+        if (text === "") delete next[path];
+        else next[path] = text;
+        return next;
+      });
+      void storeDraft(database(), { jobId: job.id, path, text });
+    },
+    [job.id],
+  );
+  const preview = useCallback((path: string, change: Change | null) => {
+    setPreviews((all) => {
+      if (!change && !(path in all)) return all;
+      const next = { ...all };
+      if (change) next[path] = change;
+      else delete next[path];
+      return next;
+    });
+  }, []);
+
+  const chosen = operationFromSlug(params.operation);
+  const station = stations.find((s) => pathname.startsWith(`/jobs/${job.id}/${s}`)) ?? "drawing";
+  const atMachine = station === "machine";
+  const stepSetup = (by: -1 | 1) => {
+    if (!plan || plan.setups.length === 0 || atMachine) return;
+    const at = plan.setups.findIndex((s) => s.key === chosen);
+    const next = plan.setups[Math.min(plan.setups.length - 1, Math.max(0, (at < 0 ? 0 : at) + by))];
+    if (next) void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${operationSlug(next.key)}`);
+  };
+  const send = (intent: "undo" | "redo") =>
+    void undo.submit({ intent } as never, { method: "post", action: `/jobs/${job.id}`, encType: "application/json" });
+
+  useKeyboard(
+    {
+      ...Object.fromEntries(stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${job.id}/${s}`)])),
+      "[": () => stepSetup(-1),
+      "]": () => stepSetup(1),
+      u: () => setUnit(unit === "mm" ? "in" : "mm"),
+      w: () => {
+        setShowWorkings(!showWorkings);
+        setSheetOpen(!sheetOpen);
+      },
+      "?": () => setHelp(true),
+      "Ctrl+z": () => send("undo"),
+      "Ctrl+Shift+z": () => send("redo"),
+    },
+    {
+      single: single === "on",
+      onInstrument: (text) => {
+        // At the machine the station takes it into its reading pad.
+        if (!atMachine) setSaid(`An instrument sent ${text}. Readings are taken at the machine (5) or in a field.`);
+      },
+    },
+  );
+
+  if (!plan) {
+    return planned.failed ? <Notice severity="stop">The plan could not be worked: {planned.failed}. The job itself is kept; reload.</Notice> : <FrameSkeleton />;
+  }
+  const value: JobContextValue = { job, records, shop, plan, piece, unit, drafts, keepDraft, preview, focusKey, setFocusKey, reason, setReason };
+  const keptAt = `kept at ${timeOfDay(kept.changed)}`;
+  const undoFailed = undo.data && !undo.data.ok;
+
+  return (
+    <JobContext.Provider value={value}>
+      <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
+        {atMachine ? (
+          <Outlet />
+        ) : (
+          <>
+            <TopLine place={job.name || "Unnamed job"} detail={[job.sheet, keptAt].filter(Boolean).join(" · ")} onHelp={() => setHelp(true)}>
+              <chakra.span role="status" fontSize="13px" color="quiet" hideFrom="lg" whiteSpace="nowrap">
+                {keptAt}
+              </chakra.span>
+              <Button onClick={() => send("undo")} disabled={!kept.canUndo} title="Undo (Ctrl+Z)">
+                Undo
+              </Button>
+              <Button onClick={() => send("redo")} disabled={!kept.canRedo} title="Do again (Ctrl+Shift+Z)" hideBelow="md">
+                Redo
+              </Button>
+            </TopLine>
+            <Ribbon job={job} plan={plan} shop={shop} station={station === "cuts" ? "cuts" : "setups"} chosen={chosen ?? plan.setups[0]?.key ?? null} />
+            {(said || undoFailed) && (
+              <Notice severity="warn" role="status">
+                {said || "That could not be undone: the field was changed since, perhaps in another tab."}
+              </Notice>
+            )}
+            <Box display="flex" flex="1" alignItems="stretch" flexDirection={{ base: "column", md: "row" }}>
+              <Drawers jobId={job.id} plan={plan} />
+              <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "20px" }} py="14px" aria-busy={planned.working} order={1}>
+                {planned.failed && <Notice severity="stop">The last change could not be planned: {planned.failed}. It is kept; the plan shown is the one before.</Notice>}
+                <Outlet />
+                <Box hideFrom="lg" mt="16px" className="no-print" display={focusKey ? "block" : "none"}>
+                  <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
+                    {sheetOpen ? "Hide the working" : "Show the working"}
+                  </Button>
+                </Box>
+              </Box>
+              {showWorkings && (
+                <Box as="aside" aria-label="Workings" className="no-print" hideBelow="lg" width="268px" flexShrink="0" borderLeftWidth="1px" px="16px" py="14px" order={2}>
+                  <WorkingSheet working={working} />
+                </Box>
+              )}
+            </Box>
+            {sheetOpen && focusKey && (
+              <Box as="aside" aria-label="Workings" hideFrom="lg" position="fixed" left="0" right="0" bottom={{ base: "54px", md: "0" }} maxH="55vh" overflowY="auto" bg="ground" borderTopWidth="2px" borderColor="ink" p="16px" zIndex="3" className="no-print">
+                <WorkingSheet working={working} />
+              </Box>
+            )}
+          </>
+        )}
+        <KeysSheet open={help} onClose={() => setHelp(false)} />
+      </Box>
+    </JobContext.Provider>
+  );
+}

@@ -1,0 +1,92 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useRef } from "react";
+import { Link } from "react-router";
+import { jawSection } from "../../core/figure/index.ts";
+import { equipment, type Job, type Plan } from "../../core/job/index.ts";
+import { mm, quantity } from "../../core/quantity/index.ts";
+import { operationSlug, type Setup } from "../../core/route/index.ts";
+import type { Shop } from "../../core/shop/index.ts";
+import { FigureView } from "../instruments/figure-view.tsx";
+import { Figure } from "../instruments/words.tsx";
+
+const Card = chakra(Link);
+
+export type SetupState = "planned" | "being cut" | "done" | "blocked";
+
+/** State of a setup: a shape and a word, never color alone. */
+export function setupState(plan: Plan, setup: Setup): SetupState {
+  const steps = plan.steps.filter((s) => s.op === setup.key);
+  if (steps.every((s) => s.done)) return "done";
+  if (setup.warnings.some((w) => w.severity === "stop")) return "blocked";
+  return steps.some((s) => s.done || s.ticks.some((t) => t.done)) ? "being cut" : "planned";
+}
+
+const marks: Record<SetupState, string> = { planned: "○", "being cut": "▸", done: "✓", blocked: "■" };
+
+/** The setups in order as small drawn cards: the job's progress and its navigation. */
+export function Ribbon({ job, plan, shop, station, chosen }: { job: Job; plan: Plan; shop: Shop; station: "setups" | "cuts"; chosen: string | null }) {
+  const { vise } = equipment(job, shop);
+  const current = useRef<HTMLAnchorElement>(null);
+  useEffect(() => current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }), [chosen]);
+  if (plan.setups.length === 0) return null;
+  const index = Math.max(0, plan.setups.findIndex((s) => s.key === chosen));
+  const link = (setup: Setup) => `/jobs/${job.id}/${station}/${operationSlug(setup.key)}`;
+  const near = (step: -1 | 1) => plan.setups[index + step];
+  return (
+    <Box as="nav" aria-label="Setups" className="no-print" bg="band" borderBottomWidth="1px">
+      <Box hideFrom="md" display="flex" alignItems="center" justifyContent="space-between" px="12px">
+        {near(-1) ? <Card to={link(near(-1)!)} px="18px" py="10px" aria-label="Previous setup">‹</Card> : <span />}
+        <span>
+          Setup {index + 1} of {plan.setups.length}
+        </span>
+        {near(1) ? <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">›</Card> : <span />}
+      </Box>
+      <Box hideBelow="md" display="flex" overflowX="auto" px="16px" pt="6px" alignItems="stretch">
+        {plan.setups.map((setup, i) => {
+          const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
+          const state = setupState(plan, setup);
+          const now = i === index;
+          return (
+            <Card
+              key={setup.key}
+              ref={now ? current : undefined}
+              to={link(setup)}
+              aria-current={now ? "true" : undefined}
+              display="block"
+              flexShrink="0"
+              width={now ? "172px" : "124px"}
+              px="8px"
+              pt="4px"
+              pb="6px"
+              borderWidth="1px 1px 0"
+              borderStyle="solid"
+              borderColor={now ? "ink" : "rule"}
+              bg={now ? "ground" : "transparent"}
+              fontSize="12.5px"
+            >
+              <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
+                <chakra.b fontSize={now ? "20px" : "16px"}>{setup.number}</chakra.b>
+                <Box flex="1" height="100%" overflow="hidden">
+                  {vise && cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: true })} maxHeight="100%" />}
+                </Box>
+              </Box>
+              <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+                {setup.sized ? <>to <Figure of={mm(setup.to)} /></> : <>{setup.face}, clean</>}
+              </chakra.span>
+              <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
+                <span aria-hidden="true">{marks[state]}</span> {state}
+              </chakra.span>
+            </Card>
+          );
+        })}
+        <Box px="14px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="160px">
+          <chakra.b color="ink">
+            <Figure of={quantity("time", plan.minutes.total)} />
+          </chakra.b>
+          <br />
+          {plan.setups.length} setups, round the block
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,29 @@
+import { Box, chakra } from "@chakra-ui/react";
+
+const bar = (width: string, height: string) => <Box bg="band" width={width} height={height} mb="12px" />;
+
+/** The frame of a job while it is being opened: the same shape, no figures. */
+export function FrameSkeleton() {
+  return (
+    <Box minH="100vh" aria-busy="true">
+      <Box minH="42px" borderBottomWidth="1.5px" borderColor="ink" display="flex" alignItems="center" px="16px" fontWeight="700">
+        Firm Arbor
+      </Box>
+      <Box display="flex">
+        <Box width="144px" pt="12px" hideBelow="md">
+          {Array.from({ length: 6 }, (_, i) => (
+            <Box key={i} bg="band" height="54px" mb="7px" />
+          ))}
+        </Box>
+        <Box flex="1" p="20px">
+          <chakra.p color="quiet" mb="14px" role="status">
+            Opening the job
+          </chakra.p>
+          {bar("60%", "28px")}
+          {bar("100%", "220px")}
+          {bar("80%", "18px")}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

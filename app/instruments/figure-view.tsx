@@ -1,0 +1,134 @@
+import { chakra } from "@chakra-ui/react";
+import { useId } from "react";
+import type { Figure, Ink, Shape } from "../../core/figure/index.ts";
+import { showParts } from "../../core/quantity/index.ts";
+import { useUnit } from "./local-setting.ts";
+
+const color = (name: string) => `var(--chakra-colors-${name})`;
+
+interface Hatch {
+  ground: string;
+  line: string;
+  pattern: "none" | "diagonal" | "coarse" | "cross" | "dots" | "fine";
+}
+
+/** Fill of each ink: condition of a face and part of a setup are told by hatch as well as by tint. */
+const fills: Partial<Record<Ink, Hatch>> = {
+  part: { ground: color("metal"), line: "", pattern: "none" },
+  remove: { ground: color("chip"), line: color("accent"), pattern: "diagonal" },
+  fixedJaw: { ground: color("jaw"), line: color("quiet"), pattern: "diagonal" },
+  movingJaw: { ground: color("jaw"), line: "", pattern: "none" },
+  bed: { ground: color("jaw"), line: color("quiet"), pattern: "diagonal" },
+  parallel: { ground: color("accent-soft"), line: color("accent"), pattern: "fine" },
+  rod: { ground: color("jaw"), line: color("quiet"), pattern: "cross" },
+  cutter: { ground: color("band"), line: "", pattern: "none" },
+  accent: { ground: color("accent"), line: "", pattern: "none" },
+  "face-ground": { ground: color("metal"), line: color("rule"), pattern: "fine" },
+  "face-milled": { ground: color("metal"), line: "", pattern: "none" },
+  "face-drawn": { ground: color("drawn"), line: "", pattern: "none" },
+  "face-hotRolled": { ground: color("sawn"), line: color("warn"), pattern: "cross" },
+  "face-sawn": { ground: color("sawn"), line: color("warn"), pattern: "coarse" },
+  "face-flameCut": { ground: color("sawn"), line: color("stop"), pattern: "coarse" },
+  "face-cast": { ground: color("sawn"), line: color("warn"), pattern: "dots" },
+};
+
+const strokes: Partial<Record<Ink, string>> = { thin: color("quiet"), dimension: color("quiet"), accent: color("accent") };
+
+/** A drawn thing of core as SVG. */
+export function FigureView({ figure, maxHeight }: { figure: Figure; maxHeight?: string }) {
+  const prefix = useId().replace(/[^\w]/g, "");
+  const inks = [...new Set(figure.shapes.map((s) => s.kind === "dimension" ? "dimension" : s.ink))].filter((ink) => fills[ink] && fills[ink].pattern !== "none");
+  const scale = figure.width / 100;
+  const stroke = figure.width * 0.002;
+  return (
+    <chakra.svg role="img" aria-label={figure.title} viewBox={`0 0 ${figure.width} ${figure.height}`} width="100%" maxHeight={maxHeight ?? "none"} display="block">
+      <defs>
+        {inks.map((ink) => (
+          <Pattern key={ink} id={`${prefix}-${ink}`} hatch={fills[ink]!} scale={scale} />
+        ))}
+      </defs>
+      {figure.shapes.map((shape, i) => (
+        <ShapeView key={i} shape={shape} prefix={prefix} stroke={stroke} />
+      ))}
+    </chakra.svg>
+  );
+}
+
+function Pattern({ id, hatch, scale }: { id: string; hatch: Hatch; scale: number }) {
+  const step = { none: 1, diagonal: 2.2, coarse: 3.6, cross: 2.4, dots: 2.6, fine: 1.4 }[hatch.pattern] * scale;
+  const width = scale * 0.28;
+  return (
+    <pattern id={id} width={step} height={step} patternUnits="userSpaceOnUse" patternTransform={hatch.pattern === "dots" ? undefined : "rotate(45)"}>
+      <rect width={step} height={step} fill={hatch.ground} />
+      {hatch.pattern === "dots" ? (
+        <circle cx={step / 2} cy={step / 2} r={step * 0.16} fill={hatch.line} />
+      ) : (
+        <path d={`M0 0V${step}${hatch.pattern === "cross" ? `M0 0H${step}` : ""}`} stroke={hatch.line} strokeWidth={width} />
+      )}
+    </pattern>
+  );
+}
+
+function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; stroke: number }) {
+  const [unit] = useUnit();
+  const fill = (ink: Ink) => {
+    const hatch = fills[ink];
+    if (!hatch) return "none";
+    return hatch.pattern === "none" ? hatch.ground : `url(#${prefix}-${ink})`;
+  };
+  switch (shape.kind) {
+    case "rect":
+      return <rect x={shape.x} y={shape.y} width={Math.max(shape.w, 0)} height={Math.max(shape.h, 0)} fill={fill(shape.ink)} stroke={color("ink")} strokeWidth={shape.strong ? stroke * 1.8 : stroke} />;
+    case "circle":
+      return <circle cx={shape.x} cy={shape.y} r={shape.r} fill={fill(shape.ink)} stroke={color("ink")} strokeWidth={stroke} />;
+    case "line": {
+      const end = shape.points.at(-1)!;
+      const start = shape.points[0]!;
+      const ink = strokes[shape.ink] ?? color("ink");
+      return (
+        <g stroke={ink} fill={ink} strokeWidth={shape.ink === "accent" ? stroke * 2 : stroke}>
+          <polyline points={shape.points.map((p) => p.join(",")).join(" ")} fill="none" />
+          {shape.arrow && <Arrow from={start} to={end} size={stroke * 9} />}
+          {shape.arrow && shape.ink === "dimension" && <Arrow from={end} to={start} size={stroke * 9} />}
+        </g>
+      );
+    }
+    case "text":
+      return (
+        <text x={shape.x} y={shape.y} style={{ fontSize: shape.size, fontWeight: shape.bold ? 700 : 400 }} textAnchor={shape.anchor} fill={shape.ink === "edge" ? color("ink") : (strokes[shape.ink] ?? color("ink"))}>
+          {shape.text}
+        </text>
+      );
+    case "dimension": {
+      const parts = showParts(shape.value, unit);
+      const [x1, y1] = shape.from;
+      const [x2, y2] = shape.to;
+      const mx = (x1 + x2) / 2;
+      const my = (y1 + y2) / 2;
+      const flat = Math.abs(y1 - y2) < Math.abs(x1 - x2);
+      const gap = shape.size * 0.5;
+      const anchor = flat ? "middle" : shape.side === "right" ? "start" : "end";
+      const x = flat ? mx : mx + (shape.side === "right" ? gap : -gap);
+      return (
+        <g stroke={color("quiet")} strokeWidth={stroke}>
+          <line x1={x1} y1={y1} x2={x2} y2={y2} />
+          <Arrow from={[x1, y1]} to={[x2, y2]} size={stroke * 8} />
+          <Arrow from={[x2, y2]} to={[x1, y1]} size={stroke * 8} />
+          <text x={x} y={flat ? my - gap * 2.4 : my} style={{ fontSize: shape.size * 1.05, fontWeight: 600 }} textAnchor={anchor} fill={color("ink")} stroke="none">
+            {parts.number}
+          </text>
+          <text x={x} y={(flat ? my - gap * 2.4 : my) + shape.size * 1.05} style={{ fontSize: shape.size * 0.85 }} textAnchor={anchor} fill={color("quiet")} stroke="none">
+            {shape.label}
+          </text>
+        </g>
+      );
+    }
+  }
+}
+
+/** An arrow head at `to`, coming from `from`. */
+function Arrow({ from, to, size }: { from: [number, number]; to: [number, number]; size: number }) {
+  const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
+  const wing = (turn: number) => `${to[0] - size * Math.cos(angle + turn)},${to[1] - size * Math.sin(angle + turn)}`;
+  return <polyline points={`${wing(0.35)} ${to.join(",")} ${wing(-0.35)}`} fill="none" />;
+}

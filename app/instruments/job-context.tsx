@@ -1,0 +1,45 @@
+import { createContext, useContext } from "react";
+import type { Change, Conflict, Job, Plan } from "../../core/job/index.ts";
+import type { LengthUnit } from "../../core/quantity/index.ts";
+import type { Shop } from "../../core/shop/index.ts";
+import type { Record, RecordEvent } from "../../core/steps/index.ts";
+
+/** What the job's clientAction answers. */
+export type Answer =
+  | { ok: true }
+  | { ok: false; conflicts: Conflict[]; invalid?: string }
+  | { ok: false; conflicts: []; elsewhere: true };
+
+/** What a station knows and can do. */
+export interface JobContextValue {
+  job: Job;
+  records: Record[];
+  shop: Shop;
+  plan: Plan;
+  piece: number;
+  unit: LengthUnit;
+  /** Text typed and not understood, by path. */
+  drafts: { [path: string]: string };
+  keepDraft: (path: string, text: string) => void;
+  /** Plans with changes that are being typed, before they are kept; null takes them back. */
+  preview: (path: string, change: Change | null) => void;
+  /** Figure whose working stands in the margin. */
+  focusKey: string | null;
+  setFocusKey: (key: string) => void;
+  /** Reason kept with changes once a cut was made. */
+  reason: string;
+  setReason: (reason: string) => void;
+}
+
+export const JobContext = createContext<JobContextValue | null>(null);
+
+export function useJob(): JobContextValue {
+  const value = useContext(JobContext);
+  if (!value) throw new Error("a station stands outside its job");
+  return value;
+}
+
+export type JobIntent =
+  | { intent: "change"; changes: Change[]; reason: string }
+  | { intent: "undo" | "redo" }
+  | { intent: "append"; events: RecordEvent[]; lastSeen: number; piece: number };

@@ -1,0 +1,39 @@
+import { useSyncExternalStore } from "react";
+import type { LengthUnit } from "../../core/quantity/index.ts";
+
+/** Settings needed before anything is loaded live in localStorage; every use of one is told when it changes. */
+const listeners = new Set<() => void>();
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  addEventListener("storage", listener);
+  return () => {
+    listeners.delete(listener);
+    removeEventListener("storage", listener);
+  };
+}
+
+function useSetting<T extends string>(key: string, values: readonly T[], byDefault: T): [T, (value: T) => void] {
+  const value = useSyncExternalStore(
+    subscribe,
+    () => {
+      const stored = localStorage.getItem(key) as T | null;
+      return stored !== null && values.includes(stored) ? stored : byDefault;
+    },
+    () => byDefault,
+  );
+  const set = (next: T) => {
+    localStorage.setItem(key, next);
+    listeners.forEach((listener) => listener());
+  };
+  return [value, set];
+}
+
+/** Display unit: what is typed without a unit is in it too. Switching it changes what is shown, nothing else. */
+export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] => useSetting("firm-arbor:unit", ["mm", "in"], "mm");
+
+/** Ground at the machine: the dark "shop" unless the person wants paper. */
+export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["shop", "paper"], "shop");
+
+/** Whether single keys act. */
+export const useSingleKeys = () => useSetting("firm-arbor:single-keys", ["on", "off"], "on");

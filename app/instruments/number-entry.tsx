@@ -1,0 +1,227 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { fitDeviations } from "../../core/handbook/index.ts";
+import { type Change, type Conflict, valueAt } from "../../core/job/index.ts";
+import {
+  convertedText,
+  type Dimension,
+  fromMm,
+  type LengthUnit,
+  nearest64,
+  parseDimension,
+  showDimension,
+} from "../../core/quantity/index.ts";
+import { entryProblem, type Phrase, words } from "../../core/working/index.ts";
+import { Button } from "./button.tsx";
+import { useJob } from "./job-context.tsx";
+import { useSubmit } from "./use-submit.ts";
+import { Words } from "./words.tsx";
+
+/** How a typed text becomes a value kept at a path, and back. */
+export interface EntryKind<T> {
+  parse: (text: string, unit: LengthUnit) => { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
+  show: (value: T, unit: LengthUnit) => string;
+}
+
+function read(text: string, unit: LengthUnit): ReturnType<EntryKind<Dimension>["parse"]> {
+  const outcome = parseDimension(text, unit, fitDeviations);
+  if (!outcome.ok) return { ok: false, problem: entryProblem(outcome.problem) };
+  if (outcome.value.nominal <= 0) return { ok: false, problem: words("A size must be more than nothing.") };
+  return { ok: true, value: outcome.value, understood: outcome.value };
+}
+
+/** A drawn size with its tolerance. */
+export const dimensionEntry: EntryKind<Dimension> = { parse: read, show: showDimension };
+
+/** A bare length with how it was written; no tolerance. */
+export const lengthEntry: EntryKind<{ value: number; written: Dimension["written"] }> = {
+  parse(text, unit) {
+    const outcome = read(text, unit);
+    if (!outcome.ok) return outcome;
+    if (outcome.value.upper !== null) return { ok: false, problem: words("A measured size has no tolerance: type what you read.") };
+    return { ...outcome, value: { value: outcome.value.nominal, written: outcome.value.written } };
+  },
+  show: (value, unit) => showDimension({ nominal: value.value, upper: null, lower: null, fit: null, written: value.written }, unit),
+};
+
+/** A bare length kept as mm only. */
+export const plainLength: EntryKind<number> = {
+  parse(text, unit) {
+    const outcome = lengthEntry.parse(text, unit);
+    return outcome.ok ? { ...outcome, value: outcome.value.value } : outcome;
+  },
+  show: (value, unit) => convertedText({ nominal: value, upper: null, lower: null, fit: null, written: { text: "", unit: "mm" } }, unit),
+};
+
+/** What was understood: in both units, with the nearest 1/64. */
+export function understoodAs(d: Dimension): string {
+  const inches = fromMm(d.nominal, "in");
+  const near = nearest64(inches);
+  const rule64 = Math.abs(near.errorIn) < 5e-5 ? `${near.text} in` : `near ${near.text} in`;
+  return `${convertedText(d, "mm")} · ${convertedText(d, "in")} · ${rule64}`;
+}
+
+interface NumberEntryProps<T> {
+  label: string;
+  /** Path in the job it is kept at. */
+  path: string;
+  kind: EntryKind<T>;
+  value: T | null;
+  hideLabel?: boolean;
+  width?: string;
+  /** Whether the field may stay empty without a word. */
+  optional?: boolean;
+}
+
+/** Committed this long after the last key, ms; at once on Enter and on leaving the field. */
+const commitAfter = 400;
+
+/**
+ * The one number entry. Type what the drawing says; under it stands what was understood. Wrong text explains itself and is
+ * kept, blocking only what depends on it. Up and down step by a hundredth (a thousandth of an inch).
+ */
+export function NumberEntry<T>({ label, path, kind, value, hideLabel, width = "150px", optional }: NumberEntryProps<T>) {
+  const { job, unit, drafts, keepDraft, preview } = useJob();
+  const submit = useSubmit();
+  const id = useId();
+  const draft = drafts[path];
+  const [editing, setEditing] = useState<{ text: string; from: unknown } | null>(null);
+  const [refusedConflict, setConflict] = useState<Conflict | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const shown = value === null ? "" : kind.show(value, unit);
+  const text = editing?.text ?? draft ?? shown;
+  const outcome = text.trim() === "" ? null : kind.parse(text, unit);
+
+  useEffect(() => {
+    const answer = submit.answer;
+    if (answer && !answer.ok && answer.conflicts[0]?.path === path) setConflict(answer.conflicts[0]);
+  }, [submit.answer, path]);
+  useEffect(() => () => clearTimeout(timer.current), []);
+
+  const commit = (entered: string, from: unknown) => {
+    clearTimeout(timer.current);
+    if (entered === shown && draft === undefined) return;
+    const parsed = entered.trim() === "" ? null : kind.parse(entered, unit);
+    if (parsed && !parsed.ok) {
+      keepDraft(path, entered);
+      return;
+    }
+    keepDraft(path, "");
+    void submit.change([{ path, from, to: parsed ? parsed.value : null } as Change]).then(() => preview(path, null));
+  };
+  const type = (entered: string) => {
+    const from = editing ? editing.from : valueAt(job, path);
+    setEditing({ text: entered, from });
+    setConflict(null);
+    const parsed = kind.parse(entered, unit);
+    preview(path, parsed.ok ? ({ path, from, to: parsed.value } as Change) : null);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      commit(entered, from);
+      if (kind.parse(entered, unit).ok) setEditing((now) => (now ? { text: now.text, from: kind.parse(now.text, unit).ok ? valueOf(kind, now.text, unit) : now.from } : now));
+    }, commitAfter);
+  };
+  const leave = () => {
+    if (editing) {
+      if (timer.current !== undefined) commit(editing.text, editing.from);
+      setEditing(null);
+    }
+  };
+  const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") leave();
+    if (event.key === "Escape") {
+      clearTimeout(timer.current);
+      preview(path, null);
+      keepDraft(path, "");
+      setEditing(null);
+    }
+    if ((event.key === "ArrowUp" || event.key === "ArrowDown") && outcome?.ok) {
+      event.preventDefault();
+      const step = (event.key === "ArrowUp" ? 1 : -1) * (unit === "mm" ? 0.01 : 0.001);
+      const next = steppedText(outcome.understood, step, unit);
+      if (next) type(next);
+    }
+  };
+  const problem = outcome && !outcome.ok ? outcome.problem : text.trim() === "" && !optional ? words("Nothing is written here yet.") : null;
+  return (
+    <Box minW="0">
+      <chakra.label htmlFor={id} display="block" fontSize="13px" color="quiet" {...(hideLabel ? { srOnly: true } : {})}>
+        {label}
+      </chakra.label>
+      <chakra.input
+        id={id}
+        value={text}
+        width={width}
+        minH="36px"
+        px="8px"
+        bg="sheet"
+        borderWidth="1px"
+        borderStyle="solid"
+        borderRadius="sm"
+        borderColor={outcome && !outcome.ok ? "stop" : "quiet"}
+        fontWeight="600"
+        fontSize="16px"
+        autoComplete="off"
+        spellCheck={false}
+        inputMode="text"
+        aria-invalid={outcome !== null && !outcome.ok}
+        aria-describedby={`${id}-said`}
+        onChange={(event) => type(event.target.value)}
+        onBlur={leave}
+        onKeyDown={onKey}
+        onFocus={(event) => event.target.select()}
+      />
+      <chakra.div id={`${id}-said`} fontSize="12.5px" maxW="max(230px, 100%)" color={outcome && !outcome.ok ? "stop" : "quiet"} minH="18px" role="status">
+        {problem ? (
+          <>
+            {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
+            <Words of={problem} />
+          </>
+        ) : outcome?.ok ? (
+          understoodAs(outcome.understood)
+        ) : null}
+      </chakra.div>
+      {refusedConflict && (
+        <ConflictView
+          conflict={refusedConflict}
+          show={(v) => (v === null ? "nothing" : kind.show(v as T, unit))}
+          onMine={() => {
+            void submit.change([{ path, from: refusedConflict.theirs, to: refusedConflict.yours }]);
+            setConflict(null);
+          }}
+          onTheirs={() => {
+            setConflict(null);
+            preview(path, null);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+function valueOf<T>(kind: EntryKind<T>, text: string, unit: LengthUnit): unknown {
+  const parsed = kind.parse(text, unit);
+  return parsed.ok ? parsed.value : null;
+}
+
+/** The same text with its nominal stepped; null when the text has no plain number in front. */
+function steppedText(d: Dimension, step: number, unit: LengthUnit): string | null {
+  const in_ = d.written.unit;
+  const factor = in_ === unit ? 1 : unit === "mm" ? 1 / 25.4 : 25.4;
+  const next = fromMm(d.nominal, in_) + step * factor;
+  if (next <= 0) return null;
+  const shownNext = convertedText({ ...d, nominal: in_ === "mm" ? next : next * 25.4 }, in_);
+  return shownNext;
+}
+
+function ConflictView({ conflict, show, onMine, onTheirs }: { conflict: Conflict; show: (value: unknown) => string; onMine: () => void; onTheirs: () => void }) {
+  return (
+    <Box role="alert" borderLeftWidth="4px" borderColor="warn" bg="warnSoft" p="8px" mt="4px" fontSize="14px">
+      Changed in another tab meanwhile. There: <b>{show(conflict.theirs)}</b>. Yours: <b>{show(conflict.yours)}</b>.
+      <Box display="flex" gap="6px" mt="6px">
+        <Button onClick={onMine}>Keep mine</Button>
+        <Button onClick={onTheirs}>Keep the other</Button>
+      </Box>
+    </Box>
+  );
+}

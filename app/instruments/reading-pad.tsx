@@ -1,0 +1,145 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useId, useState } from "react";
+import { cannotBe, type Question } from "../../core/measure/index.ts";
+import { fromMm, type LengthUnit, mm, parseLength, showFixed, showQuantity } from "../../core/quantity/index.ts";
+import { instrumentById } from "../../core/shop/index.ts";
+import type { ReadingOf } from "../../core/steps/index.ts";
+import { entryProblem, say, type Phrase } from "../../core/working/index.ts";
+import { Button } from "./button.tsx";
+import { Choice } from "./choice.tsx";
+import { useJob } from "./job-context.tsx";
+import { Words } from "./words.tsx";
+
+export interface TakenReading {
+  value: number;
+  written: { text: string; unit: LengthUnit };
+  instrument: string;
+  questioned: string[];
+}
+
+interface ReadingPadProps {
+  of: ReadingOf;
+  /** mm */
+  expected: number;
+  /** Smallest earlier reading or the size before, mm; null where nothing is known. */
+  before: number | null;
+  readings: number[];
+  initialText?: string;
+  onReading: (reading: TakenReading) => void;
+}
+
+const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
+
+/** Reading entry with a keypad for oily hands. A reading that cannot be is asked about, never swallowed. */
+export function ReadingPad({ of, expected, before, readings, initialText = "", onReading }: ReadingPadProps) {
+  const { shop, unit } = useJob();
+  const id = useId();
+  const able = shop.instruments.filter((i) => of === "squareness" || (i.from <= expected && expected <= i.to));
+  const best = [...able].sort((a, b) => a.uncertainty - b.uncertainty)[0] ?? shop.instruments[0];
+  const [text, setText] = useState(initialText);
+  const [instrumentId, setInstrument] = useState(best?.id ?? "");
+  const [problem, setProblem] = useState<Phrase | null>(null);
+  const [asked, setAsked] = useState<{ value: number; questions: Question[] } | null>(null);
+  const instrument = instrumentById(shop, instrumentId) ?? best;
+
+  const accept = (value: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
+    onReading({ value, written: { text: written, unit: writtenUnit }, instrument: instrument?.id ?? "", questioned });
+    setText("");
+    setAsked(null);
+    setProblem(null);
+  };
+  const enter = () => {
+    const read = parseLength(text, unit);
+    if (!read.ok) {
+      setProblem(entryProblem(read.problem));
+      return;
+    }
+    if (of !== "squareness" && read.value <= 0) {
+      setProblem(say`A block cannot be ${mm(read.value)}. Type what the instrument shows.`);
+      return;
+    }
+    setProblem(null);
+    const typedUnit: LengthUnit = /("|in|inch|thou)\s*$/i.test(text) ? "in" : /mm\s*$/i.test(text) ? "mm" : unit;
+    const questions = of === "squareness" || !instrument ? [] : cannotBe({ value: read.value, text: text.trim(), unit: typedUnit }, expected, before, instrument);
+    if (questions.length > 0) setAsked({ value: read.value, questions });
+    else accept(read.value, text.trim(), []);
+  };
+  const press = (key: string) => {
+    setAsked(null);
+    setText(key === "⌫" ? text.slice(0, -1) : text + key);
+  };
+  return (
+    <Box borderWidth="2px" borderStyle="solid" borderColor="accent" p="14px" maxW="560px">
+      <Box display="flex" gap="12px" flexWrap="wrap" alignItems="flex-end" mb="10px">
+        <chakra.label htmlFor={`${id}-text`} fontSize="15px" flex="1" minW="150px">
+          Reading of the {of}, {unit}
+          <chakra.input
+            id={`${id}-text`}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              setAsked(null);
+            }}
+            onKeyDown={(e) => {
+              if (e.key === "Enter") enter();
+            }}
+            inputMode="decimal"
+            autoComplete="off"
+            display="block"
+            width="100%"
+            minH="60px"
+            px="12px"
+            fontSize="34px"
+            fontWeight="700"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor={problem ? "stop" : "quiet"}
+            aria-invalid={problem !== null}
+            aria-describedby={`${id}-said`}
+          />
+        </chakra.label>
+        <Choice label="Instrument" value={instrumentId} options={shop.instruments.map((i) => [i.id, i.name] as const)} onChoose={setInstrument} />
+      </Box>
+      <chakra.p id={`${id}-said`} role="status" minH="22px" color={problem ? "stop" : "quiet"} fontSize="15px">
+        {problem ? <Words of={problem} /> : readings.length > 0 ? `Read so far: ${readings.map((r) => showQuantity(mm(r), unit)).join(", ")}` : "Type what the instrument shows, then Enter."}
+      </chakra.p>
+      {asked && (
+        <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">
+          {asked.questions.map((q) => (
+            <chakra.p key={q.phrase.id} fontSize="17px" mb="6px">
+              <chakra.b color="warn">▲ Asked again. </chakra.b>
+              <Words of={q.phrase} />
+            </chakra.p>
+          ))}
+          <Box display="flex" gap="8px" flexWrap="wrap">
+            {asked.questions.flatMap((q) =>
+              q.perhaps === null ? [] : [
+                <Button key={`${q.phrase.id}-perhaps`} onClick={() => accept(q.perhaps!, showFixed(fromMm(q.perhaps!, unit), unit === "mm" ? 3 : 4), [q.phrase.id ?? ""])} css={{ minHeight: "48px" }}>
+                  I meant {showQuantity(mm(q.perhaps), unit, unit === "mm" ? 2 : 4)}
+                </Button>,
+              ],
+            )}
+            <Button onClick={() => accept(asked.value, text.trim(), asked.questions.map((q) => q.phrase.id ?? ""))} css={{ minHeight: "48px" }}>
+              It is so: keep {showQuantity(mm(asked.value), unit, unit === "mm" ? 3 : 4)}
+            </Button>
+            <Button onClick={() => { setAsked(null); setText(""); }} css={{ minHeight: "48px" }}>
+              Read again
+            </Button>
+          </Box>
+        </Box>
+      )}
+      <Box display="grid" gridTemplateColumns="repeat(3, 1fr) 1.2fr" gap="6px">
+        {keys.map((key, i) => (
+          <chakra.button key={key} type="button" onClick={() => press(key)} minH="52px" fontSize="24px" fontWeight="600" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="rule" gridColumn={(i % 3) + 1} gridRow={Math.floor(i / 3) + 1} cursor="pointer" aria-label={key === "⌫" ? "Delete" : key}>
+            {key}
+          </chakra.button>
+        ))}
+        <Button look="strong" size="machine" onClick={enter} css={{ gridColumn: 4, gridRow: "1 / span 4" }}>
+          Enter
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,28 @@
+import { chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { useJob } from "./job-context.tsx";
+
+/** A figure a person may doubt: on focus or press its working stands in the margin. */
+export function Worked({ at, children, label }: { at: string; children: ReactNode; label?: string }) {
+  const { focusKey, setFocusKey } = useJob();
+  const chosen = focusKey === at;
+  return (
+    <chakra.button
+      type="button"
+      font="inherit"
+      color="inherit"
+      bg={chosen ? "accentSoft" : "transparent"}
+      borderBottomWidth="1.5px"
+      borderBottomStyle="dotted"
+      borderColor="accent"
+      cursor="help"
+      px="1px"
+      aria-label={label ? undefined : undefined}
+      title={label ?? "Show the working"}
+      onFocus={() => setFocusKey(at)}
+      onClick={() => setFocusKey(at)}
+    >
+      {children}
+    </chakra.button>
+  );
+}

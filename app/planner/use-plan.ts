@@ -1,0 +1,61 @@
+import * as Comlink from "comlink";
+import { useEffect, useRef, useState } from "react";
+import type { Plan, PlanInputs } from "../../core/job/index.ts";
+import type { Working } from "../../core/working/index.ts";
+import type { Planner } from "./worker.ts";
+
+let planner: Comlink.Remote<Planner> | undefined;
+
+function thePlanner(): Comlink.Remote<Planner> {
+  planner ??= Comlink.wrap<Planner>(new Worker(new URL("./worker.ts", import.meta.url), { type: "module" }));
+  return planner;
+}
+
+export interface Planned {
+  /** The last plan; null until the first one is there. */
+  plan: Plan | null;
+  /** A newer plan is being worked. */
+  working: boolean;
+  /** What went wrong in the planner: a defect, not a refusal. */
+  failed: string | null;
+}
+
+/** Plans in the worker; the latest inputs win, the last plan stays on screen meanwhile. */
+export function usePlan(inputs: PlanInputs): Planned {
+  const [state, setState] = useState<Planned>({ plan: null, working: true, failed: null });
+  const latest = useRef(0);
+  useEffect(() => {
+    const mine = ++latest.current;
+    const sent = performance.now();
+    setState((s) => ({ ...s, working: true }));
+    thePlanner()
+      .plan(inputs)
+      .then((plan) => {
+        if (mine !== latest.current) return;
+        performance.measure("replan", { start: sent });
+        setState({ plan, working: false, failed: null });
+      })
+      .catch((error: unknown) => {
+        if (mine === latest.current) setState((s) => ({ ...s, working: false, failed: String(error) }));
+      });
+  }, [inputs]);
+  return state;
+}
+
+/** The working behind a key, asked of the planner whenever key or plan change. */
+export function useWorking(key: string | null, plan: Plan | null): Working | null {
+  const [answer, setAnswer] = useState<{ key: string; working: Working | null } | null>(null);
+  useEffect(() => {
+    if (!key || !plan) return;
+    let current = true;
+    void thePlanner()
+      .working(key)
+      .then((working) => {
+        if (current) setAnswer({ key, working });
+      });
+    return () => {
+      current = false;
+    };
+  }, [key, plan]);
+  return answer && answer.key === key ? answer.working : null;
+}

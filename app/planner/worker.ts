@@ -1,0 +1,21 @@
+import * as Comlink from "comlink";
+import { type Plan, plan, type PlanInputs, workingOf } from "../../core/job/index.ts";
+import type { Working } from "../../core/working/index.ts";
+
+let last: { inputs: PlanInputs; made: Plan } | undefined;
+
+/** Hosts the heavy rooms of core, so that typing never waits for planning. */
+const planner = {
+  plan(inputs: PlanInputs): Plan {
+    last = { inputs, made: plan(inputs) };
+    return last.made;
+  },
+  /** The working of a figure of the last plan; null when it has none. */
+  working(key: string): Working | null {
+    return last ? workingOf(last.made, last.inputs.job, last.inputs.shop, key) : null;
+  },
+};
+
+export type Planner = typeof planner;
+
+Comlink.expose(planner);

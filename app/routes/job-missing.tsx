@@ -1,0 +1,15 @@
+import { data } from "react-router";
+import { Failure } from "../frame/failure.tsx";
+import type { Route } from "./+types/job-missing.ts";
+
+export function clientLoader() {
+  throw data("A job has six stations: drawing, stock, setups, cuts, machine, record.", { status: 404 });
+}
+
+export default function JobMissing() {
+  return null;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  return <Failure error={error} kept="The job is kept; only this address leads nowhere." />;
+}

@@ -1,0 +1,49 @@
+import { data, isRouteErrorResponse } from "react-router";
+import { appendRecords, changeJob, database, getSetting, loadJob, loadShop, undoJob } from "../../store/index.ts";
+import { Failure } from "../frame/failure.tsx";
+import { JobFrame } from "../frame/job-frame.tsx";
+import { FrameSkeleton } from "../frame/skeleton.tsx";
+import type { Answer, JobIntent } from "../instruments/job-context.tsx";
+import type { Route } from "./+types/job.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: loaderData ? `${(loaderData as { kept: { job: { name: string } } }).kept.job.name} · Firm Arbor` : "Firm Arbor" },
+];
+
+export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+  const db = database();
+  const kept = await loadJob(db, params.jobId);
+  if (!kept) throw data("There is no such job in this browser. It may be kept in another one: export it there, import it here.", { status: 404 });
+  return { kept, shop: await loadShop(db) };
+}
+clientLoader.hydrate = true as const;
+
+/** Decisions, undo and records of a job; everything a job needs works with the server gone. */
+export async function clientAction({ request, params }: Route.ClientActionArgs): Promise<Answer> {
+  const db = database();
+  const intent = (await request.json()) as JobIntent;
+  const stamp = { at: new Date().toISOString(), by: await getSetting(db, "name") };
+  switch (intent.intent) {
+    case "change":
+      return changeJob(db, params.jobId, intent.changes, intent.reason, stamp);
+    case "undo":
+    case "redo":
+      return (await undoJob(db, params.jobId, intent.intent, stamp)) ?? { ok: true };
+    case "append":
+      return (await appendRecords(db, params.jobId, intent.events, intent.lastSeen, intent.piece, stamp))
+        ? { ok: true }
+        : { ok: false, conflicts: [], elsewhere: true };
+  }
+}
+
+export function HydrateFallback() {
+  return <FrameSkeleton />;
+}
+
+export default function Job({ loaderData }: Route.ComponentProps) {
+  return <JobFrame kept={loaderData.kept} shop={loaderData.shop} />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  return <Failure error={error} kept={isRouteErrorResponse(error) ? "Nothing was changed." : "What was kept before is still kept. Reload to go on."} />;
+}

@@ -1,0 +1,11 @@
+import { Failure } from "../frame/failure.tsx";
+import { MachineStation } from "../stations/machine/machine-station.tsx";
+import type { Route } from "./+types/machine.ts";
+
+export default function Machine() {
+  return <MachineStation />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  return <Failure error={error} kept="The job itself is kept. Open another station, or reload." />;
+}

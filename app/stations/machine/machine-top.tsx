@@ -1,0 +1,65 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useState } from "react";
+import type { Step } from "../../../core/steps/index.ts";
+import { Drawers } from "../../frame/drawers.tsx";
+import { TopLine } from "../../frame/top-line.tsx";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { useMachineTheme } from "../../instruments/local-setting.ts";
+
+/** Keeps the screen awake where the browser allows; over plain http it does not, and that is said. */
+function useAwake(): boolean {
+  const [awake, setAwake] = useState(false);
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined;
+    let gone = false;
+    const ask = () => {
+      if (!("wakeLock" in navigator) || document.visibilityState !== "visible") return;
+      navigator.wakeLock
+        .request("screen")
+        .then((got) => {
+          if (gone) void got.release();
+          lock = got;
+          setAwake(true);
+          got.addEventListener("release", () => setAwake(false));
+        })
+        .catch(() => setAwake(false));
+    };
+    ask();
+    document.addEventListener("visibilitychange", ask);
+    return () => {
+      gone = true;
+      document.removeEventListener("visibilitychange", ask);
+      void lock?.release();
+    };
+  }, []);
+  return awake;
+}
+
+/** At the machine ribbon and drawers fold into one button. */
+export function MachineTop({ step, total }: { step: Step | undefined; total: number }) {
+  const { job, plan, piece } = useJob();
+  const [open, setOpen] = useState(false);
+  const [theme, setTheme] = useMachineTheme();
+  const awake = useAwake();
+  const at = step ? plan.steps.indexOf(step) + 1 : total;
+  return (
+    <>
+      <TopLine place={`${job.name}, piece ${piece}`} detail={step ? `setup ${step.setup}` : ""}>
+        <chakra.span fontSize="13.5px" color="quiet" hideBelow="lg">{awake ? "screen stays on" : "screen may go dark here"}</chakra.span>
+        <chakra.span fontSize="15px" whiteSpace="nowrap">{at} of {total}</chakra.span>
+        <Button onClick={() => setTheme(theme === "shop" ? "paper" : "shop")} hideBelow="md" css={{ minHeight: "44px" }}>
+          {theme === "shop" ? "Light" : "Dark"}
+        </Button>
+        <Button onClick={() => setOpen(!open)} aria-expanded={open} css={{ minHeight: "44px" }}>
+          Stations
+        </Button>
+      </TopLine>
+      {open && (
+        <Box position="absolute" top="46px" right="0" bg="ground" borderWidth="2px" borderStyle="solid" borderColor="ink" zIndex="5" p="10px" width={{ base: "100%", md: "auto" }}>
+          <Drawers jobId={job.id} plan={plan} onChoose={() => setOpen(false)} />
+        </Box>
+      )}
+    </>
+  );
+}

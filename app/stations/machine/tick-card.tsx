@@ -1,0 +1,51 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Step } from "../../../core/steps/index.ts";
+import { Notice } from "../../instruments/notice.tsx";
+import { Words } from "../../instruments/words.tsx";
+
+/** A step made of ticks, in their order: a later one waits for those before it. */
+export function TickCard({ step, enabled, onTick }: { step: Step; enabled: boolean; onTick: (tick: string) => void }) {
+  const next = step.ticks.findIndex((t) => !t.done);
+  return (
+    <>
+      <chakra.h1 fontSize={{ base: "22px", md: "32px" }} mb="10px"><Words of={step.title} /></chakra.h1>
+      <Box as="ol" listStyleType="none" role="list">
+        {step.ticks.map((tick, i) => {
+          const open = i === next;
+          return (
+            <Box as="li" key={tick.id} mb="8px">
+              <chakra.button
+                type="button"
+                disabled={!enabled || !open}
+                aria-pressed={tick.done}
+                onClick={() => onTick(tick.id)}
+                width="100%"
+                minH="56px"
+                textAlign="left"
+                display="flex"
+                gap="14px"
+                alignItems="center"
+                px="14px"
+                py="8px"
+                fontSize={{ base: "18px", md: "22px" }}
+                fontWeight={open ? 700 : 400}
+                color="ink"
+                bg={tick.done ? "goodSoft" : "transparent"}
+                borderWidth={open && enabled ? "2px" : "1px"}
+                borderStyle="solid"
+                borderColor={open && enabled ? "accent" : "rule"}
+                cursor={open && enabled ? "pointer" : "default"}
+              >
+                <chakra.span aria-hidden="true" fontSize="24px" width="26px" flexShrink="0">{tick.done ? "✓" : "○"}</chakra.span>
+                <span><Words of={tick.phrase} /></span>
+              </chakra.button>
+            </Box>
+          );
+        })}
+      </Box>
+      {step.notes.map((n, i) => (
+        <Notice key={i} severity="warn"><Words of={n} /></Notice>
+      ))}
+    </>
+  );
+}

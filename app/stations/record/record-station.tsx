@@ -1,0 +1,151 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { axisNames } from "../../../core/frame/index.ts";
+import type { Requirement } from "../../../core/job/index.ts";
+import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
+import type { Verdict } from "../../../core/measure/index.ts";
+import { effective, type ReadingOf } from "../../../core/steps/index.ts";
+import { database, exportJobFile, exportReadings } from "../../../store/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { download, fileName } from "../../instruments/download.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { ReadingPad } from "../../instruments/reading-pad.tsx";
+import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { TextEntry } from "../../instruments/text-entry.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
+import { Figure } from "../../instruments/words.tsx";
+import { timeAtMachine } from "./time-taken.ts";
+
+const verdicts: Record<Verdict, { shape: string; words: string; color: string }> = {
+  good: { shape: "✓", words: "good", color: "good" },
+  withinU: { shape: "▲", words: "good, but within the uncertainty of a limit", color: "warn" },
+  rework: { shape: "▲", words: "rework", color: "warn" },
+  under: { shape: "■", words: "under size", color: "stop" },
+  cannotTell: { shape: "○", words: "cannot tell with this instrument", color: "warn" },
+};
+
+const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "short", timeStyle: "short" });
+
+/** Is it good? Every required size against its readings, with the log of what happened. */
+export function RecordStation() {
+  const { job, plan, records, unit } = useJob();
+  const submit = useSubmit();
+  const [of, setOf] = useState<ReadingOf>("length");
+  const counted = effective(records);
+  const log = counted.filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale");
+  const taken = timeAtMachine(counted);
+  const deviations = axisNames.flatMap((axis) => (job.retargets[axis] ? [{ axis, ...job.retargets[axis] }] : []));
+  const judged = plan.requirements.filter((r) => r.verdict);
+  const allGood = judged.length > 0 && judged.length === plan.requirements.length && judged.every((r) => r.verdict?.verdict === "good");
+  const requirement = plan.requirements.find((r) => r.of === of);
+  const save = async (what: "job" | "readings") => {
+    const text = what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
+    if (text === null) return;
+    if (what === "job") download(`${fileName(job.name)}.firmarbor.json`, text, "application/json");
+    else download(`${fileName(job.name)}-readings.csv`, text, "text/csv");
+  };
+  return (
+    <>
+      <StationTitle above="Record">{allGood ? "The part is good" : "Is it good?"}</StationTitle>
+      <Table label="Required sizes and readings" head={["required", "limits", "readings", "U", "verdict"]}>
+        {plan.requirements.map((r) => (
+          <RequirementRow key={r.of} requirement={r} unit={unit} />
+        ))}
+      </Table>
+      {plan.requirements.length === 0 && <Notice severity="note">The drawing asks for nothing yet. Fill it in first (1).</Notice>}
+      {deviations.map(({ axis, size, reason }) => (
+        <Notice key={axis} severity="warn">
+          Deviation from the drawing: {axis} <b>{showDimension(size, unit)}</b> instead of <b>{job.part.sizes[axis] ? showDimension(job.part.sizes[axis], unit) : "nothing"}</b>. {reason}
+        </Notice>
+      ))}
+
+      <Section title="Reading at the inspection">
+        <Box display="flex" gap="16px" flexWrap="wrap" alignItems="flex-start" className="no-print">
+          <Choice label="Of" value={of} options={[...axisNames.map((a) => [a, a] as const), ["squareness", "squareness, gap over 100 mm"] as const]} onChoose={setOf} />
+          <ReadingPad
+            key={of}
+            of={of}
+            expected={requirement ? (requirement.limits.lower + requirement.limits.upper) / 2 : 0}
+            before={null}
+            readings={requirement?.readings.map((r) => r.value) ?? []}
+            onReading={(reading) => void submit.append({ type: "reading", op: null, of, ...reading })}
+          />
+        </Box>
+      </Section>
+
+      <Section title="Time">
+        <p>
+          {taken ? <>At the machine: <b><Figure of={quantity("time", taken.active)} /></b> (pauses over 15 min left out), planned <Figure of={quantity("time", plan.minutes.total)} />. From {when(taken.from)} to {when(taken.to)}.</> : "Nothing was done at the machine yet."}
+        </p>
+      </Section>
+
+      <Section title="Notes">
+        <TextEntry label="What to remember" path="notes" value={job.notes} lines={3} />
+      </Section>
+
+      <Section title="Log">
+        {log.length === 0 ? (
+          <chakra.p color="quiet">No change after the first cut, no note, no trouble.</chakra.p>
+        ) : (
+          <Table label="Log" head={["when", "who", "what", "why"]}>
+            {log.map((r) => (
+              <tr key={r.seq}>
+                <td>{when(r.at)}</td>
+                <td>{r.by || "—"}</td>
+                <td>{r.type === "changed" ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ") : r.type === "note" ? r.text : `zero stale: ${r.cause}`}</td>
+                <td>{r.type === "changed" ? r.reason || "no reason given" : ""}</td>
+              </tr>
+            ))}
+          </Table>
+        )}
+      </Section>
+
+      <Section title="Files">
+        <Box display="flex" gap="10px" flexWrap="wrap" className="no-print">
+          <Button look="strong" onClick={() => void save("job")}>Export the job</Button>
+          <Button onClick={() => void save("readings")}>Readings as CSV</Button>
+          <Button onClick={() => print()}>Print</Button>
+        </Box>
+        <chakra.p fontSize="13.5px" color="quiet" mt="6px">
+          The job file is documented JSON; import it on the bench of another browser to go on there.
+        </chakra.p>
+      </Section>
+    </>
+  );
+}
+
+function RequirementRow({ requirement: r, unit }: { requirement: Requirement; unit: "mm" | "in" }) {
+  const submit = useSubmit();
+  const verdict = r.verdict ? verdicts[r.verdict.verdict] : null;
+  return (
+    <tr>
+      <th scope="row">
+        {r.of}
+        <chakra.span display="block" fontWeight="400">{r.drawn ? showDimension(r.drawn, unit) : <>at most <Figure of={mm(r.limits.upper)} decimals={3} /></>}</chakra.span>
+      </th>
+      <td>{r.drawn ? <><Figure of={mm(r.limits.lower)} decimals={3} /> … <Figure of={mm(r.limits.upper)} decimals={3} /></> : "—"}</td>
+      <td>
+        {r.readings.length === 0 ? (r.of === "parallelism" && r.verdict ? <Figure of={mm(r.verdict.largest)} decimals={3} /> : "none yet") : r.readings.map((reading) => (
+          <chakra.span key={reading.seq} display="inline-flex" alignItems="center" mr="10px" whiteSpace="nowrap">
+            <Figure of={mm(reading.value)} decimals={3} />
+            {reading.questioned.length > 0 && <chakra.span color="warn" title="asked about, and kept as it is">&nbsp;▲</chakra.span>}
+            <chakra.button type="button" className="no-print" color="quiet" cursor="pointer" px="6px" minH="28px" aria-label={`Take back the reading ${reading.value}`} onClick={() => void submit.append({ type: "withdrawn", of: reading.seq })}>×</chakra.button>
+          </chakra.span>
+        ))}
+      </td>
+      <td>{r.u > 0 ? <>±<Figure of={mm(r.u)} decimals={3} /></> : "—"}</td>
+      <td>
+        {verdict && r.verdict ? (
+          <chakra.b color={verdict.color}>
+            <Worked at={`verdict#${r.of}`}><span aria-hidden="true">{verdict.shape}</span> {verdict.words}{r.verdict.rework > 0 && <>, <Figure of={mm(r.verdict.rework)} decimals={3} /> too much</>}</Worked>
+          </chakra.b>
+        ) : (
+          <chakra.span color="quiet">○ not judged yet</chakra.span>
+        )}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,139 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { faceNet } from "../../../core/figure/index.ts";
+import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
+import { faceConditions, stockFormSchema, wordsFor } from "../../../core/handbook/index.ts";
+import { changeOf } from "../../../core/job/index.ts";
+import { type Dimension, mm, tidy } from "../../../core/quantity/index.ts";
+import { conditionsFor, matchedInOrder, rawPiece, type Spare, spareOf, stockPoints, waysToLie } from "../../../core/stock/index.ts";
+import { sameJson } from "../../../core/job/index.ts";
+import { longestAxis } from "../../../core/part/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { FigureView } from "../../instruments/figure-view.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { lengthEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
+import { Figure } from "../../instruments/words.tsx";
+import { Retarget } from "./retarget.tsx";
+
+const verdictWords: Record<Spare["verdict"], string> = { enough: "✓ enough", tight: "▲ tight", short: "■ not enough", unmeasured: "○ not measured" };
+
+/** What have I got, and is it enough? */
+export function StockStation() {
+  const { job, plan, reason, setReason } = useJob();
+  const submit = useSubmit();
+  const { stock } = job;
+  const ends = plan.target ? longestAxis(plan.target) : "length";
+  const setForm = (form: typeof stock.form) =>
+    void submit.change([changeOf(job, "stock/form", form), changeOf(job, "stock/conditions", conditionsFor(form, stock.lies[ends]))]);
+  const better = plan.target && plan.spares ? betterWay(stock, plan.target, plan.spares) : null;
+  const net = plan.raw ?? rawPiece(stock, Object.fromEntries(axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })])) as Record<Axis, Spare>);
+  const short = plan.spares ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short") : [];
+
+  return (
+    <>
+      {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
+      <StationTitle above="Stock">What have I got, and is it enough?</StationTitle>
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "1fr 300px" }} gap="22px">
+        <Box minW="0">
+          <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
+            <Choice label="Form" value={stock.form} options={stockFormSchema.options.map((form) => [form, wordsFor.stockForm[form]] as const)} onChoose={setForm} />
+            <Choice
+              label="How the lump lies"
+              value={axisNames.map((a) => stock.lies[a]).join(",")}
+              options={waysToLie().map((way) => [axisNames.map((a) => way[a]).join(","), axisNames.map((a) => (way[a] === a ? `${a} as measured` : `its ${way[a]} along the ${a}`)).join("; ")] as const)}
+              onChoose={(text) => {
+                const [length, width, height] = text.split(",") as [Axis, Axis, Axis];
+                void submit.set("stock/lies", { length, width, height });
+              }}
+            />
+          </Box>
+          {better && (
+            <Notice severity="note">
+              Turned so that its longest size lies along the longest of the part, the lump gives more.{" "}
+              <Button onClick={() => void submit.set("stock/lies", better)}>Turn the lump</Button>
+            </Notice>
+          )}
+          <Section title="Measured sizes of the lump, at one or more points">
+            {axisNames.map((axis) => (
+              <Box key={axis} display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "76px repeat(4, minmax(0, 1fr))" }} gap="6px 10px" alignItems="start" mb="4px">
+                <chakra.b pt={{ md: "6px" }} gridColumn={{ base: "1 / -1", md: "auto" }}>
+                  {axis}
+                </chakra.b>
+                {stockPoints.map((point, i) => (
+                  <NumberEntry key={point} hideLabel label={`${axis}, point ${i + 1}`} path={`stock/measured/${axis}/${point}`} kind={lengthEntry} value={stock.measured[axis][point]} width="100%" optional={i > 0} />
+                ))}
+              </Box>
+            ))}
+          </Section>
+        </Box>
+        <Section title="The six faces">
+          <FigureView figure={faceNet(net, null)} />
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px" mt="8px">
+            {faceNames.map((face) => (
+              <Choice key={face} label={face} value={stock.conditions[face]} options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)} onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)} />
+            ))}
+          </Box>
+        </Section>
+      </Box>
+
+      <Section title="Spare metal">
+        {!plan.spares ? (
+          <Notice severity="note">Enter the drawing first (1): material and three finished sizes. The lump can be measured meanwhile.</Notice>
+        ) : (
+          <>
+            <Table label="Spare metal" head={["size", "smallest", "finished", "skins", "spare", "split over the faces", "verdict"]}>
+              {axisNames.map((axis) => {
+                const spare = plan.spares![axis];
+                const measured = spare.verdict !== "unmeasured";
+                return (
+                  <tr key={axis}>
+                    <th scope="row">{axis}</th>
+                    <td>{measured ? <Figure of={mm(spare.smallest)} /> : "—"}</td>
+                    <td><Figure of={mm(spare.target)} /></td>
+                    <td><Figure of={mm(spare.skins)} /></td>
+                    <td>{measured ? <Worked at={`spare#${axis}`}><Figure of={mm(spare.spare)} /></Worked> : "—"}</td>
+                    <td>{measured ? facesOf(axis).map((face, i) => <span key={face}>{i > 0 && " · "}{face} <Figure of={mm(spare.removal[face] ?? 0)} /></span>) : "—"}</td>
+                    <td>
+                      <chakra.b color={spare.verdict === "short" ? "stop" : spare.verdict === "tight" ? "warn" : spare.verdict === "enough" ? "good" : "quiet"}>{verdictWords[spare.verdict]}</chakra.b>
+                      {spare.shortfall > 0 && <>, short by <Figure of={mm(spare.shortfall)} /></>}
+                    </td>
+                  </tr>
+                );
+              })}
+            </Table>
+            <Warnings of={plan.warnings} />
+            {short.map((spare) => (
+              <Retarget key={spare.axis} spare={spare} />
+            ))}
+            {axisNames.map((axis) => {
+              const retarget = job.retargets[axis];
+              return retarget ? (
+                <Notice key={axis} severity="warn">
+                  The {axis} deviates from the drawing: <Figure of={mm(retarget.size.nominal)} /> instead of {describe(job.part.sizes[axis])}. {retarget.reason}{" "}
+                  <Button onClick={() => void submit.set(`retargets/${axis}`, null)}>Back to the drawing</Button>
+                </Notice>
+              ) : null;
+            })}
+            {plan.spareVerdict === "enough" && <Notice severity="good">The lump gives the part on all three sizes. Next: Setups (3).</Notice>}
+          </>
+        )}
+      </Section>
+    </>
+  );
+}
+
+const describe = (d: Dimension | null) => (d ? d.written.text : "nothing");
+
+/** A way to lie that gives a better smallest spare than now, or null. */
+function betterWay(stock: Parameters<typeof spareOf>[0], target: Record<Axis, number>, now: Record<Axis, Spare>): Record<Axis, Axis> | null {
+  const way = matchedInOrder(stock, target);
+  if (sameJson(way, stock.lies)) return null;
+  const least = (spares: Spare[]) => Math.min(...spares.map((s) => tidy(s.spare - s.skins)));
+  const then = axisNames.map((axis) => spareOf({ ...stock, lies: way }, axis, now[axis].limits));
+  const current = axisNames.map((axis) => now[axis]);
+  return current.every((s) => s.verdict !== "unmeasured") && least(then) > least(current) + 0.01 ? way : null;
+}

@@ -36,7 +36,9 @@ export default {
       comment: "core knows no store, no app, no Dexie, no React",
       severity: "error",
       from: { path: "^core/" },
-      to: { path: "^(store|app)/|node_modules/(dexie|react|react-dom|react-router|@chakra-ui|@emotion|comlink)/" },
+      to: {
+        path: "^(store|app)/|node_modules/(dexie|react|react-dom|react-router|@chakra-ui|@emotion|comlink)/",
+      },
     },
     { name: "store-below-app", severity: "error", from: { path: "^store/" }, to: { path: "^app/" } },
     {

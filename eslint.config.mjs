@@ -14,14 +14,22 @@ export default tseslint.config(
       eqeqeq: "error",
     },
   },
-  { files: ["core/**/*.ts"], rules: { "no-restricted-globals": ["error", "document", "window", "Date", "fetch"] } },
+  {
+    files: ["core/**/*.ts"],
+    rules: { "no-restricted-globals": ["error", "document", "window", "Date", "fetch"] },
+  },
   {
     // Reference cases are data of many shapes.
     files: ["tests/reference/*.ts"],
     rules: Object.fromEntries(
-      ["no-explicit-any", "no-unsafe-assignment", "no-unsafe-argument", "no-unsafe-member-access", "no-unsafe-return", "no-unsafe-call"].map(
-        (rule) => [`@typescript-eslint/${rule}`, "off"],
-      ),
+      [
+        "no-explicit-any",
+        "no-unsafe-assignment",
+        "no-unsafe-argument",
+        "no-unsafe-member-access",
+        "no-unsafe-return",
+        "no-unsafe-call",
+      ].map((rule) => [`@typescript-eslint/${rule}`, "off"]),
     ),
   },
   { files: ["**/*.mjs"], ...tseslint.configs.disableTypeChecked },

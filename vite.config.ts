@@ -6,7 +6,16 @@ export default defineConfig({
   resolve: { tsconfigPaths: true },
   worker: { format: "es" },
   optimizeDeps: {
-    include: ["@chakra-ui/react", "@emotion/cache", "@emotion/react", "comlink", "dexie", "fraction.js", "papaparse", "zod"],
+    include: [
+      "@chakra-ui/react",
+      "@emotion/cache",
+      "@emotion/react",
+      "comlink",
+      "dexie",
+      "fraction.js",
+      "papaparse",
+      "zod",
+    ],
   },
   build: {
     target: "es2022",

@@ -19,7 +19,12 @@ export type OnDiffer = "ask" | "keepMine" | "takeTheirs" | "asCopy";
  * Imports the text of a job file. A broken, foreign or newer file changes nothing. A job known here gets the records it
  * lacks; differing decisions are asked about.
  */
-export async function importJobFile(db: Database, text: string, at: string, onDiffer: OnDiffer = "ask"): Promise<Imported> {
+export async function importJobFile(
+  db: Database,
+  text: string,
+  at: string,
+  onDiffer: OnDiffer = "ask",
+): Promise<Imported> {
   const outcome = readJobFile(text);
   if (!outcome.ok) return { kind: "refused", reason: outcome.reason, suggestion: outcome.suggestion };
   const file = outcome.value;
@@ -44,7 +49,9 @@ export async function importJobFile(db: Database, text: string, at: string, onDi
       say`"${job.name}" was worked on both here and where the file comes from: the records differ.`,
       words("Import it as a copy, and compare the two. Nothing was changed here."),
     );
-    return onDiffer === "ask" ? { kind: "differs", jobId: job.id, name: job.name } : { kind: "refused", reason, suggestion };
+    return onDiffer === "ask"
+      ? { kind: "differs", jobId: job.id, name: job.name }
+      : { kind: "refused", reason, suggestion };
   }
   const sameDecisions = sameJson(known.job, job);
   if (!sameDecisions && onDiffer === "ask") return { kind: "differs", jobId: job.id, name: job.name };
@@ -52,8 +59,12 @@ export async function importJobFile(db: Database, text: string, at: string, onDi
   if (sameDecisions && more.length === 0) return { kind: "same", jobId: job.id, added: [] };
   await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
     await db.records.bulkPut(more.map((record) => ({ ...record, jobId: job.id })));
-    if (onDiffer === "takeTheirs") await db.documents.put({ jobId: job.id, rev: known.rev + 1, job, imported: came });
-    await db.jobs.update(job.id, onDiffer === "takeTheirs" ? { changed: at, name: job.name, sheet: job.sheet } : { changed: at });
+    if (onDiffer === "takeTheirs")
+      await db.documents.put({ jobId: job.id, rev: known.rev + 1, job, imported: came });
+    await db.jobs.update(
+      job.id,
+      onDiffer === "takeTheirs" ? { changed: at, name: job.name, sheet: job.sheet } : { changed: at },
+    );
   });
   return { kind: "merged", jobId: job.id, added: await addMissing(db, shopUsed) };
 }

@@ -1,7 +1,17 @@
-import { type Applied, applyChanges, type Change, type Conflict, type Job, jobSchema, migrate, newJob, reversed } from "../core/job/index.ts";
+import {
+  type Applied,
+  applyChanges,
+  type Change,
+  type Conflict,
+  type Job,
+  jobSchema,
+  migrate,
+  newJob,
+  reversed,
+} from "../core/job/index.ts";
 import { effective, type Record, type RecordEvent } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
-import type { Database, Draft, HistoryEntry, JobCard, JobDocument, JobRecord } from "./database.ts";
+import type { Database, Draft, JobCard, JobDocument, JobRecord } from "./database.ts";
 import { newId } from "./database.ts";
 import { loadShop } from "./shop.ts";
 
@@ -23,7 +33,11 @@ export interface Stamp {
   by: string;
 }
 
-const withoutJobId = ({ jobId: _, ...record }: JobRecord): Record => record as Record;
+function withoutJobId(record: JobRecord): Record {
+  const { jobId, ...kept } = record;
+  void jobId;
+  return kept;
+}
 
 /** Cards of the jobs on the bench, the newest change first. */
 export async function listJobs(db: Database): Promise<JobCard[]> {
@@ -32,13 +46,28 @@ export async function listJobs(db: Database): Promise<JobCard[]> {
 }
 
 export async function listDeleted(db: Database): Promise<JobCard[]> {
-  return (await db.jobs.where("deleted").above("").toArray()).sort((a, b) => (a.deleted < b.deleted ? 1 : -1));
+  return (await db.jobs.where("deleted").above("").toArray()).sort((a, b) =>
+    a.deleted < b.deleted ? 1 : -1,
+  );
 }
 
 /** Writes a job that is new here: card, document and records. */
-export async function addJob(db: Database, job: Job, records: Record[], at: string, imported?: JobDocument["imported"]): Promise<void> {
+export async function addJob(
+  db: Database,
+  job: Job,
+  records: Record[],
+  at: string,
+  imported?: JobDocument["imported"],
+): Promise<void> {
   await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
-    await db.jobs.put({ id: job.id, name: job.name, sheet: job.sheet, changed: at, status: null, deleted: "" });
+    await db.jobs.put({
+      id: job.id,
+      name: job.name,
+      sheet: job.sheet,
+      changed: at,
+      status: null,
+      deleted: "",
+    });
     await db.documents.put({ jobId: job.id, rev: 1, job, ...(imported ? { imported } : {}) });
     await db.records.bulkPut(records.map((record) => ({ ...record, jobId: job.id })));
   });
@@ -62,7 +91,8 @@ export async function loadJob(db: Database, jobId: string): Promise<KeptJob | nu
     const drafts = await db.drafts.where("jobId").equals(jobId).toArray();
     const [undo, redo] = await Promise.all([lastOf(db, jobId, 0), firstUndone(db, jobId)]);
     const migrated = migrate(document.job);
-    if (!migrated.ok) throw new Error(`the job was kept by a newer version of the app (${String(migrated.version)}): reload`);
+    if (!migrated.ok)
+      throw new Error(`the job was kept by a newer version of the app (${String(migrated.version)}): reload`);
     return {
       job: jobSchema.parse(migrated.document),
       rev: document.rev,
@@ -83,7 +113,14 @@ const told = (applied: Applied & { ok: false }): Changed =>
 const anyCut = (records: Record[]): boolean => effective(records).some((r) => r.type === "cut");
 
 /** One transaction: applies, keeps for undo, logs a `changed` record once a cut was made. */
-async function commit(db: Database, jobId: string, changes: Change[], reason: string, stamp: Stamp, keep: () => Promise<void>): Promise<Changed> {
+async function commit(
+  db: Database,
+  jobId: string,
+  changes: Change[],
+  reason: string,
+  stamp: Stamp,
+  keep: () => Promise<void>,
+): Promise<Changed> {
   return db.transaction("rw", [db.jobs, db.documents, db.records, db.history, db.drafts], async () => {
     const document = await db.documents.get(jobId);
     if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
@@ -106,11 +143,17 @@ async function commit(db: Database, jobId: string, changes: Change[], reason: st
  * Changes decisions of a job. Every current value must equal `from`, else nothing is written and the conflict is told:
  * two tabs on different fields merge, on the same field both values are shown.
  */
-export async function changeJob(db: Database, jobId: string, changes: Change[], reason: string, stamp: Stamp): Promise<Changed> {
+export async function changeJob(
+  db: Database,
+  jobId: string,
+  changes: Change[],
+  reason: string,
+  stamp: Stamp,
+): Promise<Changed> {
   return commit(db, jobId, changes, reason, stamp, async () => {
     // A new change makes what was undone unreachable.
     await db.history.where("[jobId+undone]").equals([jobId, 1]).delete();
-    await db.history.add({ jobId, changes, at: stamp.at, undone: 0 } as HistoryEntry);
+    await db.history.add({ jobId, changes, at: stamp.at, undone: 0 });
   });
 }
 
@@ -121,7 +164,12 @@ const firstUndone = async (db: Database, jobId: string) =>
   (await db.history.where("[jobId+undone]").equals([jobId, 1]).sortBy("id"))[0];
 
 /** Undoes the last change of decisions, or does it again. Null when there is nothing to. */
-export async function undoJob(db: Database, jobId: string, direction: "undo" | "redo", stamp: Stamp): Promise<Changed | null> {
+export async function undoJob(
+  db: Database,
+  jobId: string,
+  direction: "undo" | "redo",
+  stamp: Stamp,
+): Promise<Changed | null> {
   const entry = direction === "undo" ? await lastOf(db, jobId, 0) : await firstUndone(db, jobId);
   if (!entry) return null;
   const changes = direction === "undo" ? reversed(entry.changes) : entry.changes;
@@ -134,11 +182,20 @@ export async function undoJob(db: Database, jobId: string, direction: "undo" | "
  * Appends events as records. Names the last record seen, so that two tabs cannot both say "cut done".
  * @returns false, with nothing written, when another record came in between
  */
-export async function appendRecords(db: Database, jobId: string, events: RecordEvent[], lastSeen: number, piece: number, stamp: Stamp): Promise<boolean> {
+export async function appendRecords(
+  db: Database,
+  jobId: string,
+  events: RecordEvent[],
+  lastSeen: number,
+  piece: number,
+  stamp: Stamp,
+): Promise<boolean> {
   return db.transaction("rw", db.jobs, db.records, async () => {
     const last = (await db.records.where("jobId").equals(jobId).sortBy("seq")).at(-1)?.seq ?? 0;
     if (last !== lastSeen) return false;
-    await db.records.bulkPut(events.map((event, i) => ({ jobId, seq: last + 1 + i, ...stamp, piece, ...event }) as JobRecord));
+    await db.records.bulkPut(
+      events.map((event, i) => ({ jobId, seq: last + 1 + i, ...stamp, piece, ...event })),
+    );
     await db.jobs.update(jobId, { changed: stamp.at });
     return true;
   });
@@ -173,5 +230,7 @@ export async function copyJob(db: Database, jobId: string, at: string): Promise<
   return job.id;
 }
 
-export const getSetting = async (db: Database, key: string): Promise<string> => (await db.settings.get(key)) ?? "";
-export const setSetting = async (db: Database, key: string, value: string): Promise<void> => void (await db.settings.put(value, key));
+export const getSetting = async (db: Database, key: string): Promise<string> =>
+  (await db.settings.get(key)) ?? "";
+export const setSetting = async (db: Database, key: string, value: string): Promise<void> =>
+  void (await db.settings.put(value, key));

@@ -27,11 +27,15 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
   const [unit, setUnit] = useUnit();
   const [single] = useSingleKeys();
   const fetcher = useFetcher();
-  useKeyboard({ u: () => setUnit(unit === "mm" ? "in" : "mm"), "?": () => setHelp(true) }, { single: single === "on", onInstrument: () => undefined });
+  useKeyboard(
+    { u: () => setUnit(unit === "mm" ? "in" : "mm"), "?": () => setHelp(true) },
+    { single: single === "on", onInstrument: () => undefined },
+  );
   const wanted = search.trim().toLowerCase();
   const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const shown = all ? found : found.slice(0, shownAtFirst);
-  const act = (intent: string, id: string) => void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
+  const act = (intent: string, id: string) =>
+    void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
   return (
     <>
       <TopLine place="Bench" onHelp={() => setHelp(true)}>
@@ -40,11 +44,14 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
         </chakra.span>
       </TopLine>
       <Box as="main" maxW="980px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
-        <StationTitle above="Bench">{jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}</StationTitle>
+        <StationTitle above="Bench">
+          {jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}
+        </StationTitle>
         {jobs.length === 0 && (
           <Box mb="16px" fontSize="17px" maxW="640px">
             <p>
-              Firm Arbor plans how to square a block on a manual mill: which face first, how it is held, which cutter, how deep, where to stop. Then it walks you through the cuts and keeps the record.
+              Firm Arbor plans how to square a block on a manual mill: which face first, how it is held, which
+              cutter, how deep, where to stop. Then it walks you through the cuts and keeps the record.
             </p>
             <fetcher.Form method="post" action="/?index">
               <input type="hidden" name="intent" value="demo" />
@@ -60,7 +67,19 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             <Box display="flex" gap="8px" alignItems="flex-end">
               <chakra.label fontSize="13px" color="quiet">
                 New job
-                <chakra.input name="name" maxLength={120} placeholder="what it is called" display="block" minH="40px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+                <chakra.input
+                  name="name"
+                  maxLength={120}
+                  placeholder="what it is called"
+                  display="block"
+                  minH="40px"
+                  px="8px"
+                  bg="sheet"
+                  color="ink"
+                  borderWidth="1px"
+                  borderStyle="solid"
+                  borderColor="quiet"
+                />
               </chakra.label>
               <Button type="submit" look="strong" css={{ minHeight: "40px" }}>
                 Make it
@@ -71,14 +90,35 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           {jobs.length > 5 && (
             <chakra.label fontSize="13px" color="quiet">
               Search
-              <chakra.input type="search" value={search} onChange={(e) => setSearch(e.target.value)} display="block" minH="40px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+              <chakra.input
+                type="search"
+                value={search}
+                onChange={(e) => setSearch(e.target.value)}
+                display="block"
+                minH="40px"
+                px="8px"
+                bg="sheet"
+                color="ink"
+                borderWidth="1px"
+                borderStyle="solid"
+                borderColor="quiet"
+              />
             </chakra.label>
           )}
         </Box>
         {jobs.length > 0 && (
           <Box as="ul" listStyleType="none" role="list" data-testid="jobs">
             {shown.map((job) => (
-              <Box as="li" key={job.id} display="flex" gap="12px" alignItems="center" borderTopWidth="1px" py="6px" flexWrap={{ base: "wrap", md: "nowrap" }}>
+              <Box
+                as="li"
+                key={job.id}
+                display="flex"
+                gap="12px"
+                alignItems="center"
+                borderTopWidth="1px"
+                py="6px"
+                flexWrap={{ base: "wrap", md: "nowrap" }}
+              >
                 <JobLink to={`/jobs/${job.id}/drawing`} flex="1" minW="200px" py="6px">
                   <chakra.b fontSize="18px">{job.name || "Unnamed job"}</chakra.b>
                   <chakra.span color="quiet"> {job.sheet}</chakra.span>
@@ -87,26 +127,35 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                     <chakra.span color="quiet"> · kept {when(job.changed)}</chakra.span>
                   </chakra.span>
                 </JobLink>
-                <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>Copy</Button>
-                <Button onClick={() => act("delete", job.id)} aria-label={`Put away ${job.name}`}>Put away</Button>
+                <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>
+                  Copy
+                </Button>
+                <Button onClick={() => act("delete", job.id)} aria-label={`Put away ${job.name}`}>
+                  Put away
+                </Button>
               </Box>
             ))}
           </Box>
         )}
-        {found.length === 0 && jobs.length > 0 && <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>}
+        {found.length === 0 && jobs.length > 0 && (
+          <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>
+        )}
         {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
         {deleted.length > 0 && (
           <Section title="Put away">
             {deleted.slice(0, 10).map((job) => (
               <Box key={job.id} display="flex" gap="12px" alignItems="center" py="4px">
                 <span>{job.name}</span>
-                <Button onClick={() => act("restore", job.id)} aria-label={`Bring back ${job.name}`}>Bring back</Button>
+                <Button onClick={() => act("restore", job.id)} aria-label={`Bring back ${job.name}`}>
+                  Bring back
+                </Button>
               </Box>
             ))}
           </Section>
         )}
         <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">
-          Firm Arbor advises. Your machine's manual, the workshop's rules and a qualified instructor come first. Jobs are kept in this browser only: export them to keep them safe.
+          Firm Arbor advises. Your machine's manual, the workshop's rules and a qualified instructor come
+          first. Jobs are kept in this browser only: export them to keep them safe.
         </chakra.p>
       </Box>
       <KeysSheet open={help} onClose={() => setHelp(false)} />
@@ -126,7 +175,9 @@ function ImportJob() {
   const choose = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > largestJobFile) {
-      setTooLarge(say`${file.name} has ${Math.round(file.size / 1e6)} MB; a job file has at most ${largestJobFile / 1e6} MB. Nothing was changed.`);
+      setTooLarge(
+        say`${file.name} has ${Math.round(file.size / 1e6)} MB; a job file has at most ${largestJobFile / 1e6} MB. Nothing was changed.`,
+      );
       return;
     }
     setTooLarge(null);
@@ -134,7 +185,9 @@ function ImportJob() {
     setText(content);
     send(content, "ask");
   };
-  const problem = tooLarge ?? (imported?.kind === "refused" ? { parts: [imported.reason, " ", imported.suggestion] } : null);
+  const problem =
+    tooLarge ??
+    (imported?.kind === "refused" ? { parts: [imported.reason, " ", imported.suggestion] } : null);
   const goodWords: Partial<Record<Imported["kind"], Phrase>> = {
     added: words("The job is on the bench."),
     same: words("This job is here already, just as in the file."),
@@ -165,7 +218,9 @@ function ImportJob() {
       {good && imported && "jobId" in imported && (
         <Notice severity="good" role="status">
           <Words of={good} />{" "}
-          {"added" in imported && imported.added.length > 0 && <>New in the shop: {imported.added.join(", ")}. </>}
+          {"added" in imported && imported.added.length > 0 && (
+            <>New in the shop: {imported.added.join(", ")}. </>
+          )}
           <Button onClick={() => void navigate(`/jobs/${imported.jobId}/drawing`)}>Open it</Button>
         </Notice>
       )}
@@ -189,11 +244,15 @@ export function BenchSkeleton() {
     <>
       <TopLine place="Bench" />
       <Box as="main" maxW="980px" mx="auto" px="24px" py="20px" aria-busy="true">
-        <chakra.h1 fontSize="24px" mb="14px">Jobs on the bench</chakra.h1>
+        <chakra.h1 fontSize="24px" mb="14px">
+          Jobs on the bench
+        </chakra.h1>
         {[1, 2, 3].map((i) => (
           <Box key={i} height="58px" bg="band" mb="8px" />
         ))}
-        <chakra.p color="quiet" role="status">Reading the jobs of this browser</chakra.p>
+        <chakra.p color="quiet" role="status">
+          Reading the jobs of this browser
+        </chakra.p>
       </Box>
     </>
   );

@@ -15,7 +15,15 @@ export const stationNames: Record<Station, string> = {
 const DrawerLink = chakra(NavLink);
 
 /** The six stations as drawer fronts at the left; a strip at the bottom on a phone. */
-export function Drawers({ jobId, plan, onChoose }: { jobId: string; plan: Plan | null; onChoose?: () => void }) {
+export function Drawers({
+  jobId,
+  plan,
+  onChoose,
+}: {
+  jobId: string;
+  plan: Plan | null;
+  onChoose?: () => void;
+}) {
   return (
     <Box
       as="nav"
@@ -50,12 +58,25 @@ export function Drawers({ jobId, plan, onChoose }: { jobId: string; plan: Plan |
           borderColor="rule"
           bg="ground"
           position="relative"
-          css={{ "&.active": { background: "var(--chakra-colors-strong)", color: "var(--chakra-colors-on-strong)" }, "&.active .status": { color: "inherit" } }}
+          css={{
+            "&.active": {
+              background: "var(--chakra-colors-strong)",
+              color: "var(--chakra-colors-on-strong)",
+            },
+            "&.active .status": { color: "inherit" },
+          }}
         >
           <chakra.span display="block" fontWeight="700" fontSize={{ base: "12px", md: "15.5px" }}>
             {i + 1} {stationNames[station]}
           </chakra.span>
-          <chakra.span className="status" display="block" fontSize="12.5px" lineHeight="1.3" color="quiet" hideBelow="md">
+          <chakra.span
+            className="status"
+            display="block"
+            fontSize="12.5px"
+            lineHeight="1.3"
+            color="quiet"
+            hideBelow="md"
+          >
             {plan ? <Words of={plan.status[station]} /> : " "}
           </chakra.span>
         </DrawerLink>

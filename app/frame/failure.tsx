@@ -6,7 +6,11 @@ import { TopLine } from "./top-line.tsx";
 /** What went wrong, what was kept, what to do. */
 export function Failure({ error, kept }: { error: unknown; kept: string }) {
   const missing = isRouteErrorResponse(error) && error.status === 404;
-  const told = isRouteErrorResponse(error) ? String(error.data ?? error.statusText) : error instanceof Error ? error.message : String(error);
+  const told = isRouteErrorResponse(error)
+    ? String(error.data ?? error.statusText)
+    : error instanceof Error
+      ? error.message
+      : String(error);
   return (
     <>
       <TopLine place={missing ? "Not found" : "Something failed"} />

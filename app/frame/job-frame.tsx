@@ -1,8 +1,23 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { Outlet, useFetcher, useLocation, useNavigate, useParams, useRevalidator, useSearchParams } from "react-router";
-import { applyChanges, type Change, stations } from "../../core/job/index.ts";
-import { operationFromSlug, operationSlug } from "../../core/route/index.ts";
+import {
+  Outlet,
+  useFetcher,
+  useLocation,
+  useNavigate,
+  useParams,
+  useRevalidator,
+  useSearchParams,
+} from "react-router";
+import {
+  applyChanges,
+  type Change,
+  type Station,
+  cutFigures,
+  cutKey,
+  stations,
+} from "../../core/job/index.ts";
+import { operationFromSlug, type OperationKey, operationSlug } from "../../core/route/index.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { database, keepDraft as storeDraft, type KeptJob, setStatus, watchJob } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
@@ -19,7 +34,17 @@ import { FrameSkeleton } from "./skeleton.tsx";
 import { TopLine } from "./top-line.tsx";
 
 /** Time of day in the person's own clock. */
-const timeOfDay = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
+const timeOfDay = (iso: string) =>
+  new Date(iso).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
+
+/** Something worth reading stands in the margin from the start; another setup keeps the figure looked at last. */
+function usualKey(station: Station, op: OperationKey | undefined, last: string | undefined): string | null {
+  if (!op) return null;
+  const figure = cutFigures.find((f) => last?.endsWith(`#${f}`));
+  if (station === "setups") return cutKey(op, figure ?? "grip");
+  if (station === "cuts") return cutKey(op, figure ?? "depth");
+  return station === "stock" ? "spare#length" : null;
+}
 
 /** The job layout: frame, plan, keys; the stations stand in its outlet. */
 export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
@@ -30,7 +55,7 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
   const [single] = useSingleKeys();
   const [drafts, setDrafts] = useState(kept.drafts);
   const [previews, setPreviews] = useState<{ [path: string]: Change }>({});
-  const [focusKey, setFocusKey] = useState<string | null>(null);
+  const [picked, setPicked] = useState<{ place: string; key: string } | null>(null);
   const [reason, setReason] = useState("");
   const [help, setHelp] = useState(false);
   const [showWorkings, setShowWorkings] = useState(true);
@@ -55,9 +80,9 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
   }, [job, records, shop, piece, previews]);
   const planned = usePlan(inputs);
   const plan = planned.plan;
-  const working = useWorking(focusKey, plan);
-
-  const statusText = plan ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 ? "setups" : "drawing"]) : null;
+  const statusText = plan
+    ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 ? "setups" : "drawing"])
+    : null;
   const lastStatus = useRef<string | null>(null);
   useEffect(() => {
     if (statusText && statusText !== lastStatus.current) {
@@ -91,18 +116,31 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
   const chosen = operationFromSlug(params.operation);
   const station = stations.find((s) => pathname.startsWith(`/jobs/${job.id}/${s}`)) ?? "drawing";
   const atMachine = station === "machine";
+  // Something worth reading stands in the margin from the start; another setup keeps the same figure.
+  const place = `${station} ${chosen ?? plan?.setups[0]?.key ?? ""}`;
+  const focusKey = picked?.place === place ? picked.key : usualKey(station, chosen ?? plan?.setups[0]?.key, picked?.key);
+  const setFocusKey = (key: string) => setPicked({ place, key });
+  const working = useWorking(focusKey, plan);
+
   const stepSetup = (by: -1 | 1) => {
     if (!plan || plan.setups.length === 0 || atMachine) return;
     const at = plan.setups.findIndex((s) => s.key === chosen);
     const next = plan.setups[Math.min(plan.setups.length - 1, Math.max(0, (at < 0 ? 0 : at) + by))];
-    if (next) void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${operationSlug(next.key)}`);
+    if (next)
+      void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${operationSlug(next.key)}`);
   };
   const send = (intent: "undo" | "redo") =>
-    void undo.submit({ intent } as never, { method: "post", action: `/jobs/${job.id}`, encType: "application/json" });
+    void undo.submit({ intent }, {
+      method: "post",
+      action: `/jobs/${job.id}`,
+      encType: "application/json",
+    });
 
   useKeyboard(
     {
-      ...Object.fromEntries(stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${job.id}/${s}`)])),
+      ...Object.fromEntries(
+        stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${job.id}/${s}`)]),
+      ),
       "[": () => stepSetup(-1),
       "]": () => stepSetup(1),
       u: () => setUnit(unit === "mm" ? "in" : "mm"),
@@ -118,15 +156,36 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
       single: single === "on",
       onInstrument: (text) => {
         // At the machine the station takes it into its reading pad.
-        if (!atMachine) setSaid(`An instrument sent ${text}. Readings are taken at the machine (5) or in a field.`);
+        if (!atMachine)
+          setSaid(`An instrument sent ${text}. Readings are taken at the machine (5) or in a field.`);
       },
     },
   );
 
   if (!plan) {
-    return planned.failed ? <Notice severity="stop">The plan could not be worked: {planned.failed}. The job itself is kept; reload.</Notice> : <FrameSkeleton />;
+    return planned.failed ? (
+      <Notice severity="stop">
+        The plan could not be worked: {planned.failed}. The job itself is kept; reload.
+      </Notice>
+    ) : (
+      <FrameSkeleton />
+    );
   }
-  const value: JobContextValue = { job, records, shop, plan, piece, unit, drafts, keepDraft, preview, focusKey, setFocusKey, reason, setReason };
+  const value: JobContextValue = {
+    job,
+    records,
+    shop,
+    plan,
+    piece,
+    unit,
+    drafts,
+    keepDraft,
+    preview,
+    focusKey,
+    setFocusKey,
+    reason,
+    setReason,
+  };
   const keptAt = `kept at ${timeOfDay(kept.changed)}`;
   const undoFailed = undo.data && !undo.data.ok;
 
@@ -137,18 +196,33 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
           <Outlet />
         ) : (
           <>
-            <TopLine place={job.name || "Unnamed job"} detail={[job.sheet, keptAt].filter(Boolean).join(" · ")} onHelp={() => setHelp(true)}>
+            <TopLine
+              place={job.name || "Unnamed job"}
+              detail={[job.sheet, keptAt].filter(Boolean).join(" · ")}
+              onHelp={() => setHelp(true)}
+            >
               <chakra.span role="status" fontSize="13px" color="quiet" hideFrom="lg" whiteSpace="nowrap">
                 {keptAt}
               </chakra.span>
               <Button onClick={() => send("undo")} disabled={!kept.canUndo} title="Undo (Ctrl+Z)">
                 Undo
               </Button>
-              <Button onClick={() => send("redo")} disabled={!kept.canRedo} title="Do again (Ctrl+Shift+Z)" hideBelow="md">
+              <Button
+                onClick={() => send("redo")}
+                disabled={!kept.canRedo}
+                title="Do again (Ctrl+Shift+Z)"
+                hideBelow="md"
+              >
                 Redo
               </Button>
             </TopLine>
-            <Ribbon job={job} plan={plan} shop={shop} station={station === "cuts" ? "cuts" : "setups"} chosen={chosen ?? plan.setups[0]?.key ?? null} />
+            <Ribbon
+              job={job}
+              plan={plan}
+              shop={shop}
+              station={station === "cuts" ? "cuts" : "setups"}
+              chosen={chosen ?? plan.setups[0]?.key ?? null}
+            />
             {(said || undoFailed) && (
               <Notice severity="warn" role="status">
                 {said || "That could not be undone: the field was changed since, perhaps in another tab."}
@@ -156,8 +230,21 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
             )}
             <Box display="flex" flex="1" alignItems="stretch" flexDirection={{ base: "column", md: "row" }}>
               <Drawers jobId={job.id} plan={plan} />
-              <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "20px" }} py="14px" aria-busy={planned.working} order={1}>
-                {planned.failed && <Notice severity="stop">The last change could not be planned: {planned.failed}. It is kept; the plan shown is the one before.</Notice>}
+              <Box
+                as="main"
+                flex="1"
+                minW="0"
+                px={{ base: "14px", md: "20px" }}
+                py="14px"
+                aria-busy={planned.working}
+                order={1}
+              >
+                {planned.failed && (
+                  <Notice severity="stop">
+                    The last change could not be planned: {planned.failed}. It is kept; the plan shown is the
+                    one before.
+                  </Notice>
+                )}
                 <Outlet />
                 <Box hideFrom="lg" mt="16px" className="no-print" display={focusKey ? "block" : "none"}>
                   <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
@@ -166,13 +253,40 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
                 </Box>
               </Box>
               {showWorkings && (
-                <Box as="aside" aria-label="Workings" className="no-print" hideBelow="lg" width="268px" flexShrink="0" borderLeftWidth="1px" px="16px" py="14px" order={2}>
+                <Box
+                  as="aside"
+                  aria-label="Workings"
+                  className="no-print"
+                  hideBelow="lg"
+                  width="268px"
+                  flexShrink="0"
+                  borderLeftWidth="1px"
+                  px="16px"
+                  py="14px"
+                  order={2}
+                >
                   <WorkingSheet working={working} />
                 </Box>
               )}
             </Box>
             {sheetOpen && focusKey && (
-              <Box as="aside" aria-label="Workings" hideFrom="lg" position="fixed" left="0" right="0" bottom={{ base: "54px", md: "0" }} maxH="55vh" overflowY="auto" bg="ground" borderTopWidth="2px" borderColor="ink" p="16px" zIndex="3" className="no-print">
+              <Box
+                as="aside"
+                aria-label="Workings"
+                hideFrom="lg"
+                position="fixed"
+                left="0"
+                right="0"
+                bottom={{ base: "54px", md: "0" }}
+                maxH="55vh"
+                overflowY="auto"
+                bg="ground"
+                borderTopWidth="2px"
+                borderColor="ink"
+                p="16px"
+                zIndex="3"
+                className="no-print"
+              >
                 <WorkingSheet working={working} />
               </Box>
             )}

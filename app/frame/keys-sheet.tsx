@@ -27,7 +27,20 @@ export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => voi
     else ref.current?.close();
   }, [open]);
   return (
-    <chakra.dialog ref={ref} onClose={onClose} aria-labelledby="keys-title" m="auto" p="22px" bg="ground" color="ink" borderWidth="2px" borderStyle="solid" borderColor="ink" maxW="460px" width="92vw">
+    <chakra.dialog
+      ref={ref}
+      onClose={onClose}
+      aria-labelledby="keys-title"
+      m="auto"
+      p="22px"
+      bg="ground"
+      color="ink"
+      borderWidth="2px"
+      borderStyle="solid"
+      borderColor="ink"
+      maxW="460px"
+      width="92vw"
+    >
       <chakra.h2 id="keys-title" fontSize="20px" mb="10px">
         Keys
       </chakra.h2>
@@ -44,7 +57,8 @@ export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => voi
         ))}
       </Box>
       <chakra.p mt="12px" fontSize="14px" color="quiet">
-        Single keys act only when no field has focus. Digits that an instrument types open the reading pad at the machine.
+        Single keys act only when no field has focus. Digits that an instrument types open the reading pad at
+        the machine.
       </chakra.p>
       <Box display="flex" gap="8px" mt="14px">
         <Button onClick={() => setSingle(single === "on" ? "off" : "on")} aria-pressed={single === "off"}>

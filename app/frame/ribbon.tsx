@@ -24,22 +24,49 @@ export function setupState(plan: Plan, setup: Setup): SetupState {
 const marks: Record<SetupState, string> = { planned: "○", "being cut": "▸", done: "✓", blocked: "■" };
 
 /** The setups in order as small drawn cards: the job's progress and its navigation. */
-export function Ribbon({ job, plan, shop, station, chosen }: { job: Job; plan: Plan; shop: Shop; station: "setups" | "cuts"; chosen: string | null }) {
+export function Ribbon({
+  job,
+  plan,
+  shop,
+  station,
+  chosen,
+}: {
+  job: Job;
+  plan: Plan;
+  shop: Shop;
+  station: "setups" | "cuts";
+  chosen: string | null;
+}) {
   const { vise } = equipment(job, shop);
   const current = useRef<HTMLAnchorElement>(null);
   useEffect(() => current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }), [chosen]);
   if (plan.setups.length === 0) return null;
-  const index = Math.max(0, plan.setups.findIndex((s) => s.key === chosen));
+  const index = Math.max(
+    0,
+    plan.setups.findIndex((s) => s.key === chosen),
+  );
   const link = (setup: Setup) => `/jobs/${job.id}/${station}/${operationSlug(setup.key)}`;
   const near = (step: -1 | 1) => plan.setups[index + step];
   return (
     <Box as="nav" aria-label="Setups" className="no-print" bg="band" borderBottomWidth="1px">
       <Box hideFrom="md" display="flex" alignItems="center" justifyContent="space-between" px="12px">
-        {near(-1) ? <Card to={link(near(-1)!)} px="18px" py="10px" aria-label="Previous setup">‹</Card> : <span />}
+        {near(-1) ? (
+          <Card to={link(near(-1)!)} px="18px" py="10px" aria-label="Previous setup">
+            ‹
+          </Card>
+        ) : (
+          <span />
+        )}
         <span>
           Setup {index + 1} of {plan.setups.length}
         </span>
-        {near(1) ? <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">›</Card> : <span />}
+        {near(1) ? (
+          <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">
+            ›
+          </Card>
+        ) : (
+          <span />
+        )}
       </Box>
       <Box hideBelow="md" display="flex" overflowX="auto" px="16px" pt="6px" alignItems="stretch">
         {plan.setups.map((setup, i) => {
@@ -67,11 +94,19 @@ export function Ribbon({ job, plan, shop, station, chosen }: { job: Job; plan: P
               <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
                 <chakra.b fontSize={now ? "20px" : "16px"}>{setup.number}</chakra.b>
                 <Box flex="1" height="100%" overflow="hidden">
-                  {vise && cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: true })} maxHeight="100%" />}
+                  {vise && cutter && (
+                    <FigureView figure={jawSection(setup, vise, cutter, { small: true })} maxHeight="100%" />
+                  )}
                 </Box>
               </Box>
               <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-                {setup.sized ? <>to <Figure of={mm(setup.to)} /></> : <>{setup.face}, clean</>}
+                {setup.sized ? (
+                  <>
+                    to <Figure of={mm(setup.to)} />
+                  </>
+                ) : (
+                  <>{setup.face}, clean</>
+                )}
               </chakra.span>
               <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
                 <span aria-hidden="true">{marks[state]}</span> {state}

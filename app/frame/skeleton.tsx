@@ -6,7 +6,15 @@ const bar = (width: string, height: string) => <Box bg="band" width={width} heig
 export function FrameSkeleton() {
   return (
     <Box minH="100vh" aria-busy="true">
-      <Box minH="42px" borderBottomWidth="1.5px" borderColor="ink" display="flex" alignItems="center" px="16px" fontWeight="700">
+      <Box
+        minH="42px"
+        borderBottomWidth="1.5px"
+        borderColor="ink"
+        display="flex"
+        alignItems="center"
+        px="16px"
+        fontWeight="700"
+      >
         Firm Arbor
       </Box>
       <Box display="flex">

@@ -6,12 +6,36 @@ import { useUnit } from "../instruments/local-setting.ts";
 const HomeLink = chakra(Link);
 
 /** The thin line at the top: mark, place, unit switch, help. */
-export function TopLine({ place, detail, children, onHelp }: { place: string; detail?: ReactNode; children?: ReactNode; onHelp?: () => void }) {
+export function TopLine({
+  place,
+  detail,
+  children,
+  onHelp,
+}: {
+  place: string;
+  detail?: ReactNode;
+  children?: ReactNode;
+  onHelp?: () => void;
+}) {
   return (
-    <Box as="header" className="no-print" display="flex" alignItems="center" gap="14px" px="16px" minH="42px" borderBottomWidth="1.5px" borderColor="ink" bg="ground">
+    <Box
+      as="header"
+      className="no-print"
+      display="flex"
+      alignItems="center"
+      gap="14px"
+      px="16px"
+      minH="42px"
+      borderBottomWidth="1.5px"
+      borderColor="ink"
+      bg="ground"
+    >
       <HomeLink to="/" display="flex" alignItems="center" gap="9px" fontWeight="700" minH="42px">
         <chakra.svg viewBox="0 0 32 32" width="22px" height="22px" aria-hidden="true">
-          <path fill="var(--chakra-colors-accent)" d="M10 5h3l1 3h4l1-3h3v3l3 1v5h7v4h-7v5l-3 1v3h-3l-1-3h-4l-1 3h-3v-3l-3-1v-5H0v-4h7V9l3-1z" />
+          <path
+            fill="var(--chakra-colors-accent)"
+            d="M10 5h3l1 3h4l1-3h3v3l3 1v5h7v4h-7v5l-3 1v3h-3l-1-3h-4l-1 3h-3v-3l-3-1v-5H0v-4h7V9l3-1z"
+          />
         </chakra.svg>
         <chakra.span hideBelow="md">Firm Arbor</chakra.span>
         <chakra.span hideFrom="md" srOnly>
@@ -21,14 +45,31 @@ export function TopLine({ place, detail, children, onHelp }: { place: string; de
       <chakra.span fontWeight="600" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" minW="0">
         {place}
       </chakra.span>
-      <chakra.span color="quiet" fontSize="13.5px" hideBelow="lg" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" minW="0">
+      <chakra.span
+        color="quiet"
+        fontSize="13.5px"
+        hideBelow="lg"
+        overflow="hidden"
+        textOverflow="ellipsis"
+        whiteSpace="nowrap"
+        minW="0"
+      >
         {detail}
       </chakra.span>
       <Box ml="auto" display="flex" gap="10px" alignItems="center" flexShrink="0">
         {children}
         <UnitSwitch />
         {onHelp && (
-          <chakra.button type="button" onClick={onHelp} minH="32px" px="6px" fontSize="14px" color="quiet" cursor="pointer" hideBelow="md">
+          <chakra.button
+            type="button"
+            onClick={onHelp}
+            minH="32px"
+            px="6px"
+            fontSize="14px"
+            color="quiet"
+            cursor="pointer"
+            hideBelow="md"
+          >
             keys <Key>?</Key>
           </chakra.button>
         )}
@@ -39,7 +80,17 @@ export function TopLine({ place, detail, children, onHelp }: { place: string; de
 
 export function Key({ children }: { children: ReactNode }) {
   return (
-    <chakra.kbd fontFamily="mono" fontSize="12.5px" borderWidth="1px" borderStyle="solid" borderColor="quiet" borderRadius="sm" px="5px" bg="sheet" color="ink">
+    <chakra.kbd
+      fontFamily="mono"
+      fontSize="12.5px"
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor="quiet"
+      borderRadius="sm"
+      px="5px"
+      bg="sheet"
+      color="ink"
+    >
       {children}
     </chakra.kbd>
   );
@@ -48,7 +99,15 @@ export function Key({ children }: { children: ReactNode }) {
 function UnitSwitch() {
   const [unit, setUnit] = useUnit();
   return (
-    <Box role="group" aria-label="Display unit" display="flex" borderWidth="1px" borderStyle="solid" borderColor="ink" borderRadius="sm">
+    <Box
+      role="group"
+      aria-label="Display unit"
+      display="flex"
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor="ink"
+      borderRadius="sm"
+    >
       {(["mm", "in"] as const).map((u) => (
         <chakra.button
           key={u}

@@ -24,30 +24,66 @@ export function MaterialsTable({ materials }: { materials: Material[] }) {
       <Box as="main" px={{ base: "14px", md: "28px" }} py="18px" maxW="1240px">
         <StationTitle above="Handbook">Materials</StationTitle>
         <chakra.p mb="10px" color="quiet">
-          Cutting speeds are conservative starting points in {unit === "mm" ? "m/min" : "ft/min"}; published values spread by about 40 % either way. The cutter maker's data and your machine's manual come first.
+          Cutting speeds are conservative starting points in {unit === "mm" ? "m/min" : "ft/min"}; published
+          values spread by about 40 % either way. The cutter maker's data and your machine's manual come
+          first.
         </chakra.p>
         <chakra.label display="block" fontSize="13px" color="quiet" mb="10px">
           Search
-          <chakra.input type="search" value={search} onChange={(e) => setSearch(e.target.value)} display="block" minH="36px" px="8px" width="min(320px, 100%)" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+          <chakra.input
+            type="search"
+            value={search}
+            onChange={(e) => setSearch(e.target.value)}
+            display="block"
+            minH="36px"
+            px="8px"
+            width="min(320px, 100%)"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="quiet"
+          />
         </chakra.label>
         {shown.length === 0 ? (
-          <Notice severity="note">No material here has "{search}" in its name or behavior. Try a shorter word.</Notice>
+          <Notice severity="note">
+            No material here has "{search}" in its name or behavior. Try a shorter word.
+          </Notice>
         ) : (
-          <Table label="Materials" head={["material", ...toolMaterials.map((t) => wordsFor.toolMaterial[t]), "kc1.1, mc", "density", "fluid", "how it behaves"]}>
+          <Table
+            label="Materials"
+            head={[
+              "material",
+              ...toolMaterials.map((t) => wordsFor.toolMaterial[t]),
+              "kc1.1, mc",
+              "density",
+              "fluid",
+              "how it behaves",
+            ]}
+          >
             {shown.map((m) => (
               <tr key={m.id} id={m.id}>
                 <th scope="row">
-                  <chakra.span color="ink" fontSize="14.5px">{m.name}</chakra.span>
+                  <chakra.span color="ink" fontSize="14.5px">
+                    {m.name}
+                  </chakra.span>
                 </th>
                 {toolMaterials.map((t) => (
-                  <chakra.td key={t} whiteSpace="nowrap">{speed(m.speeds[t])}</chakra.td>
+                  <chakra.td key={t} whiteSpace="nowrap">
+                    {speed(m.speeds[t])}
+                  </chakra.td>
                 ))}
-                <chakra.td whiteSpace="nowrap">{m.kc11}, {m.mc}</chakra.td>
+                <chakra.td whiteSpace="nowrap">
+                  {m.kc11}, {m.mc}
+                </chakra.td>
                 <chakra.td whiteSpace="nowrap">{m.density} kg/m³</chakra.td>
                 <td>{m.fluid}</td>
                 <td>
-                  {m.behavior} {m.workHardens && <b>Work-hardens.</b>} {m.caution && <chakra.b color="warn">▲ {m.caution}</chakra.b>}
-                  <chakra.span display="block" fontSize="12px" color="quiet">{m.source}</chakra.span>
+                  {m.behavior} {m.workHardens && <b>Work-hardens.</b>}{" "}
+                  {m.caution && <chakra.b color="warn">▲ {m.caution}</chakra.b>}
+                  <chakra.span display="block" fontSize="12px" color="quiet">
+                    {m.source}
+                  </chakra.span>
                 </td>
               </tr>
             ))}

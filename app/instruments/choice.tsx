@@ -12,11 +12,24 @@ interface ChoiceProps<T extends string> {
 }
 
 /** One of a list; the browser's own select, so that keyboard and phone work as people know. */
-export function Choice<T extends string>({ label, value, options, onChoose, empty, hideLabel }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChoose,
+  empty,
+  hideLabel,
+}: ChoiceProps<T>) {
   const id = useId();
   return (
     <Box>
-      <chakra.label htmlFor={id} display="block" fontSize="13px" color="quiet" {...(hideLabel ? { srOnly: true } : {})}>
+      <chakra.label
+        htmlFor={id}
+        display="block"
+        fontSize="13px"
+        color="quiet"
+        {...(hideLabel ? { srOnly: true } : {})}
+      >
         {label}
       </chakra.label>
       <chakra.select

@@ -9,4 +9,8 @@ export function download(name: string, text: string, type: string): void {
 }
 
 /** A file name of a job: plain letters only. */
-export const fileName = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "job";
+export const fileName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "") || "job";

@@ -32,16 +32,29 @@ const fills: Partial<Record<Ink, Hatch>> = {
   "face-cast": { ground: color("sawn"), line: color("warn"), pattern: "dots" },
 };
 
-const strokes: Partial<Record<Ink, string>> = { thin: color("quiet"), dimension: color("quiet"), accent: color("accent") };
+const strokes: Partial<Record<Ink, string>> = {
+  thin: color("quiet"),
+  dimension: color("quiet"),
+  accent: color("accent"),
+};
 
 /** A drawn thing of core as SVG. */
 export function FigureView({ figure, maxHeight }: { figure: Figure; maxHeight?: string }) {
   const prefix = useId().replace(/[^\w]/g, "");
-  const inks = [...new Set(figure.shapes.map((s) => s.kind === "dimension" ? "dimension" : s.ink))].filter((ink) => fills[ink] && fills[ink].pattern !== "none");
+  const inks = [...new Set(figure.shapes.map((s) => (s.kind === "dimension" ? "dimension" : s.ink)))].filter(
+    (ink) => fills[ink] && fills[ink].pattern !== "none",
+  );
   const scale = figure.width / 100;
   const stroke = figure.width * 0.002;
   return (
-    <chakra.svg role="img" aria-label={figure.title} viewBox={`0 0 ${figure.width} ${figure.height}`} width="100%" maxHeight={maxHeight ?? "none"} display="block">
+    <chakra.svg
+      role="img"
+      aria-label={figure.title}
+      viewBox={`0 0 ${figure.width} ${figure.height}`}
+      width="100%"
+      maxHeight={maxHeight ?? "none"}
+      display="block"
+    >
       <defs>
         {inks.map((ink) => (
           <Pattern key={ink} id={`${prefix}-${ink}`} hatch={fills[ink]!} scale={scale} />
@@ -55,15 +68,26 @@ export function FigureView({ figure, maxHeight }: { figure: Figure; maxHeight?: 
 }
 
 function Pattern({ id, hatch, scale }: { id: string; hatch: Hatch; scale: number }) {
-  const step = { none: 1, diagonal: 2.2, coarse: 3.6, cross: 2.4, dots: 2.6, fine: 1.4 }[hatch.pattern] * scale;
+  const step =
+    { none: 1, diagonal: 2.2, coarse: 3.6, cross: 2.4, dots: 2.6, fine: 1.4 }[hatch.pattern] * scale;
   const width = scale * 0.28;
   return (
-    <pattern id={id} width={step} height={step} patternUnits="userSpaceOnUse" patternTransform={hatch.pattern === "dots" ? undefined : "rotate(45)"}>
+    <pattern
+      id={id}
+      width={step}
+      height={step}
+      patternUnits="userSpaceOnUse"
+      patternTransform={hatch.pattern === "dots" ? undefined : "rotate(45)"}
+    >
       <rect width={step} height={step} fill={hatch.ground} />
       {hatch.pattern === "dots" ? (
         <circle cx={step / 2} cy={step / 2} r={step * 0.16} fill={hatch.line} />
       ) : (
-        <path d={`M0 0V${step}${hatch.pattern === "cross" ? `M0 0H${step}` : ""}`} stroke={hatch.line} strokeWidth={width} />
+        <path
+          d={`M0 0V${step}${hatch.pattern === "cross" ? `M0 0H${step}` : ""}`}
+          stroke={hatch.line}
+          strokeWidth={width}
+        />
       )}
     </pattern>
   );
@@ -78,9 +102,28 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
   };
   switch (shape.kind) {
     case "rect":
-      return <rect x={shape.x} y={shape.y} width={Math.max(shape.w, 0)} height={Math.max(shape.h, 0)} fill={fill(shape.ink)} stroke={color("ink")} strokeWidth={shape.strong ? stroke * 1.8 : stroke} />;
+      return (
+        <rect
+          x={shape.x}
+          y={shape.y}
+          width={Math.max(shape.w, 0)}
+          height={Math.max(shape.h, 0)}
+          fill={fill(shape.ink)}
+          stroke={color("ink")}
+          strokeWidth={shape.strong ? stroke * 1.8 : stroke}
+        />
+      );
     case "circle":
-      return <circle cx={shape.x} cy={shape.y} r={shape.r} fill={fill(shape.ink)} stroke={color("ink")} strokeWidth={stroke} />;
+      return (
+        <circle
+          cx={shape.x}
+          cy={shape.y}
+          r={shape.r}
+          fill={fill(shape.ink)}
+          stroke={color("ink")}
+          strokeWidth={stroke}
+        />
+      );
     case "line": {
       const end = shape.points.at(-1)!;
       const start = shape.points[0]!;
@@ -95,7 +138,13 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
     }
     case "text":
       return (
-        <text x={shape.x} y={shape.y} style={{ fontSize: shape.size, fontWeight: shape.bold ? 700 : 400 }} textAnchor={shape.anchor} fill={shape.ink === "edge" ? color("ink") : (strokes[shape.ink] ?? color("ink"))}>
+        <text
+          x={shape.x}
+          y={shape.y}
+          style={{ fontSize: shape.size, fontWeight: shape.bold ? 700 : 400 }}
+          textAnchor={shape.anchor}
+          fill={shape.ink === "edge" ? color("ink") : (strokes[shape.ink] ?? color("ink"))}
+        >
           {shape.text}
         </text>
       );
@@ -114,10 +163,24 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
           <line x1={x1} y1={y1} x2={x2} y2={y2} />
           <Arrow from={[x1, y1]} to={[x2, y2]} size={stroke * 8} />
           <Arrow from={[x2, y2]} to={[x1, y1]} size={stroke * 8} />
-          <text x={x} y={flat ? my - gap * 2.4 : my} style={{ fontSize: shape.size * 1.05, fontWeight: 600 }} textAnchor={anchor} fill={color("ink")} stroke="none">
+          <text
+            x={x}
+            y={flat ? my - gap * 2.4 : my}
+            style={{ fontSize: shape.size * 1.05, fontWeight: 600 }}
+            textAnchor={anchor}
+            fill={color("ink")}
+            stroke="none"
+          >
             {parts.number}
           </text>
-          <text x={x} y={(flat ? my - gap * 2.4 : my) + shape.size * 1.05} style={{ fontSize: shape.size * 0.85 }} textAnchor={anchor} fill={color("quiet")} stroke="none">
+          <text
+            x={x}
+            y={(flat ? my - gap * 2.4 : my) + shape.size * 1.05}
+            style={{ fontSize: shape.size * 0.85 }}
+            textAnchor={anchor}
+            fill={color("quiet")}
+            stroke="none"
+          >
             {shape.label}
           </text>
         </g>
@@ -129,6 +192,7 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
 /** An arrow head at `to`, coming from `from`. */
 function Arrow({ from, to, size }: { from: [number, number]; to: [number, number]; size: number }) {
   const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
-  const wing = (turn: number) => `${to[0] - size * Math.cos(angle + turn)},${to[1] - size * Math.sin(angle + turn)}`;
+  const wing = (turn: number) =>
+    `${to[0] - size * Math.cos(angle + turn)},${to[1] - size * Math.sin(angle + turn)}`;
   return <polyline points={`${wing(0.35)} ${to.join(",")} ${wing(-0.35)}`} fill="none" />;
 }

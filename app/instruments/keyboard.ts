@@ -6,13 +6,17 @@ const burstGap = 30;
 export type KeyActions = { [key: string]: () => void };
 
 const isField = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /**
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.
  * Digits within 30 ms of each other ending in Enter come from an instrument: they go to `onInstrument`, not to the keys.
  */
-export function useKeyboard(actions: KeyActions, options: { single: boolean; onInstrument: (text: string) => void }): void {
+export function useKeyboard(
+  actions: KeyActions,
+  options: { single: boolean; onInstrument: (text: string) => void },
+): void {
   const act = useEffectEvent((key: string) => actions[key]?.());
   const has = useEffectEvent((key: string) => key in actions);
   const instrument = useEffectEvent((text: string) => options.onInstrument(text));
@@ -52,7 +56,8 @@ export function useKeyboard(actions: KeyActions, options: { single: boolean; onI
         burst = "";
         return;
       }
-      const onControl = event.target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(event.target.tagName);
+      const onControl =
+        event.target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(event.target.tagName);
       if (!single || (event.key === " " && onControl) || !has(event.key)) return;
       event.preventDefault();
       act(event.key);

@@ -13,7 +13,11 @@ function subscribe(listener: () => void): () => void {
   };
 }
 
-function useSetting<T extends string>(key: string, values: readonly T[], byDefault: T): [T, (value: T) => void] {
+function useSetting<T extends string>(
+  key: string,
+  values: readonly T[],
+  byDefault: T,
+): [T, (value: T) => void] {
   const value = useSyncExternalStore(
     subscribe,
     () => {
@@ -30,7 +34,8 @@ function useSetting<T extends string>(key: string, values: readonly T[], byDefau
 }
 
 /** Display unit: what is typed without a unit is in it too. Switching it changes what is shown, nothing else. */
-export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] => useSetting("firm-arbor:unit", ["mm", "in"], "mm");
+export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] =>
+  useSetting("firm-arbor:unit", ["mm", "in"], "mm");
 
 /** Ground at the machine: the dark "shop" unless the person wants paper. */
 export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["shop", "paper"], "shop");

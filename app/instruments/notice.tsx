@@ -11,10 +11,26 @@ const looks: Record<Severity | "good", { bar: string; ground: string; shape: str
 };
 
 /** A boxed message: never by color alone, always with a shape and a word. */
-export function Notice({ severity, children, role }: { severity: Severity | "good"; children: ReactNode; role?: "alert" | "status" }) {
+export function Notice({
+  severity,
+  children,
+  role,
+}: {
+  severity: Severity | "good";
+  children: ReactNode;
+  role?: "alert" | "status";
+}) {
   const look = looks[severity];
   return (
-    <Box role={role} borderLeftWidth="5px" borderColor={look.bar} bg={look.ground} px="12px" py="8px" my="6px">
+    <Box
+      role={role}
+      borderLeftWidth="5px"
+      borderColor={look.bar}
+      bg={look.ground}
+      px="12px"
+      py="8px"
+      my="6px"
+    >
       <chakra.span color={look.bar} fontWeight="700" mr="8px">
         <span aria-hidden="true">{look.shape} </span>
         {look.word}.

@@ -19,7 +19,10 @@ import { Words } from "./words.tsx";
 
 /** How a typed text becomes a value kept at a path, and back. */
 export interface EntryKind<T> {
-  parse: (text: string, unit: LengthUnit) => { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
+  parse: (
+    text: string,
+    unit: LengthUnit,
+  ) => { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
   show: (value: T, unit: LengthUnit) => string;
 }
 
@@ -38,10 +41,15 @@ export const lengthEntry: EntryKind<{ value: number; written: Dimension["written
   parse(text, unit) {
     const outcome = read(text, unit);
     if (!outcome.ok) return outcome;
-    if (outcome.value.upper !== null) return { ok: false, problem: words("A measured size has no tolerance: type what you read.") };
+    if (outcome.value.upper !== null)
+      return { ok: false, problem: words("A measured size has no tolerance: type what you read.") };
     return { ...outcome, value: { value: outcome.value.nominal, written: outcome.value.written } };
   },
-  show: (value, unit) => showDimension({ nominal: value.value, upper: null, lower: null, fit: null, written: value.written }, unit),
+  show: (value, unit) =>
+    showDimension(
+      { nominal: value.value, upper: null, lower: null, fit: null, written: value.written },
+      unit,
+    ),
 };
 
 /** A bare length kept as mm only. */
@@ -50,11 +58,16 @@ export const plainLength: EntryKind<number> = {
     const outcome = lengthEntry.parse(text, unit);
     return outcome.ok ? { ...outcome, value: outcome.value.value } : outcome;
   },
-  show: (value, unit) => convertedText({ nominal: value, upper: null, lower: null, fit: null, written: { text: "", unit: "mm" } }, unit),
+  show: (value, unit) =>
+    convertedText(
+      { nominal: value, upper: null, lower: null, fit: null, written: { text: "", unit: "mm" } },
+      unit,
+    ),
 };
 
-/** What was understood: in both units, with the nearest 1/64. */
-export function understoodAs(d: Dimension): string {
+/** What was understood: in both units, with the nearest 1/64; terse gives the other unit only. */
+export function understoodAs(d: Dimension, terse = false): string {
+  if (terse) return convertedText(d, d.written.unit === "mm" ? "in" : "mm");
   const inches = fromMm(d.nominal, "in");
   const near = nearest64(inches);
   const rule64 = Math.abs(near.errorIn) < 5e-5 ? `${near.text} in` : `near ${near.text} in`;
@@ -71,6 +84,8 @@ interface NumberEntryProps<T> {
   width?: string;
   /** Whether the field may stay empty without a word. */
   optional?: boolean;
+  /** Says what was understood in the other unit only. */
+  terse?: boolean;
 }
 
 /** Committed this long after the last key, ms; at once on Enter and on leaving the field. */
@@ -80,22 +95,30 @@ const commitAfter = 400;
  * The one number entry. Type what the drawing says; under it stands what was understood. Wrong text explains itself and is
  * kept, blocking only what depends on it. Up and down step by a hundredth (a thousandth of an inch).
  */
-export function NumberEntry<T>({ label, path, kind, value, hideLabel, width = "150px", optional }: NumberEntryProps<T>) {
+export function NumberEntry<T>({
+  label,
+  path,
+  kind,
+  value,
+  hideLabel,
+  width = "150px",
+  optional,
+  terse,
+}: NumberEntryProps<T>) {
   const { job, unit, drafts, keepDraft, preview } = useJob();
   const submit = useSubmit();
   const id = useId();
   const draft = drafts[path];
   const [editing, setEditing] = useState<{ text: string; from: unknown } | null>(null);
-  const [refusedConflict, setConflict] = useState<Conflict | null>(null);
+  const [settled, setSettled] = useState<typeof submit.answer>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const shown = value === null ? "" : kind.show(value, unit);
   const text = editing?.text ?? draft ?? shown;
   const outcome = text.trim() === "" ? null : kind.parse(text, unit);
+  const { answer } = submit;
+  const refused = answer && !answer.ok && answer !== settled ? answer.conflicts[0] : undefined;
+  const conflict = refused?.path === path ? refused : null;
 
-  useEffect(() => {
-    const answer = submit.answer;
-    if (answer && !answer.ok && answer.conflicts[0]?.path === path) setConflict(answer.conflicts[0]);
-  }, [submit.answer, path]);
   useEffect(() => () => clearTimeout(timer.current), []);
 
   const commit = (entered: string, from: unknown) => {
@@ -107,18 +130,28 @@ export function NumberEntry<T>({ label, path, kind, value, hideLabel, width = "1
       return;
     }
     keepDraft(path, "");
-    void submit.change([{ path, from, to: parsed ? parsed.value : null } as Change]).then(() => preview(path, null));
+    void submit
+      .change([{ path, from, to: parsed ? parsed.value : null } as Change])
+      .then(() => preview(path, null));
   };
   const type = (entered: string) => {
     const from = editing ? editing.from : valueAt(job, path);
     setEditing({ text: entered, from });
-    setConflict(null);
+    setSettled(answer);
     const parsed = kind.parse(entered, unit);
     preview(path, parsed.ok ? ({ path, from, to: parsed.value } as Change) : null);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
       commit(entered, from);
-      if (kind.parse(entered, unit).ok) setEditing((now) => (now ? { text: now.text, from: kind.parse(now.text, unit).ok ? valueOf(kind, now.text, unit) : now.from } : now));
+      if (kind.parse(entered, unit).ok)
+        setEditing((now) =>
+          now
+            ? {
+                text: now.text,
+                from: kind.parse(now.text, unit).ok ? valueOf(kind, now.text, unit) : now.from,
+              }
+            : now,
+        );
     }, commitAfter);
   };
   const leave = () => {
@@ -142,10 +175,21 @@ export function NumberEntry<T>({ label, path, kind, value, hideLabel, width = "1
       if (next) type(next);
     }
   };
-  const problem = outcome && !outcome.ok ? outcome.problem : text.trim() === "" && !optional ? words("Nothing is written here yet.") : null;
+  const problem =
+    outcome && !outcome.ok
+      ? outcome.problem
+      : text.trim() === "" && !optional
+        ? words("Nothing is written here yet.")
+        : null;
   return (
     <Box minW="0">
-      <chakra.label htmlFor={id} display="block" fontSize="13px" color="quiet" {...(hideLabel ? { srOnly: true } : {})}>
+      <chakra.label
+        htmlFor={id}
+        display="block"
+        fontSize="13px"
+        color="quiet"
+        {...(hideLabel ? { srOnly: true } : {})}
+      >
         {label}
       </chakra.label>
       <chakra.input
@@ -171,26 +215,33 @@ export function NumberEntry<T>({ label, path, kind, value, hideLabel, width = "1
         onKeyDown={onKey}
         onFocus={(event) => event.target.select()}
       />
-      <chakra.div id={`${id}-said`} fontSize="12.5px" maxW="max(230px, 100%)" color={outcome && !outcome.ok ? "stop" : "quiet"} minH="18px" role="status">
+      <chakra.div
+        id={`${id}-said`}
+        fontSize="12.5px"
+        maxW="max(230px, 100%)"
+        color={outcome && !outcome.ok ? "stop" : "quiet"}
+        minH="18px"
+        role="status"
+      >
         {problem ? (
           <>
             {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
             <Words of={problem} />
           </>
         ) : outcome?.ok ? (
-          understoodAs(outcome.understood)
+          understoodAs(outcome.understood, terse)
         ) : null}
       </chakra.div>
-      {refusedConflict && (
+      {conflict && (
         <ConflictView
-          conflict={refusedConflict}
+          conflict={conflict}
           show={(v) => (v === null ? "nothing" : kind.show(v as T, unit))}
           onMine={() => {
-            void submit.change([{ path, from: refusedConflict.theirs, to: refusedConflict.yours }]);
-            setConflict(null);
+            void submit.change([{ path, from: conflict.theirs, to: conflict.yours }]);
+            setSettled(answer);
           }}
           onTheirs={() => {
-            setConflict(null);
+            setSettled(answer);
             preview(path, null);
           }}
         />
@@ -214,10 +265,21 @@ function steppedText(d: Dimension, step: number, unit: LengthUnit): string | nul
   return shownNext;
 }
 
-function ConflictView({ conflict, show, onMine, onTheirs }: { conflict: Conflict; show: (value: unknown) => string; onMine: () => void; onTheirs: () => void }) {
+function ConflictView({
+  conflict,
+  show,
+  onMine,
+  onTheirs,
+}: {
+  conflict: Conflict;
+  show: (value: unknown) => string;
+  onMine: () => void;
+  onTheirs: () => void;
+}) {
   return (
     <Box role="alert" borderLeftWidth="4px" borderColor="warn" bg="warnSoft" p="8px" mt="4px" fontSize="14px">
-      Changed in another tab meanwhile. There: <b>{show(conflict.theirs)}</b>. Yours: <b>{show(conflict.yours)}</b>.
+      Changed in another tab meanwhile. There: <b>{show(conflict.theirs)}</b>. Yours:{" "}
+      <b>{show(conflict.yours)}</b>.
       <Box display="flex" gap="6px" mt="6px">
         <Button onClick={onMine}>Keep mine</Button>
         <Button onClick={onTheirs}>Keep the other</Button>

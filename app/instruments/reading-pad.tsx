@@ -1,7 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { cannotBe, type Question } from "../../core/measure/index.ts";
-import { fromMm, type LengthUnit, mm, parseLength, showFixed, showQuantity } from "../../core/quantity/index.ts";
+import {
+  fromMm,
+  type LengthUnit,
+  mm,
+  parseLength,
+  showFixed,
+  showQuantity,
+} from "../../core/quantity/index.ts";
 import { instrumentById } from "../../core/shop/index.ts";
 import type { ReadingOf } from "../../core/steps/index.ts";
 import { entryProblem, say, type Phrase } from "../../core/working/index.ts";
@@ -26,15 +33,30 @@ interface ReadingPadProps {
   readings: number[];
   initialText?: string;
   onReading: (reading: TakenReading) => void;
+  /** Enter in an empty field: measuring is finished. */
+  onFinished?: () => void;
+  /** Big keys for a touch screen; the field alone where there is a keyboard. */
+  keypad?: boolean;
 }
 
 const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
 
 /** Reading entry with a keypad for oily hands. A reading that cannot be is asked about, never swallowed. */
-export function ReadingPad({ of, expected, before, readings, initialText = "", onReading }: ReadingPadProps) {
+export function ReadingPad({
+  of,
+  expected,
+  before,
+  readings,
+  initialText = "",
+  onReading,
+  onFinished,
+  keypad = true,
+}: ReadingPadProps) {
   const { shop, unit } = useJob();
   const id = useId();
-  const able = shop.instruments.filter((i) => of === "squareness" || (i.from <= expected && expected <= i.to));
+  const able = shop.instruments.filter(
+    (i) => of === "squareness" || (i.from <= expected && expected <= i.to),
+  );
   const best = [...able].sort((a, b) => a.uncertainty - b.uncertainty)[0] ?? shop.instruments[0];
   const [text, setText] = useState(initialText);
   const [instrumentId, setInstrument] = useState(best?.id ?? "");
@@ -43,12 +65,26 @@ export function ReadingPad({ of, expected, before, readings, initialText = "", o
   const instrument = instrumentById(shop, instrumentId) ?? best;
 
   const accept = (value: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
-    onReading({ value, written: { text: written, unit: writtenUnit }, instrument: instrument?.id ?? "", questioned });
+    onReading({
+      value,
+      written: { text: written, unit: writtenUnit },
+      instrument: instrument?.id ?? "",
+      questioned,
+    });
     setText("");
     setAsked(null);
     setProblem(null);
   };
+  const field = useRef<HTMLInputElement>(null);
+  // With a mouse there is a keyboard: the field is ready to type in. On a touch screen it would only raise the keys.
+  useEffect(() => {
+    if (keypad && matchMedia("(pointer: fine)").matches) field.current?.focus();
+  }, [keypad]);
   const enter = () => {
+    if (text.trim() === "" && readings.length > 0 && onFinished) {
+      onFinished();
+      return;
+    }
     const read = parseLength(text, unit);
     if (!read.ok) {
       setProblem(entryProblem(read.problem));
@@ -59,8 +95,15 @@ export function ReadingPad({ of, expected, before, readings, initialText = "", o
       return;
     }
     setProblem(null);
-    const typedUnit: LengthUnit = /("|in|inch|thou)\s*$/i.test(text) ? "in" : /mm\s*$/i.test(text) ? "mm" : unit;
-    const questions = of === "squareness" || !instrument ? [] : cannotBe({ value: read.value, text: text.trim(), unit: typedUnit }, expected, before, instrument);
+    const typedUnit: LengthUnit = /("|in|inch|thou)\s*$/i.test(text)
+      ? "in"
+      : /mm\s*$/i.test(text)
+        ? "mm"
+        : unit;
+    const questions =
+      of === "squareness" || !instrument
+        ? []
+        : cannotBe({ value: read.value, text: text.trim(), unit: typedUnit }, expected, before, instrument);
     if (questions.length > 0) setAsked({ value: read.value, questions });
     else accept(read.value, text.trim(), []);
   };
@@ -75,6 +118,7 @@ export function ReadingPad({ of, expected, before, readings, initialText = "", o
           Reading of the {of}, {unit}
           <chakra.input
             id={`${id}-text`}
+            ref={field}
             value={text}
             onChange={(e) => {
               setText(e.target.value);
@@ -100,10 +144,27 @@ export function ReadingPad({ of, expected, before, readings, initialText = "", o
             aria-describedby={`${id}-said`}
           />
         </chakra.label>
-        <Choice label="Instrument" value={instrumentId} options={shop.instruments.map((i) => [i.id, i.name] as const)} onChoose={setInstrument} />
+        <Choice
+          label="Instrument"
+          value={instrumentId}
+          options={shop.instruments.map((i) => [i.id, i.name] as const)}
+          onChoose={setInstrument}
+        />
       </Box>
-      <chakra.p id={`${id}-said`} role="status" minH="22px" color={problem ? "stop" : "quiet"} fontSize="15px">
-        {problem ? <Words of={problem} /> : readings.length > 0 ? `Read so far: ${readings.map((r) => showQuantity(mm(r), unit)).join(", ")}` : "Type what the instrument shows, then Enter."}
+      <chakra.p
+        id={`${id}-said`}
+        role="status"
+        minH="22px"
+        color={problem ? "stop" : "quiet"}
+        fontSize="15px"
+      >
+        {problem ? (
+          <Words of={problem} />
+        ) : readings.length > 0 ? (
+          `Read so far: ${readings.map((r) => showQuantity(mm(r), unit)).join(", ")}`
+        ) : (
+          "Type what the instrument shows, then Enter."
+        )}
       </chakra.p>
       {asked && (
         <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">
@@ -115,31 +176,78 @@ export function ReadingPad({ of, expected, before, readings, initialText = "", o
           ))}
           <Box display="flex" gap="8px" flexWrap="wrap">
             {asked.questions.flatMap((q) =>
-              q.perhaps === null ? [] : [
-                <Button key={`${q.phrase.id}-perhaps`} onClick={() => accept(q.perhaps!, showFixed(fromMm(q.perhaps!, unit), unit === "mm" ? 3 : 4), [q.phrase.id ?? ""])} css={{ minHeight: "48px" }}>
-                  I meant {showQuantity(mm(q.perhaps), unit, unit === "mm" ? 2 : 4)}
-                </Button>,
-              ],
+              q.perhaps === null
+                ? []
+                : [
+                    <Button
+                      key={`${q.phrase.id}-perhaps`}
+                      onClick={() =>
+                        accept(q.perhaps!, showFixed(fromMm(q.perhaps!, unit), unit === "mm" ? 3 : 4), [
+                          q.phrase.id ?? "",
+                        ])
+                      }
+                      css={{ minHeight: "48px" }}
+                    >
+                      I meant {showQuantity(mm(q.perhaps), unit, unit === "mm" ? 2 : 4)}
+                    </Button>,
+                  ],
             )}
-            <Button onClick={() => accept(asked.value, text.trim(), asked.questions.map((q) => q.phrase.id ?? ""))} css={{ minHeight: "48px" }}>
+            <Button
+              onClick={() =>
+                accept(
+                  asked.value,
+                  text.trim(),
+                  asked.questions.map((q) => q.phrase.id ?? ""),
+                )
+              }
+              css={{ minHeight: "48px" }}
+            >
               It is so: keep {showQuantity(mm(asked.value), unit, unit === "mm" ? 3 : 4)}
             </Button>
-            <Button onClick={() => { setAsked(null); setText(""); }} css={{ minHeight: "48px" }}>
+            <Button
+              onClick={() => {
+                setAsked(null);
+                setText("");
+              }}
+              css={{ minHeight: "48px" }}
+            >
               Read again
             </Button>
           </Box>
         </Box>
       )}
-      <Box display="grid" gridTemplateColumns="repeat(3, 1fr) 1.2fr" gap="6px">
-        {keys.map((key, i) => (
-          <chakra.button key={key} type="button" onClick={() => press(key)} minH="52px" fontSize="24px" fontWeight="600" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="rule" gridColumn={(i % 3) + 1} gridRow={Math.floor(i / 3) + 1} cursor="pointer" aria-label={key === "⌫" ? "Delete" : key}>
-            {key}
-          </chakra.button>
-        ))}
-        <Button look="strong" size="machine" onClick={enter} css={{ gridColumn: 4, gridRow: "1 / span 4" }}>
-          Enter
+      {keypad ? (
+        <Box display="grid" gridTemplateColumns="repeat(3, 1fr) 1.2fr" gap="6px">
+          {keys.map((key, i) => (
+            <chakra.button
+              key={key}
+              type="button"
+              onClick={() => press(key)}
+              minH="52px"
+              fontSize="24px"
+              fontWeight="600"
+              bg="sheet"
+              color="ink"
+              borderWidth="1px"
+              borderStyle="solid"
+              borderColor="rule"
+              gridColumn={(i % 3) + 1}
+              gridRow={Math.floor(i / 3) + 1}
+              cursor="pointer"
+              aria-label={key === "⌫" ? "Delete" : key}
+            >
+              {key}
+            </chakra.button>
+          ))}
+          <Button look="strong" size="machine" onClick={enter} css={{ gridColumn: 4, gridRow: "1 / span 4" }}>
+            Enter
+          </Button>
+        </Box>
+      ) : (
+        <Button look="strong" onClick={enter}>
+          Enter the reading
         </Button>
-      </Box>
+      )}
     </Box>
   );
 }

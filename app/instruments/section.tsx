@@ -30,7 +30,20 @@ export function Section({ title, children }: { title: string; children: ReactNod
 export function Table({ head, children, label }: { head: ReactNode[]; children: ReactNode; label: string }) {
   return (
     <Box overflowX="auto" tabIndex={0} role="region" aria-label={label}>
-      <chakra.table width="100%" borderCollapse="collapse" fontSize="14.5px" css={{ "& td, & th": { padding: "6px 10px 6px 0", borderBottom: "1px solid var(--chakra-colors-rule)", textAlign: "left", verticalAlign: "top" }, "& th": { fontSize: "12.5px", color: "var(--chakra-colors-quiet)", fontWeight: 600 } }}>
+      <chakra.table
+        width="100%"
+        borderCollapse="collapse"
+        fontSize="14.5px"
+        css={{
+          "& td, & th": {
+            padding: "6px 10px 6px 0",
+            borderBottom: "1px solid var(--chakra-colors-rule)",
+            textAlign: "left",
+            verticalAlign: "top",
+          },
+          "& th": { fontSize: "12.5px", color: "var(--chakra-colors-quiet)", fontWeight: 600 },
+        }}
+      >
         <thead>
           <tr>
             {head.map((cell, i) => (
@@ -52,7 +65,18 @@ export function ReasonLine({ reason, onReason }: { reason: string; onReason: (re
     <Box borderLeftWidth="5px" borderColor="accent" bg="accentSoft" px="12px" py="8px" mb="12px">
       <chakra.label fontSize="14px">
         Metal has been cut: a change here is logged. Why do you change it?{" "}
-        <chakra.input value={reason} maxLength={200} onChange={(e) => onReason(e.target.value)} minH="34px" px="8px" bg="sheet" borderWidth="1px" borderStyle="solid" borderColor="quiet" width="min(320px, 100%)" />
+        <chakra.input
+          value={reason}
+          maxLength={200}
+          onChange={(e) => onReason(e.target.value)}
+          minH="34px"
+          px="8px"
+          bg="sheet"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="quiet"
+          width="min(320px, 100%)"
+        />
       </chakra.label>
     </Box>
   );

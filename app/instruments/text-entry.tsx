@@ -3,7 +3,19 @@ import { useId, useState } from "react";
 import { useSubmit } from "./use-submit.ts";
 
 /** A line or paragraph of plain text kept at a path; kept on leaving the field. */
-export function TextEntry({ label, path, value, lines = 1, width = "100%" }: { label: string; path: string; value: string; lines?: number; width?: string }) {
+export function TextEntry({
+  label,
+  path,
+  value,
+  lines = 1,
+  width = "100%",
+}: {
+  label: string;
+  path: string;
+  value: string;
+  lines?: number;
+  width?: string;
+}) {
   const id = useId();
   const submit = useSubmit();
   const [text, setText] = useState<string | null>(null);
@@ -31,7 +43,13 @@ export function TextEntry({ label, path, value, lines = 1, width = "100%" }: { l
       {lines > 1 ? (
         <chakra.textarea {...shared} rows={lines} py="6px" onChange={(e) => setText(e.target.value)} />
       ) : (
-        <chakra.input {...shared} minH="36px" maxLength={200} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()} />
+        <chakra.input
+          {...shared}
+          minH="36px"
+          maxLength={200}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
+        />
       )}
     </div>
   );

@@ -8,11 +8,16 @@ export function useSubmit() {
   const { job, records, piece, reason } = useJob();
   const fetcher = useFetcher<Answer>();
   const send = (intent: JobIntent) =>
-    fetcher.submit(intent as never, { method: "post", action: `/jobs/${job.id}`, encType: "application/json" });
+    fetcher.submit(intent, {
+      method: "post",
+      action: `/jobs/${job.id}`,
+      encType: "application/json",
+    });
   return {
     change: (changes: Change[]) => send({ intent: "change", changes, reason }),
     /** Sets one path against the job as it stands. */
-    set: (path: string, to: unknown) => send({ intent: "change", changes: [changeOf(job, path, to)], reason }),
+    set: (path: string, to: unknown) =>
+      send({ intent: "change", changes: [changeOf(job, path, to)], reason }),
     append: (...events: RecordEvent[]) =>
       send({ intent: "append", events, lastSeen: records.at(-1)?.seq ?? 0, piece }),
     answer: fetcher.data,

@@ -11,7 +11,15 @@ export function Words({ of }: { of: Phrase }) {
 }
 
 /** A quantity: number in the strong face, unit small behind it. */
-export function Figure({ of, decimals, unit: given }: { of: Quantity; decimals?: number; unit?: LengthUnit }) {
+export function Figure({
+  of,
+  decimals,
+  unit: given,
+}: {
+  of: Quantity;
+  decimals?: number;
+  unit?: LengthUnit;
+}) {
   const [unit] = useUnit();
   const parts = showParts(of, given ?? unit, decimals);
   return (

@@ -32,7 +32,8 @@ export function WorkingSheet({ working }: { working: Working | null }) {
           {line.formula && (
             <chakra.div fontSize="12.5px" color="quiet">
               {formulaText(line.formula, unit)}
-              {line.terms.length > 0 && `; ${line.terms.map(([symbol, value]) => `${symbol} ${showQuantity(value, unit)}`).join(", ")}`}
+              {line.terms.length > 0 &&
+                `; ${line.terms.map(([symbol, value]) => `${symbol} ${showQuantity(value, unit)}`).join(", ")}`}
             </chakra.div>
           )}
           {line.source && (
@@ -50,7 +51,15 @@ export function WorkingSheet({ working }: { working: Working | null }) {
           {working.limits.map((limit) => {
             const binds = limit.id === working.bound;
             return (
-              <Box key={limit.id} py="4px" px="6px" mx="-6px" bg={binds ? "warnSoft" : "transparent"} borderLeftWidth={binds ? "4px" : "0"} borderColor="warn">
+              <Box
+                key={limit.id}
+                py="4px"
+                px="6px"
+                mx="-6px"
+                bg={binds ? "warnSoft" : "transparent"}
+                borderLeftWidth={binds ? "4px" : "0"}
+                borderColor="warn"
+              >
                 <Box display="flex" justifyContent="space-between" gap="10px">
                   <span>
                     <Words of={limit.name} />

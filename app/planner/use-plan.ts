@@ -22,24 +22,27 @@ export interface Planned {
 
 /** Plans in the worker; the latest inputs win, the last plan stays on screen meanwhile. */
 export function usePlan(inputs: PlanInputs): Planned {
-  const [state, setState] = useState<Planned>({ plan: null, working: true, failed: null });
+  const [state, setState] = useState<{ plan: Plan | null; of: PlanInputs | null; failed: string | null }>({
+    plan: null,
+    of: null,
+    failed: null,
+  });
   const latest = useRef(0);
   useEffect(() => {
     const mine = ++latest.current;
     const sent = performance.now();
-    setState((s) => ({ ...s, working: true }));
     thePlanner()
       .plan(inputs)
       .then((plan) => {
         if (mine !== latest.current) return;
         performance.measure("replan", { start: sent });
-        setState({ plan, working: false, failed: null });
+        setState({ plan, of: inputs, failed: null });
       })
       .catch((error: unknown) => {
-        if (mine === latest.current) setState((s) => ({ ...s, working: false, failed: String(error) }));
+        if (mine === latest.current) setState((s) => ({ plan: s.plan, of: inputs, failed: String(error) }));
       });
   }, [inputs]);
-  return state;
+  return { plan: state.plan, working: state.of !== inputs, failed: state.failed };
 }
 
 /** The working behind a key, asked of the planner whenever key or plan change. */

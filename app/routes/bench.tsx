@@ -1,11 +1,24 @@
 import { redirect } from "react-router";
-import { createJob, database, deleteJob, copyJob, importJobFile, listDeleted, listJobs, type OnDiffer, restoreJob } from "../../store/index.ts";
+import {
+  createJob,
+  database,
+  deleteJob,
+  copyJob,
+  importJobFile,
+  listDeleted,
+  listJobs,
+  type OnDiffer,
+  restoreJob,
+} from "../../store/index.ts";
 import { BenchSkeleton, BenchView } from "../bench/bench-view.tsx";
 import { demoContext } from "../entry.server.tsx";
 import { Failure } from "../frame/failure.tsx";
 import type { Route } from "./+types/bench.ts";
 
-export const meta: Route.MetaFunction = () => [{ title: "Bench · Firm Arbor" }, { name: "description", content: "Plans, walks through and records work on a manual milling machine." }];
+export const meta: Route.MetaFunction = () => [
+  { title: "Bench · Firm Arbor" },
+  { name: "description", content: "Plans, walks through and records work on a manual milling machine." },
+];
 
 /** Only the demo flag comes from the server; jobs live in the browser. */
 export function loader({ context }: Route.LoaderArgs) {
@@ -16,7 +29,8 @@ const demoFiles = ["/demo/cheek-block.json"];
 const now = () => new Date().toISOString();
 
 async function loadDemo() {
-  for (const file of demoFiles) await importJobFile(database(), await (await fetch(file)).text(), now(), "keepMine");
+  for (const file of demoFiles)
+    await importJobFile(database(), await (await fetch(file)).text(), now(), "keepMine");
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
@@ -37,10 +51,16 @@ clientLoader.hydrate = true as const;
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const db = database();
   const form = await request.formData();
-  const id = String(form.get("id") ?? "");
+  const text = (name: string) => {
+    const value = form.get(name);
+    return typeof value === "string" ? value : "";
+  };
+  const id = text("id");
   switch (form.get("intent")) {
     case "create":
-      return redirect(`/jobs/${await createJob(db, String(form.get("name") ?? "").trim() || "New job", now())}/drawing`);
+      return redirect(
+        `/jobs/${await createJob(db, text("name").trim() || "New job", now())}/drawing`,
+      );
     case "demo":
       await loadDemo();
       return null;
@@ -54,7 +74,12 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       await copyJob(db, id, now());
       return null;
     case "import": {
-      const imported = await importJobFile(db, String(form.get("text") ?? ""), now(), (form.get("onDiffer") as OnDiffer | null) ?? "ask");
+      const imported = await importJobFile(
+        db,
+        text("text"),
+        now(),
+        (text("onDiffer") || "ask") as OnDiffer,
+      );
       return { imported };
     }
     default:
@@ -66,10 +91,9 @@ export function HydrateFallback() {
   return <BenchSkeleton />;
 }
 
-export default function Bench({ loaderData, actionData }: Route.ComponentProps) {
+export default function Bench({ loaderData }: Route.ComponentProps) {
   // The first render after hydration already has the client's data.
-  const { jobs, deleted } = loaderData as unknown as Awaited<ReturnType<typeof clientLoader>>;
-  void actionData;
+  const { jobs, deleted } = loaderData;
   return <BenchView jobs={jobs} deleted={deleted} />;
 }
 

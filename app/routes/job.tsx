@@ -1,5 +1,13 @@
 import { data, isRouteErrorResponse } from "react-router";
-import { appendRecords, changeJob, database, getSetting, loadJob, loadShop, undoJob } from "../../store/index.ts";
+import {
+  appendRecords,
+  changeJob,
+  database,
+  getSetting,
+  loadJob,
+  loadShop,
+  undoJob,
+} from "../../store/index.ts";
 import { Failure } from "../frame/failure.tsx";
 import { JobFrame } from "../frame/job-frame.tsx";
 import { FrameSkeleton } from "../frame/skeleton.tsx";
@@ -7,13 +15,21 @@ import type { Answer, JobIntent } from "../instruments/job-context.tsx";
 import type { Route } from "./+types/job.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: loaderData ? `${(loaderData as { kept: { job: { name: string } } }).kept.job.name} · Firm Arbor` : "Firm Arbor" },
+  {
+    title: loaderData
+      ? `${(loaderData as { kept: { job: { name: string } } }).kept.job.name} · Firm Arbor`
+      : "Firm Arbor",
+  },
 ];
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const db = database();
   const kept = await loadJob(db, params.jobId);
-  if (!kept) throw data("There is no such job in this browser. It may be kept in another one: export it there, import it here.", { status: 404 });
+  if (!kept)
+    throw data(
+      "There is no such job in this browser. It may be kept in another one: export it there, import it here.",
+      { status: 404 },
+    );
   return { kept, shop: await loadShop(db) };
 }
 clientLoader.hydrate = true as const;
@@ -45,5 +61,14 @@ export default function Job({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept={isRouteErrorResponse(error) ? "Nothing was changed." : "What was kept before is still kept. Reload to go on."} />;
+  return (
+    <Failure
+      error={error}
+      kept={
+        isRouteErrorResponse(error)
+          ? "Nothing was changed."
+          : "What was kept before is still kept. Reload to go on."
+      }
+    />
+  );
 }

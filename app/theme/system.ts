@@ -23,7 +23,10 @@ export const system = createSystem(defaultBaseConfig, {
     },
     ":focus-visible": { outline: "3px solid", outlineColor: "accent", outlineOffset: "2px" },
     "h1, h2, h3": { fontWeight: "700", lineHeight: "1.2" },
-    "*, *::before, *::after": { borderColor: "rule", _motionReduce: { transition: "none !important", animation: "none !important" } },
+    "*, *::before, *::after": {
+      borderColor: "rule",
+      _motionReduce: { transition: "none !important", animation: "none !important" },
+    },
     ".no-print": { _print: { display: "none !important" } },
   },
 });

@@ -12,7 +12,12 @@ export const engagementAngle = (ae: Mm, diameter: Mm): number => degrees(Math.ac
  * Largest chip thickness in a side cut: hex = 2 fz sin κ √((ae/D)(1 − ae/D)) below half engagement, else fz sin κ.
  * `needed` is the feed per tooth that would make hex equal to fz sin κ.
  */
-export function sideChip(fz: Mm, ae: Mm, diameter: Mm, kappa = 90): { hex: Mm; needed: Mm; factor: number } | null {
+export function sideChip(
+  fz: Mm,
+  ae: Mm,
+  diameter: Mm,
+  kappa = 90,
+): { hex: Mm; needed: Mm; factor: number } | null {
   const ratio = ae / diameter;
   const sin = Math.sin(radians(kappa));
   if (!(ae > 0) || !(diameter > 0) || ratio > 1 || !(sin > 0)) return null;
@@ -30,11 +35,18 @@ export function leadChip(fz: Mm, kappa: number): { hex: Mm; needed: Mm } | null 
 /** Mean chip thickness between two angles of rotation: hm = fz sin κ (cos φ1 − cos φ2) / (φ2 − φ1). */
 export function meanChip(fz: Mm, kappa: number, from: number, to: number): Mm | null {
   if (!(to > from) || !(kappa > 0)) return null;
-  return (fz * Math.sin(radians(kappa)) * (Math.cos(radians(from)) - Math.cos(radians(to)))) / radians(to - from);
+  return (
+    (fz * Math.sin(radians(kappa)) * (Math.cos(radians(from)) - Math.cos(radians(to)))) / radians(to - from)
+  );
 }
 
 /** Mean chip of a side cut, engagement counted from the edge of the work. */
-export function meanChipSide(fz: Mm, ae: Mm, diameter: Mm, kappa = 90): { hm: Mm; engagement: number } | null {
+export function meanChipSide(
+  fz: Mm,
+  ae: Mm,
+  diameter: Mm,
+  kappa = 90,
+): { hm: Mm; engagement: number } | null {
   if (!(ae > 0) || !(ae <= diameter)) return null;
   const engagement = engagementAngle(ae, diameter);
   const hm = meanChip(fz, kappa, 0, engagement);
@@ -42,7 +54,12 @@ export function meanChipSide(fz: Mm, ae: Mm, diameter: Mm, kappa = 90): { hm: Mm
 }
 
 /** Mean chip with the cutter centered over a width ae: hm = fz sin κ (ae/D) / arcsin(ae/D). */
-export function meanChipCentered(fz: Mm, ae: Mm, diameter: Mm, kappa = 90): { hm: Mm; engagement: number } | null {
+export function meanChipCentered(
+  fz: Mm,
+  ae: Mm,
+  diameter: Mm,
+  kappa = 90,
+): { hm: Mm; engagement: number } | null {
   if (!(ae > 0) || !(ae <= diameter)) return null;
   const half = degrees(Math.asin(ae / diameter));
   const hm = meanChip(fz, kappa, 90 - half, 90 + half);

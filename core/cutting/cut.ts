@@ -17,7 +17,19 @@ import {
 } from "../handbook/index.ts";
 import { type Kw, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { Cutter, Machine } from "../shop/index.ts";
-import { binding, done, type Limit, note, type Outcome, refused, rule, say, warn, type Warning, words } from "../working/index.ts";
+import {
+  binding,
+  done,
+  type Limit,
+  note,
+  type Outcome,
+  refused,
+  rule,
+  say,
+  warn,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import * as z from "../zod.ts";
 import { meanChipCentered, meanChipSide } from "./chip.ts";
 import { chooseFeed, cutTime, feedPerToothOf, tableFeed } from "./feed.ts";
@@ -122,18 +134,36 @@ interface Trial {
 }
 
 /** Limits on the depth of a pass: first limits are cutter rule, machine class, spindle power, then those from outside. */
-function depthLimits(task: CutTask, cutter: Cutter, machine: Machine, material: Material, trial: Trial, state: { vf: number; kc: number; spindlePower: Kw }): Limit[] {
+function depthLimits(
+  task: CutTask,
+  cutter: Cutter,
+  machine: Machine,
+  material: Material,
+  trial: Trial,
+  state: { vf: number; kc: number; spindlePower: Kw },
+): Limit[] {
   const soft = softFactor[material.group];
-  const narrower = Math.min(3, (laneShares[0]! * cutter.diameter) / Math.min(trial.width, laneShares[0]! * cutter.diameter));
-  const classLimit = task.kind === "face" ? classDepth[machine.class] * soft * narrower : classSideWidth[machine.class] * soft;
-  const rulesAllow = cutterRule(cutter, material, task.kind, task.kind === "face" ? trial.width : task.across);
-  const byPower = (power: Kw) => depthByPower(power, task.kind === "face" ? trial.width : task.across, state.vf, state.kc);
+  const narrower = Math.min(
+    3,
+    (laneShares[0]! * cutter.diameter) / Math.min(trial.width, laneShares[0]! * cutter.diameter),
+  );
+  const classLimit =
+    task.kind === "face" ? classDepth[machine.class] * soft * narrower : classSideWidth[machine.class] * soft;
+  const rulesAllow = cutterRule(
+    cutter,
+    material,
+    task.kind,
+    task.kind === "face" ? trial.width : task.across,
+  );
+  const byPower = (power: Kw) =>
+    depthByPower(power, task.kind === "face" ? trial.width : task.across, state.vf, state.kc);
   return [
     {
       id: "cutter",
       name: say`cutter rule, ${wordsFor.cutterKind[cutter.kind]}`,
       allows: mm(rulesAllow),
-      lifts: task.kind === "face" ? say`a cutter made for deeper cuts, or a narrower one` : say`a thicker cutter`,
+      lifts:
+        task.kind === "face" ? say`a cutter made for deeper cuts, or a narrower one` : say`a thicker cutter`,
       hardAt: cutter.maxDepth ?? 2 * rulesAllow,
       source: "depth rules by cutter kind",
     },
@@ -162,20 +192,32 @@ function trialCut(task: CutTask, cutter: Cutter, machine: Machine, material: Mat
   const warnings = [...speed.warnings];
   const fzRange = feedPerTooth(material.group, cutter.kind, cutter.diameter);
   const fzWanted = (fzRange[0] + fzRange[1]) / 2;
-  const feed = chooseFeed(task.kind === "face" ? machine.axes.x : machine.axes.y, tableFeed(fzWanted, cutter.teeth, speed.rpm));
+  const feed = chooseFeed(
+    task.kind === "face" ? machine.axes.x : machine.axes.y,
+    tableFeed(fzWanted, cutter.teeth, speed.rpm),
+  );
   const fz = feedPerToothOf(feed.vf, cutter.teeth, speed.rpm);
   const spindlePower = machine.motorPower * machine.efficiency;
   const chipAt = (depth: Mm) =>
     task.kind === "face"
       ? meanChipCentered(fz, Math.min(trial.width, cutter.diameter), cutter.diameter, cutter.enteringAngle)
-      : meanChipSide(fz, Math.min(Math.max(depth, 0.05), cutter.diameter), cutter.diameter, cutter.enteringAngle);
+      : meanChipSide(
+          fz,
+          Math.min(Math.max(depth, 0.05), cutter.diameter),
+          cutter.diameter,
+          cutter.enteringAngle,
+        );
   // A side cut's chip thins with its depth: settle power and depth together.
   let depthGuess = task.kind === "face" ? 1 : 0.1 * cutter.diameter;
   let hm = chipAt(depthGuess)!.hm;
   let limits: Limit[] = [];
   for (let round = 0; round < 4; round++) {
     hm = chipAt(depthGuess)!.hm;
-    limits = depthLimits(task, cutter, machine, material, trial, { vf: feed.vf, kc: specificForce(material.kc11, material.mc, hm), spindlePower });
+    limits = depthLimits(task, cutter, machine, material, trial, {
+      vf: feed.vf,
+      kc: specificForce(material.kc11, material.mc, hm),
+      spindlePower,
+    });
     depthGuess = binding(limits)!.allows.value;
     if (task.kind === "face") break;
   }
@@ -189,13 +231,30 @@ function trialCut(task: CutTask, cutter: Cutter, machine: Machine, material: Mat
   const usable = Math.max(depth, leastFaceDepth);
   const finish = Math.min(finishAllowance[task.kind], usable);
   const first = task.skin > 0 ? tidy(Math.min(task.skin + underSkin, task.total)) : 0;
-  const schedule = passSchedule(tidy(task.total), usable, Math.min(finish, task.total), Math.min(first, usable));
+  const schedule = passSchedule(
+    tidy(task.total),
+    usable,
+    Math.min(finish, task.total),
+    Math.min(first, usable),
+  );
   const passes = schedule.ok ? schedule.value : [];
   if (first > usable + 1e-9) {
-    warnings.push(warn(rule("skin.depth")`The skin asks for a first pass of ${mm(first)}, the limit is ${mm(usable)}. Take the skin off another way (grind, file, pickle) or use a cutter you can spare.`));
+    warnings.push(
+      warn(
+        rule(
+          "skin.depth",
+        )`The skin asks for a first pass of ${mm(first)}, the limit is ${mm(usable)}. Take the skin off another way (grind, file, pickle) or use a cutter you can spare.`,
+      ),
+    );
   }
   if (fz < leastChip[cutter.material]) {
-    warnings.push(warn(rule("feed.thin")`${quantity("chip", fz)} a tooth is thinner than this edge cuts: it would rub. Feed faster or slow the spindle.`));
+    warnings.push(
+      warn(
+        rule(
+          "feed.thin",
+        )`${quantity("chip", fz)} a tooth is thinner than this edge cuts: it would rub. Feed faster or slow the spindle.`,
+      ),
+    );
   }
   if (own) warnings.push(...overLimits(limits, depth, power, spindlePower, allowed));
   const travel = task.length + cutter.diameter;
@@ -241,8 +300,16 @@ function overLimits(limits: Limit[], depth: Mm, power: Kw, spindlePower: Kw, all
     .filter((limit) => depth > limit.allows.value + 1e-9)
     .map((limit) =>
       limit.id === "power"
-        ? warn(rule("M21.power")`${quantity("power", power)} wanted of ${quantity("power", spindlePower)} at the spindle: ${power > spindlePower ? "too much" : "little is left in hand"}; ${mm(allowed)} would do.`)
-        : warn(rule("M21.depth")`${mm(depth)} a pass is beyond the ${limit.name}: it allows ${mm(limit.allows.value)}.`),
+        ? warn(
+            rule(
+              "M21.power",
+            )`${quantity("power", power)} wanted of ${quantity("power", spindlePower)} at the spindle: ${power > spindlePower ? "too much" : "little is left in hand"}; ${mm(allowed)} would do.`,
+          )
+        : warn(
+            rule(
+              "M21.depth",
+            )`${mm(depth)} a pass is beyond the ${limit.name}: it allows ${mm(limit.allows.value)}.`,
+          ),
     );
 }
 
@@ -270,17 +337,27 @@ export function cutWith(task: CutTask, cutter: Cutter, machine: Machine, materia
     }
     if (cutter.fluteLength < task.across + 1) {
       return refused(
-        rule("M20.flute")`The flutes of ${cutter.name} are ${mm(cutter.fluteLength)} long; the wall is ${mm(task.across)} high: the shank would rub.`,
+        rule(
+          "M20.flute",
+        )`The flutes of ${cutter.name} are ${mm(cutter.fluteLength)} long; the wall is ${mm(task.across)} high: the shank would rub.`,
         say`Take a longer cutter, or stand the part upright.`,
       );
     }
     return done(trialCut(task, cutter, machine, material, { width: task.across, lanes: 1 }));
   }
-  const trials = laneShares.map((share) => trialCut(task, cutter, machine, material, lanesAt(task.across, cutter.diameter, share)));
+  const trials = laneShares.map((share) =>
+    trialCut(task, cutter, machine, material, lanesAt(task.across, cutter.diameter, share)),
+  );
   const first = trials[0]!;
   if (task.ownDepth !== null || first.first <= first.allowed + 1e-9) return done(first);
   const narrowed = trials.find((cut) => cut.first <= cut.allowed + 1e-9) ?? trials.at(-1)!;
-  narrowed.warnings.push(note(rule("skin.width")`The first pass goes under the skin, so the lanes are narrowed to ${mm(narrowed.width)} rather than the depth.`));
+  narrowed.warnings.push(
+    note(
+      rule(
+        "skin.width",
+      )`The first pass goes under the skin, so the lanes are narrowed to ${mm(narrowed.width)} rather than the depth.`,
+    ),
+  );
   return done(narrowed);
 }
 
@@ -294,7 +371,12 @@ export interface CutChoice {
  * The quickest of the owned cutters for a task; equal times go by id. Refuses with the reason of the last one asked when
  * none can do it.
  */
-export function chooseCut(task: CutTask, cutters: Cutter[], machine: Machine, material: Material): Outcome<CutChoice> {
+export function chooseCut(
+  task: CutTask,
+  cutters: Cutter[],
+  machine: Machine,
+  material: Material,
+): Outcome<CutChoice> {
   const tried = cutters.map((cutter) => cutWith(task, cutter, machine, material));
   const possible = tried.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
   possible.sort((a, b) => a.minutes - b.minutes || (a.cutter < b.cutter ? -1 : 1));

@@ -18,7 +18,10 @@ export interface Pass {
  */
 export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0): Outcome<Pass[]> {
   if (![stock, largest, finish].every(Number.isFinite) || stock < 0 || largest <= 0 || finish < 0) {
-    return refused(say`No passes for ${mm(stock)} at ${mm(largest)} a pass.`, say`Check the sizes and the depth of a pass.`);
+    return refused(
+      say`No passes for ${mm(stock)} at ${mm(largest)} a pass.`,
+      say`Check the sizes and the depth of a pass.`,
+    );
   }
   if (stock === 0) return done([]);
   const made = (depths: Mm[], last: "rough" | "finish"): Pass[] => {
@@ -38,7 +41,10 @@ export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0):
   const equal = roughing / countOf(roughing);
   if (start > equal) {
     const rest = tidy(roughing - start);
-    rough = rest <= sliver && roughing <= largest ? [roughing] : [start, ...Array<Mm>(countOf(rest)).fill(rest / countOf(rest))];
+    rough =
+      rest <= sliver && roughing <= largest
+        ? [roughing]
+        : [start, ...Array<Mm>(countOf(rest)).fill(rest / countOf(rest))];
   } else {
     rough = Array<Mm>(countOf(roughing)).fill(equal);
   }

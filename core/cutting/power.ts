@@ -7,4 +7,5 @@ export const specificForce = (kc11: number, mc: number, hm: Mm): number => kc11 
 export const cuttingPower = (ap: Mm, ae: Mm, vf: MmPerMin, kc: number): Kw => (ap * ae * vf * kc) / 60e6;
 
 /** Depth along the axis that a power bears: the cutting-power formula solved for ap. */
-export const depthByPower = (power: Kw, ae: Mm, vf: MmPerMin, kc: number): Mm => (power * 60e6) / (ae * vf * kc);
+export const depthByPower = (power: Kw, ae: Mm, vf: MmPerMin, kc: number): Mm =>
+  (power * 60e6) / (ae * vf * kc);

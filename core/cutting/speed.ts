@@ -5,7 +5,8 @@ import { type Machine, nearestByRatio } from "../shop/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
 
 /** Spindle speed for a cutting speed on a diameter: n = 1000 vc / (π D). NaN for a diameter that is not positive. */
-export const spindleSpeed = (vc: MPerMin, diameter: Mm): Rpm => (diameter > 0 ? (1000 * vc) / (Math.PI * diameter) : NaN);
+export const spindleSpeed = (vc: MPerMin, diameter: Mm): Rpm =>
+  diameter > 0 ? (1000 * vc) / (Math.PI * diameter) : NaN;
 
 /** Cutting speed of a diameter at a spindle speed: vc = π D n / 1000. */
 export const cuttingSpeed = (n: Rpm, diameter: Mm): MPerMin => (Math.PI * diameter * n) / 1000;
@@ -29,7 +30,12 @@ export interface SpeedChoice {
  * The machine's step nearest by ratio to the wanted speed, never above the top of the range. No step inside the range:
  * the lower neighbor, and it says so; all steps too fast: the slowest, with a warning.
  */
-export function chooseSpeed(machine: Machine, material: Material, tool: ToolMaterial, diameter: Mm): SpeedChoice {
+export function chooseSpeed(
+  machine: Machine,
+  material: Material,
+  tool: ToolMaterial,
+  diameter: Mm,
+): SpeedChoice {
   const range = material.speeds[tool];
   const vcWanted = aimedSpeed(range, tool);
   const wanted = spindleSpeed(vcWanted, diameter);
@@ -39,9 +45,29 @@ export function chooseSpeed(machine: Machine, material: Material, tool: ToolMate
   const rpm = nearestByRatio(allowed, wanted) ?? Math.min(...steps);
   const vc = cuttingSpeed(rpm, diameter);
   if (allowed.length === 0) {
-    warnings.push(warn(rule("M21.tooFast")`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${wordsFor.toolMaterial[tool]} in this material bears ${quantity("cuttingSpeed", range[1])}. A smaller cutter would do.`));
+    warnings.push(
+      warn(
+        rule(
+          "M21.tooFast",
+        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${wordsFor.toolMaterial[tool]} in this material bears ${quantity("cuttingSpeed", range[1])}. A smaller cutter would do.`,
+      ),
+    );
   } else if (vc < range[0] * (1 - 1e-9)) {
-    warnings.push(note(rule("speed.lowerNeighbor")`No step of the machine lies inside the range; the next lower one is taken.`));
+    warnings.push(
+      note(
+        rule(
+          "speed.lowerNeighbor",
+        )`No step of the machine lies inside the range; the next lower one is taken.`,
+      ),
+    );
   }
-  return { range, vcWanted, wanted, rpm, setting: machine.speeds.find((s) => s.rpm === rpm)!.setting, vc, warnings };
+  return {
+    range,
+    vcWanted,
+    wanted,
+    rpm,
+    setting: machine.speeds.find((s) => s.rpm === rpm)!.setting,
+    vc,
+    warnings,
+  };
 }

@@ -22,11 +22,18 @@ export const jobFileSchema = z.object({
 export type JobFile = z.infer<typeof jobFileSchema>;
 
 /** Text of a job file: keys sorted, no export time, so that export(import(x)) is the same bytes. */
-export function writeJobFile(job: Job, records: Record[], shopUsed: Shop, ownUsed: JobFile["ownUsed"] = {}): string {
+export function writeJobFile(
+  job: Job,
+  records: Record[],
+  shopUsed: Shop,
+  ownUsed: JobFile["ownUsed"] = {},
+): string {
   return canonicalJson({ format: jobFileFormat, version: jobVersion, job, records, shopUsed, ownUsed });
 }
 
-const another = words("Choose a job file written by Firm Arbor, or ask for it to be exported again. Nothing was changed here.");
+const another = words(
+  "Choose a job file written by Firm Arbor, or ask for it to be exported again. Nothing was changed here.",
+);
 
 /** Where in a text JSON.parse gave up, as line and column; null when the engine does not say. */
 function placeOf(text: string, error: unknown): Phrase {
@@ -42,7 +49,10 @@ function placeOf(text: string, error: unknown): Phrase {
  */
 export function readJobFile(text: string): Outcome<JobFile> {
   if (text.length > largestJobFile) {
-    return refused(say`The file has ${Math.round(text.length / 1e6)} million characters; a job file has at most ${largestJobFile / 1e6}.`, another);
+    return refused(
+      say`The file has ${Math.round(text.length / 1e6)} million characters; a job file has at most ${largestJobFile / 1e6}.`,
+      another,
+    );
   }
   let raw: unknown;
   try {
@@ -51,20 +61,32 @@ export function readJobFile(text: string): Outcome<JobFile> {
     return refused(say`The file is broken ${placeOf(text, error)}: it is not whole JSON.`, another);
   }
   if (typeof raw !== "object" || raw === null || (raw as { format?: unknown }).format !== jobFileFormat) {
-    return refused(words("This is not a job file: it does not say that it is one in its field \"format\"."), another);
+    return refused(
+      words('This is not a job file: it does not say that it is one in its field "format".'),
+      another,
+    );
   }
   const { job, version } = raw as { job?: unknown; version?: unknown };
-  if (typeof job !== "object" || job === null) return refused(words("The file holds no job: its field \"job\" is missing."), another);
+  if (typeof job !== "object" || job === null)
+    return refused(words('The file holds no job: its field "job" is missing.'), another);
   const migrated = migrate(job as { [key: string]: unknown });
   if (!migrated.ok) {
     return migrated.problem === "newer"
-      ? refused(say`The file was written by a newer version (${String(version)}); this app knows up to ${jobVersion}.`, words("Reload this page to get the newer app, or export from the other one again. Nothing was changed here."))
+      ? refused(
+          say`The file was written by a newer version (${String(version)}); this app knows up to ${jobVersion}.`,
+          words(
+            "Reload this page to get the newer app, or export from the other one again. Nothing was changed here.",
+          ),
+        )
       : refused(say`The version of the job, "${String(migrated.version)}", is not known here.`, another);
   }
   const parsed = jobFileSchema.safeParse({ ...raw, version: jobVersion, job: migrated.document });
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    return refused(say`The file does not fit at ${issue?.path.join(" / ") || "its top"}: ${issue?.message ?? "not valid"}.`, another);
+    return refused(
+      say`The file does not fit at ${issue?.path.join(" / ") || "its top"}: ${issue?.message ?? "not valid"}.`,
+      another,
+    );
   }
   return done(parsed.data);
 }

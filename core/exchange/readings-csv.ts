@@ -24,7 +24,21 @@ export function readingsCsv(records: Record[], shop: Shop): string {
       : [],
   );
   return Papa.unparse(
-    { fields: ["number", "time", "piece", "of", "operation", "mm", "inch", "typed", "instrument", "questioned"], data: rows },
+    {
+      fields: [
+        "number",
+        "time",
+        "piece",
+        "of",
+        "operation",
+        "mm",
+        "inch",
+        "typed",
+        "instrument",
+        "questioned",
+      ],
+      data: rows,
+    },
     { newline: "\r\n", escapeFormulae: true },
   );
 }

@@ -24,22 +24,62 @@ export function faceNet(piece: Piece, at: Orientation | null): Figure {
     const x = 2 + column * (cell + gap);
     const y = 2 + row * (cell + gap);
     const state = piece.faces[face];
-    shapes.push({ kind: "rect", x, y, w: cell, h: cell, ink: `face-${state.condition}`, strong: at?.up === face });
+    shapes.push({
+      kind: "rect",
+      x,
+      y,
+      w: cell,
+      h: cell,
+      ink: `face-${state.condition}`,
+      strong: at?.up === face,
+    });
     if (state.order !== null) {
-      shapes.push({ kind: "text", x: x + cell / 2, y: y + cell * 0.68, text: String(state.order), size: cell * 0.5, anchor: "middle", ink: at?.up === face ? "accent" : "edge", bold: true });
+      shapes.push({
+        kind: "text",
+        x: x + cell / 2,
+        y: y + cell * 0.76,
+        text: String(state.order),
+        size: cell * 0.5,
+        anchor: "middle",
+        ink: at?.up === face ? "accent" : "edge",
+        bold: true,
+      });
     }
     if (state.order !== null && !state.clean) {
-      shapes.push({ kind: "text", x: x + cell / 2, y: y + cell - 1.2, text: "not clean", size: 3.8, anchor: "middle", ink: "edge" });
+      shapes.push({
+        kind: "text",
+        x: x + cell / 2,
+        y: y + cell - 1.2,
+        text: "not clean",
+        size: 3.8,
+        anchor: "middle",
+        ink: "edge",
+      });
     } else {
-      shapes.push({ kind: "text", x: x + cell / 2, y: y + 4.6, text: face, size: 4.2, anchor: "middle", ink: "edge" });
+      shapes.push({
+        kind: "text",
+        x: x + cell / 2,
+        y: y + 6,
+        text: face,
+        size: 5.6,
+        anchor: "middle",
+        ink: "edge",
+      });
     }
     // The face at the fixed jaw carries a bar at its side, the face below a bar at its foot.
-    if (at && face === at.fixed) shapes.push({ kind: "rect", x: x + cell - 2.4, y: y + 6, w: 2.4, h: cell - 6, ink: "accent" });
-    if (at && face === downOf(at)) shapes.push({ kind: "rect", x, y: y + cell - 2.4, w: cell, h: 2.4, ink: "accent" });
+    if (at && face === at.fixed)
+      shapes.push({ kind: "rect", x: x + cell - 2.4, y: y + 8, w: 2.4, h: cell - 8, ink: "accent" });
+    if (at && face === downOf(at))
+      shapes.push({ kind: "rect", x, y: y + cell - 2.4, w: cell, h: 2.4, ink: "accent" });
   }
   const told = (Object.keys(places) as Face[]).map((face) => {
     const state = piece.faces[face];
     return `${face} ${state.order !== null ? `cut ${state.order}` : wordsFor.faceCondition[state.condition]}`;
   });
-  return { title: `Face net: ${told.join(", ")}.`, width: 4 * (cell + gap) + 4, height: 3 * (cell + gap) + 4, shapes };
+  return {
+    title: `Face net: ${told.join(", ")}.`,
+    width: 4 * (cell + gap) + 4,
+    height: 3 * (cell + gap) + 4,
+    shapes,
+  };
 }

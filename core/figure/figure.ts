@@ -21,9 +21,26 @@ export type Shape =
   | { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; strong?: boolean }
   | { kind: "circle"; x: number; y: number; r: number; ink: Ink }
   | { kind: "line"; points: [number, number][]; ink: Ink; arrow?: boolean }
-  | { kind: "text"; x: number; y: number; text: string; size: number; anchor: "start" | "middle" | "end"; ink: Ink; bold?: boolean }
+  | {
+      kind: "text";
+      x: number;
+      y: number;
+      text: string;
+      size: number;
+      anchor: "start" | "middle" | "end";
+      ink: Ink;
+      bold?: boolean;
+    }
   /** A dimension between two points, its text beside it. */
-  | { kind: "dimension"; from: [number, number]; to: [number, number]; value: Quantity; label: string; size: number; side: "left" | "right" | "below" };
+  | {
+      kind: "dimension";
+      from: [number, number];
+      to: [number, number];
+      value: Quantity;
+      label: string;
+      size: number;
+      side: "left" | "right" | "below";
+    };
 
 /** A drawing in mm, y pointing down. */
 export interface Figure {

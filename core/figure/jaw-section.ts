@@ -16,7 +16,9 @@ const numberOn = (piece: Piece, face: Setup["face"]) => piece.faces[face].order;
 
 /** Jaw section to scale: seen along the jaws, fixed jaw at the right, part with what comes off, cutter at its depth. */
 export function jawSection(setup: Setup, vise: Vise, cutter: Cutter, { small }: SectionOptions): Figure {
-  return setup.cut.kind === "side" ? overhangView(setup, vise, cutter, small) : crossSection(setup, vise, cutter, small);
+  return setup.cut.kind === "side"
+    ? overhangView(setup, vise, cutter, small)
+    : crossSection(setup, vise, cutter, small);
 }
 
 function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean): Figure {
@@ -41,46 +43,170 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const shapes: Shape[] = [
     { kind: "rect", x: margin / 2, y: zero, w: width - margin, h: bedThickness, ink: "bed" },
     { kind: "rect", x: left, y: y(vise.jawDepth), w: vise.jawThickness, h: vise.jawDepth, ink: "movingJaw" },
-    { kind: "rect", x: fixedEdge, y: y(vise.jawDepth), w: vise.jawThickness, h: vise.jawDepth, ink: "fixedJaw" },
+    {
+      kind: "rect",
+      x: fixedEdge,
+      y: y(vise.jawDepth),
+      w: vise.jawThickness,
+      h: vise.jawDepth,
+      ink: "fixedJaw",
+    },
   ];
   if (seat.parallels) {
     for (const x of [partLeft, fixedEdge - seat.parallels.thickness]) {
       shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
     }
   }
-  if (seat.rod) shapes.push({ kind: "circle", x: movingEdge + rod / 2, y: y(seat.rod.height), r: rod / 2, ink: "rod" });
-  shapes.push({ kind: "rect", x: partLeft, y: y(top - removal), w: seat.between, h: seat.standing - removal, ink: "part", strong: true });
+  if (seat.rod)
+    shapes.push({ kind: "circle", x: movingEdge + rod / 2, y: y(seat.rod.height), r: rod / 2, ink: "rod" });
+  shapes.push({
+    kind: "rect",
+    x: partLeft,
+    y: y(top - removal),
+    w: seat.between,
+    h: seat.standing - removal,
+    ink: "part",
+    strong: true,
+  });
   if (removal > 0.005) {
     // What comes off is drawn at least thick enough to see.
-    const band = Math.max(removal, width * 0.008);
-    shapes.push({ kind: "rect", x: partLeft, y: y(top - removal) - band, w: seat.between, h: band, ink: "remove" });
-    const middle = partLeft + seat.between / 2;
+    const band = Math.max(removal, width * 0.014);
+    shapes.push({
+      kind: "rect",
+      x: partLeft,
+      y: y(top - removal) - band,
+      w: seat.between,
+      h: band,
+      ink: "remove",
+    });
     const bottom = y(top - removal);
+    // The cutter stands to the left, so that the metal still to come off shows at the right.
+    const right = partLeft + seat.between * 0.68;
     shapes.push(
-      { kind: "rect", x: middle - cutterWidth / 2 - seat.between * 0.1, y: bottom - head * 0.42, w: cutterWidth, h: head * 0.42, ink: "cutter" },
-      { kind: "rect", x: middle - cutterWidth * 0.2 - seat.between * 0.1, y: bottom - head * 0.85, w: cutterWidth * 0.4, h: head * 0.43, ink: "cutter" },
+      {
+        kind: "rect",
+        x: right - cutterWidth,
+        y: bottom - head * 0.42,
+        w: cutterWidth,
+        h: head * 0.42,
+        ink: "cutter",
+      },
+      {
+        kind: "rect",
+        x: right - cutterWidth * 0.7,
+        y: bottom - head * 0.85,
+        w: cutterWidth * 0.4,
+        h: head * 0.43,
+        ink: "cutter",
+      },
     );
   }
   if (small) return { title: setupWords(setup), width, height, shapes };
   const middle = partLeft + seat.between / 2;
   shapes.push(
-    { kind: "text", x: middle, y: y(top - removal) + text * 2.2, text: String(setup.number), size: text * 1.5, anchor: "middle", ink: "accent", bold: true },
-    ...stamp(numberOn(setup.before, seat.fixed), fixedEdge - text * 0.9, y(under + seat.standing / 2), text, "end"),
-    ...stamp(numberOn(setup.before, movingOf(setup.at)), partLeft + text * 0.9, y(under + seat.standing / 2), text, "start"),
+    {
+      kind: "text",
+      x: middle,
+      y: y(top - removal) + text * 2.2,
+      text: String(setup.number),
+      size: text * 1.5,
+      anchor: "middle",
+      ink: "accent",
+      bold: true,
+    },
+    ...stamp(
+      numberOn(setup.before, seat.fixed),
+      fixedEdge - text * 0.9,
+      y(under + seat.standing / 2),
+      text,
+      "end",
+    ),
+    ...stamp(
+      numberOn(setup.before, movingOf(setup.at)),
+      partLeft + text * 0.9,
+      y(under + seat.standing / 2),
+      text,
+      "start",
+    ),
     ...stamp(numberOn(setup.before, downOf(setup.at)), middle, y(under) - text * 0.6, text, "middle"),
-    { kind: "text", x: left + vise.jawThickness / 2, y: y(vise.jawDepth) - text * 0.4, text: "moving jaw", size: text * 0.9, anchor: "middle", ink: "thin" },
-    { kind: "text", x: fixedEdge + vise.jawThickness / 2, y: y(vise.jawDepth) - text * 0.4, text: "fixed jaw", size: text * 0.9, anchor: "middle", ink: "thin" },
-    { kind: "text", x: width / 2, y: height - 2, text: "seen along the jaws, to scale", size: text * 0.9, anchor: "middle", ink: "thin" },
-    { kind: "dimension", from: [fixedEdge + vise.jawThickness + 6, y(vise.jawDepth)], to: [fixedEdge + vise.jawThickness + 6, y(top - removal)], value: mm(seat.projection), label: "above", size: text, side: "right" },
-    { kind: "dimension", from: [fixedEdge + vise.jawThickness + 6, y(under)], to: [fixedEdge + vise.jawThickness + 6, y(Math.min(vise.jawDepth, top))], value: mm(seat.grip), label: "grip", size: text, side: "right" },
-    { kind: "dimension", from: [margin - 8, y(under)], to: [margin - 8, y(top - removal)], value: mm(setup.to), label: setup.sized ? "to size" : "left", size: text, side: "left" },
+    {
+      kind: "text",
+      x: left + vise.jawThickness / 2,
+      y: y(vise.jawDepth) - text * 0.4,
+      text: "moving jaw",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    },
+    {
+      kind: "text",
+      x: fixedEdge + vise.jawThickness / 2,
+      y: y(vise.jawDepth) - text * 0.4,
+      text: "fixed jaw",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    },
+    {
+      kind: "text",
+      x: width / 2,
+      y: height - 2,
+      text: "seen along the jaws, to scale",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    },
+    {
+      kind: "dimension",
+      from: [fixedEdge + vise.jawThickness + 6, y(vise.jawDepth)],
+      to: [fixedEdge + vise.jawThickness + 6, y(top - removal)],
+      value: mm(seat.projection),
+      label: "above",
+      size: text,
+      side: "right",
+    },
+    {
+      kind: "dimension",
+      from: [fixedEdge + vise.jawThickness + 6, y(under)],
+      to: [fixedEdge + vise.jawThickness + 6, y(Math.min(vise.jawDepth, top))],
+      value: mm(seat.grip),
+      label: "grip",
+      size: text,
+      side: "right",
+    },
+    {
+      kind: "dimension",
+      from: [margin - 8, y(under)],
+      to: [margin - 8, y(top - removal)],
+      value: mm(setup.to),
+      label: setup.sized ? "to size" : "left",
+      size: text,
+      side: "left",
+    },
   );
-  if (seat.rod) shapes.push({ kind: "text", x: movingEdge + rod / 2, y: y(seat.rod.height) + rod / 2 + text, text: "rod", size: text * 0.9, anchor: "middle", ink: "thin" });
+  if (seat.rod)
+    shapes.push({
+      kind: "text",
+      x: movingEdge + rod / 2,
+      y: y(seat.rod.height) + rod / 2 + text,
+      text: "rod",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    });
   return { title: setupWords(setup), width, height, shapes };
 }
 
-function stamp(order: number | null, x: number, y: number, text: number, anchor: "start" | "middle" | "end"): Shape[] {
-  return order === null ? [] : [{ kind: "text", x, y, text: String(order), size: text * 1.3, anchor, ink: "edge", bold: true }];
+function stamp(
+  order: number | null,
+  x: number,
+  y: number,
+  text: number,
+  anchor: "start" | "middle" | "end",
+): Shape[] {
+  return order === null
+    ? []
+    : [{ kind: "text", x, y, text: String(order), size: text * 1.3, anchor, ink: "edge", bold: true }];
 }
 
 /** An end past the side of the jaws, seen from the front: the flank of the cutter takes the end. */
@@ -103,17 +229,65 @@ function overhangView(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const band = Math.max(removal, width * 0.008);
   const shapes: Shape[] = [
     { kind: "rect", x: margin / 2, y: zero, w: shown + margin / 2, h: bedThickness, ink: "bed" },
-    { kind: "rect", x: margin, y: y(top), w: shown + overhang - removal, h: seat.standing, ink: "part", strong: true },
+    {
+      kind: "rect",
+      x: margin,
+      y: y(top),
+      w: shown + overhang - removal,
+      h: seat.standing,
+      ink: "part",
+      strong: true,
+    },
     { kind: "rect", x: margin, y: y(vise.jawDepth), w: shown, h: vise.jawDepth, ink: "fixedJaw" },
     { kind: "rect", x: end - removal, y: y(top), w: band, h: seat.standing, ink: "remove" },
-    { kind: "rect", x: end - removal, y: y(top) - head * 0.8, w: cutter.diameter, h: seat.standing + head * 0.8 + 2, ink: "cutter" },
+    {
+      kind: "rect",
+      x: end - removal,
+      y: y(top) - head * 0.8,
+      w: cutter.diameter,
+      h: seat.standing + head * 0.8 + 2,
+      ink: "cutter",
+    },
   ];
   if (small) return { title: setupWords(setup), width, height, shapes };
   shapes.push(
-    { kind: "text", x: (jawRight + end) / 2, y: y(top) - text * 0.5, text: String(setup.number), size: text * 1.4, anchor: "middle", ink: "accent", bold: true },
-    { kind: "dimension", from: [jawRight, y(Math.max(top, vise.jawDepth)) - head * 0.5], to: [end, y(Math.max(top, vise.jawDepth)) - head * 0.5], value: mm(overhang), label: "out", size: text, side: "left" },
-    { kind: "text", x: margin + shown / 2, y: y(vise.jawDepth / 2), text: "fixed jaw", size: text * 0.9, anchor: "middle", ink: "thin" },
-    { kind: "text", x: width / 2, y: height - 2, text: "seen from the front, to scale", size: text * 0.9, anchor: "middle", ink: "thin" },
+    {
+      kind: "text",
+      x: (jawRight + end) / 2,
+      y: y(top) - text * 0.5,
+      text: String(setup.number),
+      size: text * 1.4,
+      anchor: "middle",
+      ink: "accent",
+      bold: true,
+    },
+    {
+      kind: "dimension",
+      from: [jawRight, y(Math.max(top, vise.jawDepth)) - head * 0.5],
+      to: [end, y(Math.max(top, vise.jawDepth)) - head * 0.5],
+      value: mm(overhang),
+      label: "out",
+      size: text,
+      side: "left",
+    },
+    {
+      kind: "text",
+      x: margin + shown / 2,
+      y: y(vise.jawDepth / 2),
+      text: "fixed jaw",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    },
+    {
+      kind: "text",
+      x: width / 2,
+      y: height - 2,
+      text: "seen from the front, to scale",
+      size: text * 0.9,
+      anchor: "middle",
+      ink: "thin",
+    },
   );
   return { title: setupWords(setup), width, height, shapes };
 }

@@ -11,15 +11,29 @@ export type EntryPlaces = Record<Axis, { x: number; y: number }>;
 export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces } {
   const { length, width, height } = sizes;
   const unit = Math.max(length + width, width + height) / 100;
-  const gap = 26 * unit;
+  const gap = 22 * unit;
+  const rise = 15 * unit;
   const left = 52 * unit;
   const top = 9 * unit;
   const figureWidth = left + length + gap + width + 4 * unit;
-  const figureHeight = top + width + gap + height + 12 * unit;
-  const frontTop = top + width + gap;
+  const figureHeight = top + width + rise + height + 12 * unit;
+  const frontTop = top + width + rise;
   const text = 3.6 * unit;
-  const label = (x: number, y: number, words: string): Shape => ({ kind: "text", x, y, text: words, size: text, anchor: "start", ink: "thin" });
-  const line = (points: [number, number][]): Shape => ({ kind: "line", points, ink: "dimension", arrow: true });
+  const label = (x: number, y: number, words: string): Shape => ({
+    kind: "text",
+    x,
+    y,
+    text: words,
+    size: text,
+    anchor: "start",
+    ink: "thin",
+  });
+  const line = (points: [number, number][]): Shape => ({
+    kind: "line",
+    points,
+    ink: "dimension",
+    arrow: true,
+  });
   const thin = (points: [number, number][]): Shape => ({ kind: "line", points, ink: "thin" });
   const lengthY = frontTop + height + 8 * unit;
   const sideX = left - 6 * unit;
@@ -31,19 +45,51 @@ export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces
     label(left, top - 2 * unit, "top"),
     label(left, frontTop - 2 * unit, "front"),
     label(rightX, frontTop - 2 * unit, "right"),
-    line([[left, lengthY], [left + length, lengthY]]),
-    thin([[left, frontTop + height + 1.5 * unit], [left, lengthY + 2 * unit]]),
-    thin([[left + length, frontTop + height + 1.5 * unit], [left + length, lengthY + 2 * unit]]),
-    line([[sideX, top], [sideX, top + width]]),
-    thin([[left - 1.5 * unit, top], [sideX - 2 * unit, top]]),
-    thin([[left - 1.5 * unit, top + width], [sideX - 2 * unit, top + width]]),
-    line([[sideX, frontTop], [sideX, frontTop + height]]),
-    thin([[left - 1.5 * unit, frontTop], [sideX - 2 * unit, frontTop]]),
-    thin([[left - 1.5 * unit, frontTop + height], [sideX - 2 * unit, frontTop + height]]),
+    line([
+      [left, lengthY],
+      [left + length, lengthY],
+    ]),
+    thin([
+      [left, frontTop + height + 1.5 * unit],
+      [left, lengthY + 2 * unit],
+    ]),
+    thin([
+      [left + length, frontTop + height + 1.5 * unit],
+      [left + length, lengthY + 2 * unit],
+    ]),
+    line([
+      [sideX, top],
+      [sideX, top + width],
+    ]),
+    thin([
+      [left - 1.5 * unit, top],
+      [sideX - 2 * unit, top],
+    ]),
+    thin([
+      [left - 1.5 * unit, top + width],
+      [sideX - 2 * unit, top + width],
+    ]),
+    line([
+      [sideX, frontTop],
+      [sideX, frontTop + height],
+    ]),
+    thin([
+      [left - 1.5 * unit, frontTop],
+      [sideX - 2 * unit, frontTop],
+    ]),
+    thin([
+      [left - 1.5 * unit, frontTop + height],
+      [sideX - 2 * unit, frontTop + height],
+    ]),
   ];
   const at = (x: number, y: number) => ({ x: x / figureWidth, y: y / figureHeight });
   return {
-    figure: { title: "Three views of the block to scale: top, front and right.", width: figureWidth, height: figureHeight, shapes },
+    figure: {
+      title: "Three views of the block to scale: top, front and right.",
+      width: figureWidth,
+      height: figureHeight,
+      shapes,
+    },
     entries: {
       length: at(left + length / 2, lengthY),
       width: at(sideX - 2 * unit, top + width / 2),

@@ -21,7 +21,11 @@ export const facesOf = (axis: Axis): [low: Face, high: Face] => pairs[axis];
 
 /** The size a face bounds. */
 export function axisOf(face: Face): Axis {
-  return face === "left" || face === "right" ? "length" : face === "front" || face === "back" ? "width" : "height";
+  return face === "left" || face === "right"
+    ? "length"
+    : face === "front" || face === "back"
+      ? "width"
+      : "height";
 }
 
 export function opposite(face: Face): Face {

@@ -20,7 +20,10 @@ export function alongJaws(o: Orientation): Axis {
 }
 
 /** How the part turns between two orientations, named by axis (about X swaps the faces at the jaws, Y keeps them). */
-export function turnBetween(from: Orientation, to: Orientation): "none" | "about X" | "about Y" | "about Z" | "other" {
+export function turnBetween(
+  from: Orientation,
+  to: Orientation,
+): "none" | "about X" | "about Y" | "about Z" | "other" {
   if (from.up === to.up && from.fixed === to.fixed) return "none";
   if (from.up === opposite(to.up) && from.fixed === to.fixed) return "about Y";
   if (from.up === to.up && from.fixed === opposite(to.fixed)) return "about Z";

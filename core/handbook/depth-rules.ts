@@ -40,10 +40,20 @@ export const flyCutterDepth = 0.5;
 export const classDepth: Record<MachineClass, number> = { bench: 0.6, lightKnee: 1.2, knee: 2, heavy: 4 };
 
 /** Largest side-cut width the class bears at full depth in steel, mm (guess). */
-export const classSideWidth: Record<MachineClass, number> = { bench: 0.4, lightKnee: 0.8, knee: 1.5, heavy: 3 };
+export const classSideWidth: Record<MachineClass, number> = {
+  bench: 0.4,
+  lightKnee: 0.8,
+  knee: 1.5,
+  heavy: 3,
+};
 
 /** Smallest chip an edge still cuts, mm (domain.md 6): about one edge radius. */
-export const leastChip: Record<ToolMaterial, number> = { hss: 0.005, cobalt: 0.005, carbide: 0.01, coatedCarbide: 0.02 };
+export const leastChip: Record<ToolMaterial, number> = {
+  hss: 0.005,
+  cobalt: 0.005,
+  carbide: 0.01,
+  coatedCarbide: 0.02,
+};
 
 /** Finish allowance left for the last pass, mm (domain.md 7). */
 export const finishAllowance = { face: 0.15, side: 0.2 } as const;

@@ -1,2 +1,9 @@
 /** Handling times per event in minutes (guess; domain.md 12). Records replace them later. */
-export const handlingTimes = { setup: 8, measure: 1, deburr: 1, cutterChange: 2, indicate: 4, touchOff: 1 } as const;
+export const handlingTimes = {
+  setup: 8,
+  measure: 1,
+  deburr: 1,
+  cutterChange: 2,
+  indicate: 4,
+  touchOff: 1,
+} as const;

@@ -34,7 +34,12 @@ export type MachineClass = z.infer<typeof machineClassSchema>;
 /** Words shown for the lists, in the trade's terms. */
 export const wordsFor = {
   toolMaterial: { hss: "HSS", cobalt: "cobalt HSS", carbide: "carbide", coatedCarbide: "coated carbide" },
-  cutterKind: { endMill: "end mill", faceMill: "face mill", shellMill: "shell mill", flyCutter: "fly cutter" },
+  cutterKind: {
+    endMill: "end mill",
+    faceMill: "face mill",
+    shellMill: "shell mill",
+    flyCutter: "fly cutter",
+  },
   faceCondition: {
     ground: "ground",
     milled: "milled",

@@ -1,4 +1,12 @@
-import { alongJaws, axisOf, downOf, type Face, faceSchema, movingOf, type Orientation } from "../frame/index.ts";
+import {
+  alongJaws,
+  axisOf,
+  downOf,
+  type Face,
+  faceSchema,
+  movingOf,
+  type Orientation,
+} from "../frame/index.ts";
 import { wordsFor } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Rod, Vise } from "../shop/index.ts";
@@ -81,7 +89,9 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   const room = between + (rod?.diameter ?? 0);
   if (room > vise.opening) {
     return refused(
-      rule("M11.opening")`${mm(room)} ${rod ? "with the rod " : ""}must go between the jaws; the ${vise.name} opens ${mm(vise.opening)}.`,
+      rule(
+        "M11.opening",
+      )`${mm(room)} ${rod ? "with the rod " : ""}must go between the jaws; the ${vise.name} opens ${mm(vise.opening)}.`,
       say`Turn the part, use a wider vise, or strap it to the table.`,
     );
   }
@@ -89,12 +99,16 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   const fits = (p: Parallels) => 2 * p.thickness + 2 <= between;
   const pair =
     needed > 0
-      ? request.parallels.filter((p) => p.height >= needed && fits(p)).sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0]
+      ? request.parallels
+          .filter((p) => p.height >= needed && fits(p))
+          .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0]
       : undefined;
   if (needed > 0 && !pair) {
     const tallest = Math.max(0, ...request.parallels.filter(fits).map((p) => p.height));
     return refused(
-      rule("holding.parallels")`Parallels of ${mm(needed)} or more are needed so that the cutter clears the jaws; the tallest that fit between the jaws are ${mm(tallest)}.`,
+      rule(
+        "holding.parallels",
+      )`Parallels of ${mm(needed)} or more are needed so that the cutter clears the jaws; the tallest that fit between the jaws are ${mm(tallest)}.`,
       say`Use taller packing, or take less off in this setup.`,
     );
   }
@@ -103,7 +117,9 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   const effectiveGrip = tidy(grip - vise.jawChamfer - edgeBreak);
   if (effectiveGrip < leastGrip.any) {
     return refused(
-      rule("M12.shallow")`Only ${mm(Math.max(effectiveGrip, 0))} of the part would be held, after the chamfers; at least ${mm(leastGrip.any)} is needed.`,
+      rule(
+        "M12.shallow",
+      )`Only ${mm(Math.max(effectiveGrip, 0))} of the part would be held, after the chamfers; at least ${mm(leastGrip.any)} is needed.`,
       say`Take less off in this setup, or hold the part another way.`,
     );
   }
@@ -130,14 +146,38 @@ export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
   const found: Warning[] = [];
   const fixed = piece.faces[seat.fixed];
   if (fixed.order !== null && !fixed.clean) {
-    found.push(warn(rule("M10.notClean")`Face ${fixed.order} at the fixed jaw did not clean up: it is no reference. Cut it clean first.`));
+    found.push(
+      warn(
+        rule(
+          "M10.notClean",
+        )`Face ${fixed.order} at the fixed jaw did not clean up: it is no reference. Cut it clean first.`,
+      ),
+    );
   } else if (!isReference(piece, seat.fixed)) {
-    found.push(note(rule("M10.provisional")`The ${seat.fixed} face at the fixed jaw is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`));
+    found.push(
+      note(
+        rule(
+          "M10.provisional",
+        )`The ${seat.fixed} face at the fixed jaw is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`,
+      ),
+    );
   }
   if (seat.effectiveGrip < leastGrip.roughing) {
-    found.push(warn(rule("M12.roughing")`${mm(seat.effectiveGrip)} is held after the chamfers; roughing wants ${mm(leastGrip.roughing)}. Light passes.`));
+    found.push(
+      warn(
+        rule(
+          "M12.roughing",
+        )`${mm(seat.effectiveGrip)} is held after the chamfers; roughing wants ${mm(leastGrip.roughing)}. Light passes.`,
+      ),
+    );
   } else if (seat.projection > 1.5 * seat.grip) {
-    found.push(warn(rule("M12.tall")`${mm(seat.projection)} stands above the jaws for ${mm(seat.grip)} of grip. A heavy cut can tip it: light passes, and try it by hand first.`));
+    found.push(
+      warn(
+        rule(
+          "M12.tall",
+        )`${mm(seat.projection)} stands above the jaws for ${mm(seat.grip)} of grip. A heavy cut can tip it: light passes, and try it by hand first.`,
+      ),
+    );
   }
   return found;
 }
@@ -145,5 +185,7 @@ export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
 /** A face named for a person: its number when cut, else its place and condition. */
 export function faceCalled(piece: Piece, face: Face): string {
   const state = piece.faces[face];
-  return state.order !== null ? `face ${state.order}` : `the ${wordsFor.faceCondition[state.condition]} ${face} face`;
+  return state.order !== null
+    ? `face ${state.order}`
+    : `the ${wordsFor.faceCondition[state.condition]} ${face} face`;
 }

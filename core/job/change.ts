@@ -49,7 +49,10 @@ export interface Conflict {
   theirs: Json;
 }
 
-export type Applied = { ok: true; job: Job } | { ok: false; conflicts: Conflict[] } | { ok: false; conflicts: []; invalid: string };
+export type Applied =
+  | { ok: true; job: Job }
+  | { ok: false; conflicts: Conflict[] }
+  | { ok: false; conflicts: []; invalid: string };
 
 /**
  * Applies changes to a job. Every current value must equal `from`, else nothing is written and each difference is told.
@@ -66,19 +69,31 @@ export function applyChanges(job: Job, changes: Change[]): Applied {
       continue;
     }
     const keys = path.split("/");
-    next = to === null && collections.some((pattern) => pattern.test(path)) ? withoutKey(next, keys) : withValue(next, keys, to);
+    next =
+      to === null && collections.some((pattern) => pattern.test(path))
+        ? withoutKey(next, keys)
+        : withValue(next, keys, to);
   }
   if (conflicts.length > 0) return { ok: false, conflicts };
   const parsed = jobSchema.safeParse(next);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    return { ok: false, conflicts: [], invalid: `${issue?.path.join("/") ?? ""}: ${issue?.message ?? "not valid"}` };
+    return {
+      ok: false,
+      conflicts: [],
+      invalid: `${issue?.path.join("/") ?? ""}: ${issue?.message ?? "not valid"}`,
+    };
   }
   return { ok: true, job: parsed.data };
 }
 
 /** The same changes the other way round and in reverse order: what undo applies. */
-export const reversed = (changes: Change[]): Change[] => changes.toReversed().map(({ path, from, to }) => ({ path, from: to, to: from }));
+export const reversed = (changes: Change[]): Change[] =>
+  changes.toReversed().map(({ path, from, to }) => ({ path, from: to, to: from }));
 
 /** A change of one path against the job as seen. */
-export const changeOf = (job: Job, path: string, to: unknown): Change => ({ path, from: valueAt(job, path), to: to as Json });
+export const changeOf = (job: Job, path: string, to: unknown): Change => ({
+  path,
+  from: valueAt(job, path),
+  to: to as Json,
+});

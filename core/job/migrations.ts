@@ -9,13 +9,17 @@ export type Migrations = Record<number, (document: Document) => Document>;
 export const migrations: Migrations = {};
 
 export type Migrated =
-  | { ok: true; document: Document }
-  | { ok: false; problem: "newer" | "unknown"; version: unknown };
+  { ok: true; document: Document } | { ok: false; problem: "newer" | "unknown"; version: unknown };
 
 /** Brings a document to the current version; refuses one that is newer than this app or has no version. */
-export function migrate(document: Document, steps: Migrations = migrations, to: number = jobVersion): Migrated {
+export function migrate(
+  document: Document,
+  steps: Migrations = migrations,
+  to: number = jobVersion,
+): Migrated {
   const version = document.version;
-  if (typeof version !== "number" || !Number.isInteger(version) || version < 1) return { ok: false, problem: "unknown", version };
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
+    return { ok: false, problem: "unknown", version };
   if (version > to) return { ok: false, problem: "newer", version };
   let current = document;
   for (let v = version; v < to; v++) {

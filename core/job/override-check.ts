@@ -8,7 +8,9 @@ export function cutWithOwnDepthAllowed(setup: Setup, depth: Mm): Outcome<Mm> {
   const broken = hardLimitBroken(setup.cut, depth);
   if (!broken) return done(depth);
   return refused(
-    rule("M21.hard")`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(setup.cut.allowed)} would do.`,
+    rule(
+      "M21.hard",
+    )`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(setup.cut.allowed)} would do.`,
     say`To lift it: ${broken.lifts}.`,
   );
 }

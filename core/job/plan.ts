@@ -1,12 +1,36 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { type Material, materialById } from "../handbook/index.ts";
-import { checkDrawing, type DrawingFinding, limitsOf, longestAxis, type Part, targetSizes } from "../part/index.ts";
+import {
+  checkDrawing,
+  type DrawingFinding,
+  limitsOf,
+  longestAxis,
+  type Part,
+  targetSizes,
+} from "../part/index.ts";
 import { type Limits, mm, quantity, tidy } from "../quantity/index.ts";
 import { cutWithOwnDepthAllowed } from "./override-check.ts";
-import { type OperationKey, planRoute, type Route, type RouteContext, type Setup, setupOf } from "../route/index.ts";
+import {
+  type OperationKey,
+  planRoute,
+  type Route,
+  type RouteContext,
+  type Setup,
+  setupOf,
+} from "../route/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
 import { type Piece, rawPiece, type Spare, spareOf, type SpareVerdict } from "../stock/index.ts";
-import { begunOf, foldProgress, type LivePass, livePasses, paperThickness, type Progress, type Record as JobRecord, type Step, stepsOf } from "../steps/index.ts";
+import {
+  begunOf,
+  foldProgress,
+  type LivePass,
+  livePasses,
+  paperThickness,
+  type Progress,
+  type Record as JobRecord,
+  type Step,
+  stepsOf,
+} from "../steps/index.ts";
 import { type Phrase, precise, rule, say, stop, type Warning, words } from "../working/index.ts";
 import type { Job, Override } from "./job.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
@@ -101,17 +125,36 @@ export function plan({ job, records, shop, piece }: PlanInputs): Plan {
     return { ...empty, status: statusLines(job, empty) };
   }
 
-  const limits = Object.fromEntries(axisNames.map((axis) => [axis, limitsOf(part.sizes[axis]!, part)])) as Record<Axis, Limits>;
-  const spares = Object.fromEntries(axisNames.map((axis) => [axis, spareOf(job.stock, axis, limits[axis])])) as Record<Axis, Spare>;
+  const limits = Object.fromEntries(
+    axisNames.map((axis) => [axis, limitsOf(part.sizes[axis]!, part)]),
+  ) as Record<Axis, Limits>;
+  const spares = Object.fromEntries(
+    axisNames.map((axis) => [axis, spareOf(job.stock, axis, limits[axis])]),
+  ) as Record<Axis, Spare>;
   const spareVerdict = worst.find((v) => axisNames.some((axis) => spares[axis].verdict === v)) ?? "enough";
   const raw = rawPiece(job.stock, spares);
-  const context: RouteContext = { target, limits, spares, material, machine, vise, shop, ends: longestAxis(target), rawLength: raw.sizes[longestAxis(target)], ownDepth: {}, outside: [] };
+  const context: RouteContext = {
+    target,
+    limits,
+    spares,
+    material,
+    machine,
+    vise,
+    shop,
+    ends: longestAxis(target),
+    rawLength: raw.sizes[longestAxis(target)],
+    ownDepth: {},
+    outside: [],
+  };
   const begun = [...progress.values()].map((state) => begunOf(state, moreAllowed(state, spares, target)));
   const overrides = settleOverrides(job, raw, begun, context);
   const route = planRoute(raw, begun, context);
   const ladders: Plan["ladders"] = {};
-  for (const setup of route.setups) ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);
-  const steps = route.setups.flatMap((setup) => stepsOf(setup, progress.get(setup.key) ?? null, machine, shop));
+  for (const setup of route.setups)
+    ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);
+  const steps = route.setups.flatMap((setup) =>
+    stepsOf(setup, progress.get(setup.key) ?? null, machine, shop),
+  );
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = route.setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = route.setups.reduce((sum, s) => sum + s.minutes.handling, 0);
@@ -141,19 +184,32 @@ function moreAllowed(state: Progress, spares: Record<Axis, Spare>, target: Sizes
 }
 
 /** Puts own depths into the context where they can be, and reports on each override. */
-function settleOverrides(job: Job, raw: Piece, begun: Parameters<typeof planRoute>[1], context: RouteContext): OverrideReport[] {
+function settleOverrides(
+  job: Job,
+  raw: Piece,
+  begun: Parameters<typeof planRoute>[1],
+  context: RouteContext,
+): OverrideReport[] {
   const wanted = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   if (wanted.length === 0) return [];
   const without = planRoute(raw, begun, context);
   return wanted.map((override): OverrideReport => {
     const setup = override.at === "route" ? undefined : setupOf(without, override.at);
     if (!setup || override.at === "route") {
-      return { override, state: "withoutObject", why: say`This plan has no such cut. The depth is kept for when it has.` };
+      return {
+        override,
+        state: "withoutObject",
+        why: say`This plan has no such cut. The depth is kept for when it has.`,
+      };
     }
     const outcome = cutWithOwnDepthAllowed(setup, override.value);
     if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
     context.ownDepth[override.at] = override.value;
-    return { override, state: "applied", why: say`${mm(override.value)} a pass instead of ${mm(setup.cut.allowed)}.` };
+    return {
+      override,
+      state: "applied",
+      why: say`${mm(override.value)} a pass instead of ${mm(setup.cut.allowed)}.`,
+    };
   });
 }
 
@@ -163,17 +219,28 @@ const reportWithout = (override: Override | undefined): OverrideReport[] =>
 /** M01: the stock cannot give the size. */
 function spareWarning(spare: Spare): Warning[] {
   return spare.verdict === "short"
-    ? [stop(rule("M01.short")`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the lump is ${mm(spare.smallest)} at its smallest, the skins take ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`)]
+    ? [
+        stop(
+          rule(
+            "M01.short",
+          )`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the lump is ${mm(spare.smallest)} at its smallest, the skins take ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`,
+        ),
+      ]
     : [];
 }
 
 function statusLines(job: Job, made: Plan): Plan["status"] {
   const stops = made.findings.filter((f) => f.severity === "stop").length;
-  const own = axisNames.filter((axis) => job.part.sizes[axis]?.upper != null).length;
+  const own = axisNames.filter((axis) => typeof job.part.sizes[axis]?.upper === "number").length;
   const doneSteps = made.steps.filter((s) => s.done).length;
   const judged = made.requirements.filter((r) => r.verdict !== null);
   const bad = judged.filter((r) => r.verdict?.verdict !== "good").length;
-  const tightest = made.spares ? axisNames.map((a) => made.spares![a]).filter((s) => Number.isFinite(s.spare)).sort((a, b) => a.spare - a.skins - (b.spare - b.skins))[0] : undefined;
+  const tightest = made.spares
+    ? axisNames
+        .map((a) => made.spares![a])
+        .filter((s) => Number.isFinite(s.spare))
+        .sort((a, b) => a.spare - a.skins - (b.spare - b.skins))[0]
+    : undefined;
   const passes = made.setups.reduce((sum, s) => sum + s.cut.passes.length, 0);
   return {
     drawing: stops > 0 ? say`${stops} still to fill in` : say`3 sizes, ${own} with own limits`,
@@ -185,16 +252,37 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
           : made.spareVerdict === "short"
             ? say`not enough ${tightest?.axis ?? "metal"}`
             : say`${mm(tightest?.spare ?? 0)} spare on the ${tightest?.axis ?? ""}${made.spareVerdict === "tight" ? ", tight" : ""}`,
-    setups: made.refusal ? say`stops at setup ${made.refusal.number}` : made.setups.length > 0 ? say`${made.setups.length} setups, ${quantity("time", made.minutes.total)}` : words("after the drawing"),
-    cuts: passes > 0 ? say`${passes} passes, ${quantity("time", made.minutes.cutting)} cutting` : words("no passes yet"),
+    setups: made.refusal
+      ? say`stops at setup ${made.refusal.number}`
+      : made.setups.length > 0
+        ? say`${made.setups.length} setups, ${quantity("time", made.minutes.total)}`
+        : words("after the drawing"),
+    cuts:
+      passes > 0
+        ? say`${passes} passes, ${quantity("time", made.minutes.cutting)} cutting`
+        : words("no passes yet"),
     machine:
-      made.steps.length === 0 ? words("no steps yet") : made.current >= made.steps.length ? words("all steps done") : doneSteps === 0 ? say`${made.steps.length} steps, not begun` : say`step ${made.current + 1} of ${made.steps.length}`,
-    record: judged.length === 0 ? say`0 of ${made.requirements.length} judged` : bad > 0 ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good` : say`${judged.length} of ${made.requirements.length} good`,
+      made.steps.length === 0
+        ? words("no steps yet")
+        : made.current >= made.steps.length
+          ? words("all steps done")
+          : doneSteps === 0
+            ? say`${made.steps.length} steps, not begun`
+            : say`step ${made.current + 1} of ${made.steps.length}`,
+    record:
+      judged.length === 0
+        ? say`0 of ${made.requirements.length} judged`
+        : bad > 0
+          ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good`
+          : say`${judged.length} of ${made.requirements.length} good`,
   };
 }
 
 /** Machine, vise and material of a job as the plan uses them. */
-export function equipment(job: Job, shop: Shop): { machine: Machine | undefined; vise: Vise | undefined; material: Material | undefined } {
+export function equipment(
+  job: Job,
+  shop: Shop,
+): { machine: Machine | undefined; vise: Vise | undefined; material: Material | undefined } {
   return {
     machine: shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0],
     vise: shop.vises.find((v) => v.id === job.vise) ?? shop.vises[0],

@@ -25,7 +25,14 @@ export interface Requirement {
  * Requirements of a job with the readings that judge them: those taken after the last cut of a size and at the inspection.
  * A later pass makes earlier readings history. The verdict goes by all points, not by one (M34).
  */
-export function requirementsOf(job: Job, part: Part, records: JobRecord[], shop: Shop, progress: Map<OperationKey, Progress>, piece: number): Requirement[] {
+export function requirementsOf(
+  job: Job,
+  part: Part,
+  records: JobRecord[],
+  shop: Shop,
+  progress: Map<OperationKey, Progress>,
+  piece: number,
+): Requirement[] {
   const lastCut = new Map<string, number>();
   const readings: (JobRecord & { type: "reading" })[] = [];
   for (const record of effective(records)) {
@@ -34,7 +41,9 @@ export function requirementsOf(job: Job, part: Part, records: JobRecord[], shop:
     if (record.type === "reading") readings.push(record);
   }
   const judged = (of: ReadingOf) => {
-    const cutsOfSize = [...progress.values()].filter((p) => of === "squareness" || sizeOf(p) === of).map((p) => lastCut.get(p.told.key) ?? 0);
+    const cutsOfSize = [...progress.values()]
+      .filter((p) => of === "squareness" || sizeOf(p) === of)
+      .map((p) => lastCut.get(p.told.key) ?? 0);
     const since = Math.max(0, ...cutsOfSize);
     return readings
       .filter((r) => r.of === of && r.seq > since)
@@ -58,14 +67,20 @@ export function requirementsOf(job: Job, part: Part, records: JobRecord[], shop:
         deviation: retarget ? { from: job.part.sizes[axis], reason: retarget.reason } : null,
         readings: used,
         u,
-        verdict: sizeVerdict(used.map((r) => r.value), limits, u),
+        verdict: sizeVerdict(
+          used.map((r) => r.value),
+          limits,
+          u,
+        ),
       },
     ];
   });
   const form: Requirement[] = [];
   if (part.parallelism !== null) {
     // Parallelism of a pair is the spread of its readings; the worst pair counts.
-    const spreads = sizes.filter((s) => s.readings.length >= 2).map((s) => ({ spread: s.verdict!.spread, u: s.u }));
+    const spreads = sizes
+      .filter((s) => s.readings.length >= 2)
+      .map((s) => ({ spread: s.verdict!.spread, u: s.u }));
     const worst = spreads.sort((a, b) => b.spread - a.spread)[0];
     form.push({
       of: "parallelism",
@@ -87,19 +102,43 @@ export function requirementsOf(job: Job, part: Part, records: JobRecord[], shop:
       deviation: null,
       readings: used,
       u,
-      verdict: used.length > 0 ? formVerdict(used.map((r) => r.value), part.squareness, u) : null,
+      verdict:
+        used.length > 0
+          ? formVerdict(
+              used.map((r) => r.value),
+              part.squareness,
+              u,
+            )
+          : null,
     });
   }
   return [...sizes, ...form];
 }
 
 const sizeOf = (p: Progress): ReadingOf =>
-  p.told.face === "left" || p.told.face === "right" ? "length" : p.told.face === "front" || p.told.face === "back" ? "width" : "height";
+  p.told.face === "left" || p.told.face === "right"
+    ? "length"
+    : p.told.face === "front" || p.told.face === "back"
+      ? "width"
+      : "height";
 
 /** Verdict of an error of form against its largest: nothing is too small, too large is rework. */
 function formVerdict(values: number[], upper: number, u: number): SizeVerdict {
   const largest = Math.max(...values);
   const judged = guardedVerdict(largest, { lower: -Infinity, upper }, u);
-  const verdict = judged.verdict === "accept" ? "good" : judged.verdict === "reject" ? "rework" : 2 * u >= upper ? "cannotTell" : "withinU";
-  return { verdict, largest, smallest: Math.min(...values), spread: tidy(largest - Math.min(...values)), rework: verdict === "rework" ? tidy(largest - upper) : 0 };
+  const verdict =
+    judged.verdict === "accept"
+      ? "good"
+      : judged.verdict === "reject"
+        ? "rework"
+        : 2 * u >= upper
+          ? "cannotTell"
+          : "withinU";
+  return {
+    verdict,
+    largest,
+    smallest: Math.min(...values),
+    spread: tidy(largest - Math.min(...values)),
+    rework: verdict === "rework" ? tidy(largest - upper) : 0,
+  };
 }

@@ -24,7 +24,10 @@ export function divisionsPerTurn(lead: number, division: number): number | null 
 export function dialMove(distance: number, lead: number, division: number): Outcome<DialMove> {
   const perTurn = divisionsPerTurn(lead, division);
   if (perTurn === null) {
-    return refused(say`The lead of the screw is not a whole number of divisions.`, say`Check lead and division of this axis in the shop.`);
+    return refused(
+      say`The lead of the screw is not a whole number of divisions.`,
+      say`Check lead and division of this axis in the shop.`,
+    );
   }
   if (!(distance >= 0)) return refused(say`A dial move has no sign.`, say`Turn the other way.`);
   const total = Math.round(tidy(distance / division));
@@ -51,7 +54,14 @@ export type Direction = "+" | "-";
  * and come back. Nothing when already there that way.
  * @returns signed travels; null when backlash or overshoot cannot be
  */
-export function movesPastBacklash(now: number, last: Direction, target: number, backlash: number, overshoot: number, approach: Direction): number[] | null {
+export function movesPastBacklash(
+  now: number,
+  last: Direction,
+  target: number,
+  backlash: number,
+  overshoot: number,
+  approach: Direction,
+): number[] | null {
   if (backlash < 0 || overshoot <= backlash) return null;
   const sign = approach === "+" ? 1 : -1;
   const ahead = tidy((target - now) * sign);
@@ -61,8 +71,14 @@ export function movesPastBacklash(now: number, last: Direction, target: number, 
 }
 
 /** Error after equal steps: rounded one by one (chain) and rounded from the datum. */
-export function roundedSteps(step: number, count: number, division: number): { chainErrorLast: number; datumErrorWorst: number } {
+export function roundedSteps(
+  step: number,
+  count: number,
+  division: number,
+): { chainErrorLast: number; datumErrorWorst: number } {
   const rounded = (value: number) => Math.round(tidy(value / division)) * division;
-  const worst = Math.max(...Array.from({ length: count }, (_, i) => Math.abs(rounded((i + 1) * step) - (i + 1) * step)));
+  const worst = Math.max(
+    ...Array.from({ length: count }, (_, i) => Math.abs(rounded((i + 1) * step) - (i + 1) * step)),
+  );
   return { chainErrorLast: tidy(count * (rounded(step) - step)), datumErrorWorst: tidy(worst) };
 }

@@ -22,7 +22,13 @@ export function edgeFromReading(reading: Mm, diameter: Mm, medium: Mm, side: Too
 export const topSetting = (top: Mm, medium: Mm): Mm => tidy(top + medium);
 
 /** Center and width from touches on two opposite faces; null when the tool does not fit between them. */
-export function centerOfTwo(a: Mm, b: Mm, diameter: Mm, medium: Mm, touch: "inside" | "outside"): { center: Mm; width: Mm } | null {
+export function centerOfTwo(
+  a: Mm,
+  b: Mm,
+  diameter: Mm,
+  medium: Mm,
+  touch: "inside" | "outside",
+): { center: Mm; width: Mm } | null {
   const apart = Math.abs(b - a);
   const width = tidy(touch === "outside" ? apart - diameter - 2 * medium : apart + diameter + 2 * medium);
   return diameter > 0 && width > 0 ? { center: tidy((a + b) / 2), width } : null;

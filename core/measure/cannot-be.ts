@@ -30,7 +30,12 @@ const slips = [25.4, 1 / 25.4, 10, 0.1];
  * @param expected size expected now, mm
  * @returns the questions, most telling first; empty when the reading can be
  */
-export function cannotBe(reading: Believed, expected: number, before: number | null, instrument: Instrument): Question[] {
+export function cannotBe(
+  reading: Believed,
+  expected: number,
+  before: number | null,
+  instrument: Instrument,
+): Question[] {
   const questions: Question[] = [];
   const { value } = reading;
   const off = Math.abs(value - expected) / Math.max(expected, 1e-9);
@@ -39,17 +44,23 @@ export function cannotBe(reading: Believed, expected: number, before: number | n
     questions.push(
       slip
         ? {
-            phrase: rule("M03.slip")`You typed ${reading.text} ${reading.unit}, that is ${mm(value)}; about ${mm(expected)} is expected. ${slip > 20 || slip < 0.05 ? "The other unit" : "The point one place on"} would give ${mm(value * slip)}.`,
+            phrase: rule(
+              "M03.slip",
+            )`You typed ${reading.text} ${reading.unit}, that is ${mm(value)}; about ${mm(expected)} is expected. ${slip > 20 || slip < 0.05 ? "The other unit" : "The point one place on"} would give ${mm(value * slip)}.`,
             perhaps: tidy(value * slip),
           }
         : {
-            phrase: rule("M03.far")`${mm(value)} is far from the ${mm(expected)} expected. Is it this size, read on this face?`,
+            phrase: rule(
+              "M03.far",
+            )`${mm(value)} is far from the ${mm(expected)} expected. Is it this size, read on this face?`,
             perhaps: null,
           },
     );
   } else if (before !== null && value > before + 2 * instrument.uncertainty + 1e-9) {
     questions.push({
-      phrase: rule("M02.grew")`The block reads ${mm(value)} after the cut and ${mm(before)} before it: it cannot have grown. A chip or burr under the jaw of the instrument, or another place?`,
+      phrase: rule(
+        "M02.grew",
+      )`The block reads ${mm(value)} after the cut and ${mm(before)} before it: it cannot have grown. A chip or burr under the jaw of the instrument, or another place?`,
       perhaps: null,
     });
   }
@@ -58,11 +69,19 @@ export function cannotBe(reading: Believed, expected: number, before: number | n
   const step = instrument.resolution;
   const offStep = Math.abs(value / step - Math.round(value / step)) > 1e-6;
   const inchDecimals = Math.max(0, Math.ceil(-Math.log10(inUnit) - 1e-9));
-  const finer = reading.unit === "mm" ? offStep : typedDecimals > Math.max(inchDecimals, 4) || (typedDecimals > 3 && instrument.resolution >= 0.02);
+  const finer =
+    reading.unit === "mm"
+      ? offStep
+      : typedDecimals > Math.max(inchDecimals, 4) || (typedDecimals > 3 && instrument.resolution >= 0.02);
   if (finer) {
-    const rounded = reading.unit === "mm" ? tidy(Math.round(value / step) * step) : tidy(toMm(Number(showFixed(value / 25.4, inchDecimals).replace("−", "-")), "in"));
+    const rounded =
+      reading.unit === "mm"
+        ? tidy(Math.round(value / step) * step)
+        : tidy(toMm(Number(showFixed(value / 25.4, inchDecimals).replace("−", "-")), "in"));
     questions.push({
-      phrase: rule("M03.finer")`${instrument.name} shows steps of ${precise(mm(step), 3)}; ${reading.text} is finer than that. Which instrument was it?`,
+      phrase: rule(
+        "M03.finer",
+      )`${instrument.name} shows steps of ${precise(mm(step), 3)}; ${reading.text} is finer than that. Which instrument was it?`,
       perhaps: rounded,
     });
   }

@@ -1,5 +1,7 @@
 /** Next cut to command (mm) when a commanded cut removed less or more than wanted. Offset suits spring and backlash. */
-export const offsetModel = (commanded: number, measured: number, next: number) => next + (commanded - measured);
+export const offsetModel = (commanded: number, measured: number, next: number) =>
+  next + (commanded - measured);
 
 /** Factor model: suits a scale error; taken only when three cuts prove it. */
-export const factorModel = (commanded: number, measured: number, next: number) => (next * commanded) / measured;
+export const factorModel = (commanded: number, measured: number, next: number) =>
+  (next * commanded) / measured;

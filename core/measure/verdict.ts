@@ -43,7 +43,13 @@ export function sizeVerdict(readings: number[], limits: Limits, u: number): Size
   const high = guardedVerdict(largest, limits, u);
   const low = guardedVerdict(smallest, limits, u);
   const target = (limits.lower + limits.upper) / 2;
-  const made = (verdict: Verdict, rework = 0): SizeVerdict => ({ verdict, largest, smallest, spread, rework: tidy(rework) });
+  const made = (verdict: Verdict, rework = 0): SizeVerdict => ({
+    verdict,
+    largest,
+    smallest,
+    spread,
+    rework: tidy(rework),
+  });
   if (low.verdict === "reject" && smallest < limits.lower) return made("under");
   if (high.verdict === "reject" && largest > limits.upper) return made("rework", largest - target);
   if (high.verdict === "accept" && low.verdict === "accept") return made("good");

@@ -17,7 +17,10 @@ export interface DrawingFinding extends Warning {
 export function checkDrawing(part: Part, shop: Shop): DrawingFinding[] {
   const found: DrawingFinding[] = [];
   if (part.material === null || !materialById(part.material)) {
-    found.push({ axis: null, ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`) });
+    found.push({
+      axis: null,
+      ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`),
+    });
   }
   for (const axis of axisNames) {
     const size = part.sizes[axis];
@@ -27,22 +30,53 @@ export function checkDrawing(part: Part, shop: Shop): DrawingFinding[] {
     }
     const limits = limitsOf(size, part);
     if (limits.lower <= 0) {
-      found.push({ axis, ...stop(rule("drawing.zero")`The ${axis} must be more than nothing: its lower limit is ${mm(limits.lower)}.`) });
+      found.push({
+        axis,
+        ...stop(
+          rule(
+            "drawing.zero",
+          )`The ${axis} must be more than nothing: its lower limit is ${mm(limits.lower)}.`,
+        ),
+      });
       continue;
     }
     if (limits.upper < limits.lower) {
-      found.push({ axis, ...stop(rule("drawing.limits")`The upper limit of the ${axis} is below its lower limit.`) });
+      found.push({
+        axis,
+        ...stop(rule("drawing.limits")`The upper limit of the ${axis} is below its lower limit.`),
+      });
       continue;
     }
     const able = shop.instruments.filter((i) => i.from <= size.nominal && size.nominal <= i.to);
     const best = able.reduce((u, i) => Math.min(u, i.uncertainty), Infinity);
     const width = limits.upper - limits.lower;
     if (able.length === 0) {
-      found.push({ axis, ...warn(rule("M35.range")`No instrument in the shop reaches ${mm(size.nominal)}. Borrow one before the last cuts of the ${axis}.`) });
+      found.push({
+        axis,
+        ...warn(
+          rule(
+            "M35.range",
+          )`No instrument in the shop reaches ${mm(size.nominal)}. Borrow one before the last cuts of the ${axis}.`,
+        ),
+      });
     } else if (best * 2 >= width) {
-      found.push({ axis, ...warn(rule("M35.prove")`The ${axis} has limits ${precise(mm(width), 3)} apart; your best instrument is uncertain by ${precise(mm(best), 3)} and cannot prove it.`) });
+      found.push({
+        axis,
+        ...warn(
+          rule(
+            "M35.prove",
+          )`The ${axis} has limits ${precise(mm(width), 3)} apart; your best instrument is uncertain by ${precise(mm(best), 3)} and cannot prove it.`,
+        ),
+      });
     } else if (best * 8 > width && best * 4 > width) {
-      found.push({ axis, ...note(rule("M35.half")`With U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, a good part of the zone reads "cannot tell".`) });
+      found.push({
+        axis,
+        ...note(
+          rule(
+            "M35.half",
+          )`With U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, a good part of the zone reads "cannot tell".`,
+        ),
+      });
     }
   }
   return found;

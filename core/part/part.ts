@@ -19,7 +19,10 @@ export type Part = z.infer<typeof partSchema>;
 /** Limits of a drawn size in mm: its own tolerance, else the general one. */
 export function limitsOf(dimension: Dimension, part: Pick<Part, "general">): Limits {
   if (dimension.upper !== null && dimension.lower !== null) {
-    return { lower: tidy(dimension.nominal + dimension.lower), upper: tidy(dimension.nominal + dimension.upper) };
+    return {
+      lower: tidy(dimension.nominal + dimension.lower),
+      upper: tidy(dimension.nominal + dimension.upper),
+    };
   }
   const half = generalPlusMinus(part.general, dimension.nominal);
   return { lower: tidy(dimension.nominal - half), upper: tidy(dimension.nominal + half) };

@@ -101,12 +101,17 @@ function parseSigned(text: string): ParseResult<number> {
 }
 
 /** Nominal and what stands behind it: `±0.1`, `+0.2/-0.1`, `+0.2 -0.1`, `h7`, or a second limit `9.9…10.1`. */
-function splitTolerance(body: string): { nominal: string; kind: "none" | "pm" | "pair" | "fit" | "limits"; rest: string } {
+function splitTolerance(body: string): {
+  nominal: string;
+  kind: "none" | "pm" | "pair" | "fit" | "limits";
+  rest: string;
+} {
   const pm = body.indexOf("±");
   if (pm >= 0) return { nominal: body.slice(0, pm), kind: "pm", rest: body.slice(pm + 1) };
   const limits = /^([^±]+?)\s*(?:\.\.\.|…| to | bis |–)\s*(.+)$/.exec(body);
   if (limits) return { nominal: limits[1] ?? "", kind: "limits", rest: limits[2] ?? "" };
-  const pair = /^(.*?[\d"″.])\s*([+-]\s*[\d.,]+[^+\-/]*(?:\/\s*|\s+)(?:[+-]\s*[\d.,]+|0)\s*(?:mm|in|")?)$/.exec(body);
+  const pair =
+    /^(.*?[\d"″.])\s*([+-]\s*[\d.,]+[^+\-/]*(?:\/\s*|\s+)(?:[+-]\s*[\d.,]+|0)\s*(?:mm|in|")?)$/.exec(body);
   if (pair && /[+-]/.test(pair[2] ?? "") && !/^\s*-?\s*\d+\/\d+$/.test(pair[2] ?? "")) {
     return { nominal: pair[1] ?? "", kind: "pair", rest: pair[2] ?? "" };
   }
@@ -122,7 +127,11 @@ function splitTolerance(body: string): { nominal: string; kind: "none" | "pm" | 
  * @param fits resolves a fit class; without it a fit is kept unresolved
  * @returns the dimension in mm, or the problem with the piece of text it is about. Never guesses a unit.
  */
-export function parseDimension(text: string, defaultUnit: LengthUnit, fits?: FitResolver): ParseResult<Dimension> {
+export function parseDimension(
+  text: string,
+  defaultUnit: LengthUnit,
+  fits?: FitResolver,
+): ParseResult<Dimension> {
   const clean = normalize(text);
   if (clean === "") return refuse("empty", text);
   if (/^(a )?tenths?$/i.test(clean) || /\d\s*tenths?$/i.test(clean)) return refuse("bare-tenth", clean);

@@ -38,15 +38,27 @@ const same = (unit: string, decimals: number): Record<LengthUnit, Form> => ({
 
 /** How each kind is shown in metric and in inch work. Feet per minute and inches per minute follow shop usage. */
 const forms: Record<QuantityKind, Record<LengthUnit, Form>> = {
-  length: { mm: { unit: "mm", factor: 1, decimals: 2 }, in: { unit: "in", factor: 1 / mmPerInch, decimals: 4 } },
-  chip: { mm: { unit: "mm", factor: 1, decimals: 3 }, in: { unit: "in", factor: 1 / mmPerInch, decimals: 4 } },
-  feed: { mm: { unit: "mm/min", factor: 1, decimals: 0 }, in: { unit: "in/min", factor: 1 / mmPerInch, decimals: 1 } },
+  length: {
+    mm: { unit: "mm", factor: 1, decimals: 2 },
+    in: { unit: "in", factor: 1 / mmPerInch, decimals: 4 },
+  },
+  chip: {
+    mm: { unit: "mm", factor: 1, decimals: 3 },
+    in: { unit: "in", factor: 1 / mmPerInch, decimals: 4 },
+  },
+  feed: {
+    mm: { unit: "mm/min", factor: 1, decimals: 0 },
+    in: { unit: "in/min", factor: 1 / mmPerInch, decimals: 1 },
+  },
   cuttingSpeed: {
     mm: { unit: "m/min", factor: 1, decimals: 1 },
     in: { unit: "ft/min", factor: 1000 / (12 * mmPerInch), decimals: 0 },
   },
   spindleSpeed: same("rpm", 0),
-  power: { mm: { unit: "kW", factor: 1, decimals: 2 }, in: { unit: "hp", factor: 1 / 0.745_699_872, decimals: 2 } },
+  power: {
+    mm: { unit: "kW", factor: 1, decimals: 2 },
+    in: { unit: "hp", factor: 1 / 0.745_699_872, decimals: 2 },
+  },
   stress: same("N/mm²", 0),
   volumeRate: {
     mm: { unit: "cm³/min", factor: 1e-3, decimals: 1 },
@@ -76,7 +88,11 @@ export function showFixed(value: number, decimals: number): string {
 }
 
 /** Number and unit of a quantity for the person's display unit. */
-export function showParts(q: Quantity, unit: LengthUnit, decimals?: number): { number: string; unit: string } {
+export function showParts(
+  q: Quantity,
+  unit: LengthUnit,
+  decimals?: number,
+): { number: string; unit: string } {
   const form = forms[q.kind][unit];
   return { number: showFixed(q.value * form.factor, decimals ?? form.decimals), unit: form.unit };
 }

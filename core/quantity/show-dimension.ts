@@ -31,7 +31,8 @@ export function showDimension(d: Dimension, unit: LengthUnit): string {
 export function convertedText(d: Dimension, unit: LengthUnit): string {
   const upper = d.upper === null ? null : fromMm(d.upper, unit);
   const lower = d.lower === null ? null : fromMm(d.lower, unit);
-  if (upper === null || lower === null) return showQuantity(mm(d.nominal), unit, decimalsFor([fromMm(d.nominal, unit)], unit));
+  if (upper === null || lower === null)
+    return showQuantity(mm(d.nominal), unit, decimalsFor([fromMm(d.nominal, unit)], unit));
   const decimals = decimalsFor([fromMm(d.nominal, unit), upper, lower], unit);
   const nominal = showFixed(fromMm(d.nominal, unit), decimals);
   const tolerance =

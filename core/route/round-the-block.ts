@@ -1,4 +1,13 @@
-import { type Axis, axisOf, type Face, faceNames, type Orientation, areaOf, opposite, orientation } from "../frame/index.ts";
+import {
+  type Axis,
+  axisOf,
+  type Face,
+  faceNames,
+  type Orientation,
+  areaOf,
+  opposite,
+  orientation,
+} from "../frame/index.ts";
 import { conditionFacts } from "../handbook/index.ts";
 import { cutOrder, isReference, type Piece } from "../stock/index.ts";
 
@@ -53,6 +62,8 @@ export function nextAround(piece: Piece, ends: Axis): Orientation | null {
 function widestReference(piece: Piece, faces: readonly Face[]): Face {
   const references = faces.filter((face) => isReference(piece, face));
   return [...(references.length > 0 ? references : faces)].sort(
-    (a, b) => areaOf(b, piece.sizes) - areaOf(a, piece.sizes) || (piece.faces[a].order ?? 9) - (piece.faces[b].order ?? 9),
+    (a, b) =>
+      areaOf(b, piece.sizes) - areaOf(a, piece.sizes) ||
+      (piece.faces[a].order ?? 9) - (piece.faces[b].order ?? 9),
   )[0]!;
 }

@@ -31,7 +31,8 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
   const setups: Setup[] = [];
   for (const { told, moreOff, clean, measured } of begun) {
     const setup = toldSetup(piece, told, setups.at(-1)?.at ?? null, context, moreOff, clean);
-    if (measured !== null) setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [setup.axis]: measured } };
+    if (measured !== null)
+      setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [setup.axis]: measured } };
     setups.push(setup);
     piece = setup.after;
   }
@@ -46,4 +47,5 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
   }
 }
 
-export const setupOf = (route: Route, key: OperationKey): Setup | undefined => route.setups.find((s) => s.key === key);
+export const setupOf = (route: Route, key: OperationKey): Setup | undefined =>
+  route.setups.find((s) => s.key === key);

@@ -1,11 +1,34 @@
 import { chooseCut, type Cut, type CutChoice, cutWith } from "../cutting/index.ts";
-import { type Axis, axisOf, downOf, type Face, facesOf, movingOf, opposite, type Orientation, orientation, type Sizes, turnBetween } from "../frame/index.ts";
+import {
+  type Axis,
+  axisOf,
+  downOf,
+  type Face,
+  facesOf,
+  movingOf,
+  opposite,
+  type Orientation,
+  orientation,
+  type Sizes,
+  turnBetween,
+} from "../frame/index.ts";
 import { conditionFacts, handlingTimes, type Material, wordsFor } from "../handbook/index.ts";
 import { faceCalled, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
 import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
 import { cutFace, isReference, type Piece, type Spare } from "../stock/index.ts";
-import { done, type Limit, note, type Outcome, type Phrase, refused, rule, say, warn, type Warning } from "../working/index.ts";
+import {
+  done,
+  type Limit,
+  note,
+  type Outcome,
+  type Phrase,
+  refused,
+  rule,
+  say,
+  warn,
+  type Warning,
+} from "../working/index.ts";
 import { faceOperation, type OperationKey, type Told } from "./operation.ts";
 
 /** What the planner knows when it plans a setup. */
@@ -62,35 +85,65 @@ export const noCut = 0.005;
 export const cleanUpPass = 0.3;
 
 /** Whether an end can be cut standing: not longer than 2.5 × grip depth, and it fits under the spindle. */
-export function endStandsUpright(length: Mm, vise: Vise, machine: Machine, stickout: Mm): { upright: boolean; reason: Phrase } {
+export function endStandsUpright(
+  length: Mm,
+  vise: Vise,
+  machine: Machine,
+  stickout: Mm,
+): { upright: boolean; reason: Phrase } {
   const byGrip = uprightGrips * vise.jawDepth;
   const room = machine.daylight - vise.bedHeight - stickout - 20;
   if (length > byGrip) {
-    return { upright: false, reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway standing, so the end hangs out past the jaws.` };
+    return {
+      upright: false,
+      reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway standing, so the end hangs out past the jaws.`,
+    };
   }
   if (length > room) {
-    return { upright: false, reason: rule("M43.daylight")`${mm(length)} upright does not fit under the spindle, which leaves ${mm(room)}: the end hangs out past the jaws.` };
+    return {
+      upright: false,
+      reason: rule(
+        "M43.daylight",
+      )`${mm(length)} upright does not fit under the spindle, which leaves ${mm(room)}: the end hangs out past the jaws.`,
+    };
   }
-  return { upright: true, reason: say`${mm(length)} is not longer than 2.5 × the ${mm(vise.jawDepth)} of grip, so the end stands upright against a square.` };
+  return {
+    upright: true,
+    reason: say`${mm(length)} is not longer than 2.5 × the ${mm(vise.jawDepth)} of grip, so the end stands upright against a square.`,
+  };
 }
 
 /** What comes off a face: its share of the spare when it is the first of its pair, else all down to the size. */
-export function removalFor(piece: Piece, face: Face, context: RouteContext): { removal: Mm; to: Mm; sized: boolean } {
+export function removalFor(
+  piece: Piece,
+  face: Face,
+  context: RouteContext,
+): { removal: Mm; to: Mm; sized: boolean } {
   const axis = axisOf(face);
   const from = piece.sizes[axis];
   const sized = piece.faces[opposite(face)].order !== null;
-  const removal = sized ? Math.max(0, tidy(from - context.target[axis])) : (context.spares[axis].removal[face] ?? 0);
+  const removal = sized
+    ? Math.max(0, tidy(from - context.target[axis]))
+    : (context.spares[axis].removal[face] ?? 0);
   return { removal, to: sized && removal > 0 ? context.target[axis] : tidy(from - removal), sized };
 }
 
 /** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
-export function planSetup(piece: Piece, number: number, next: Orientation, previous: Orientation | null, context: RouteContext): Outcome<Setup> {
+export function planSetup(
+  piece: Piece,
+  number: number,
+  next: Orientation,
+  previous: Orientation | null,
+  context: RouteContext,
+): Outcome<Setup> {
   const face = next.up;
   const axis = axisOf(face);
   const isEnd = axis === context.ends;
   const { removal, to, sized } = removalFor(piece, face, context);
   const stickout = Math.min(...context.shop.cutters.map((c) => c.stickout), 100);
-  const standing = isEnd ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout) : null;
+  const standing = isEnd
+    ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout)
+    : null;
   const hangs = standing !== null && !standing.upright;
   const at = hangs ? overhangOrientation(piece, context.ends) : next;
   const seat = seatInVise({
@@ -106,7 +159,12 @@ export function planSetup(piece: Piece, number: number, next: Orientation, previ
   if (!seat.ok) return seat;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
   if (hangs && seat.value.overhang! > 0.5 * gripped) {
-    return refused(rule("M11.overhang")`${mm(seat.value.overhang!)} would hang out past ${mm(gripped)} of grip; at most half is held safely.`, say`Put a jack under the end, or saw it closer first.`);
+    return refused(
+      rule(
+        "M11.overhang",
+      )`${mm(seat.value.overhang!)} would hang out past ${mm(gripped)} of grip; at most half is held safely.`,
+      say`Put a jack under the end, or saw it closer first.`,
+    );
   }
   const key = faceOperation(face);
   const condition = conditionFacts[piece.faces[face].condition];
@@ -122,35 +180,54 @@ export function planSetup(piece: Piece, number: number, next: Orientation, previ
   const choice = chooseCut(task, context.shop.cutters, context.machine, context.material);
   if (!choice.ok) return choice;
   return done(
-    describe({
-      number,
-      key,
-      face,
-      axis,
-      at,
-      seat: seat.value,
-      cut: choice.value.best,
-      others: choice.value.others,
-      from: piece.sizes[axis],
-      to,
-      sized,
-      limits: context.limits[axis],
-      before: piece,
-      after: removal > noCut ? cutFace(piece, face, seat.value.fixed, to) : leftAsItIs(piece, face, seat.value.fixed),
-      turn: previous ? turnBetween(previous, at) : "none",
-      endReason: standing?.reason ?? null,
-    }, context),
+    describe(
+      {
+        number,
+        key,
+        face,
+        axis,
+        at,
+        seat: seat.value,
+        cut: choice.value.best,
+        others: choice.value.others,
+        from: piece.sizes[axis],
+        to,
+        sized,
+        limits: context.limits[axis],
+        before: piece,
+        after:
+          removal > noCut
+            ? cutFace(piece, face, seat.value.fixed, to)
+            : leftAsItIs(piece, face, seat.value.fixed),
+        turn: previous ? turnBetween(previous, at) : "none",
+        endReason: standing?.reason ?? null,
+      },
+      context,
+    ),
   );
 }
 
 /** A face with nothing to take off keeps its condition and gets its number. */
 function leftAsItIs(piece: Piece, face: Face, fixed: Face): Piece {
   const cut = cutFace(piece, face, fixed, piece.sizes[axisOf(face)]);
-  return { ...cut, faces: { ...cut.faces, [face]: { ...cut.faces[face], condition: piece.faces[face].condition, clean: piece.faces[face].clean } } };
+  return {
+    ...cut,
+    faces: {
+      ...cut.faces,
+      [face]: { ...cut.faces[face], condition: piece.faces[face].condition, clean: piece.faces[face].clean },
+    },
+  };
 }
 
 /** A setup that was begun: seat and conditions as told, whatever the plan would say now. */
-export function toldSetup(piece: Piece, told: Told, previous: Orientation | null, context: RouteContext, moreOff: Mm, clean: boolean): Setup {
+export function toldSetup(
+  piece: Piece,
+  told: Told,
+  previous: Orientation | null,
+  context: RouteContext,
+  moreOff: Mm,
+  clean: boolean,
+): Setup {
   const at: Orientation = { up: told.seat.up, fixed: told.seat.fixed };
   const side = told.kind === "side";
   const axis = axisOf(told.face);
@@ -168,26 +245,33 @@ export function toldSetup(piece: Piece, told: Told, previous: Orientation | null
   const fallback = chooseCut(task, context.shop.cutters, context.machine, context.material);
   const again = cutter ? cutWith(task, cutter, context.machine, context.material) : null;
   const computed = again?.ok ? again.value : fallback.ok ? fallback.value.best : null;
-  if (!computed) throw new Error(`setup ${told.number} was begun with a cutter that is no longer in the shop`);
+  if (!computed)
+    throw new Error(`setup ${told.number} was begun with a cutter that is no longer in the shop`);
   const total = tidy(told.from - to);
-  return describe({
-    number: told.number,
-    key: told.key,
-    face: told.face,
-    axis,
-    at,
-    seat: told.seat,
-    cut: { ...computed, ...told.conditions, depth: task.ownDepth ?? told.conditions.depth },
-    others: [],
-    from: told.from,
-    to,
-    sized: piece.faces[opposite(told.face)].order !== null,
-    limits: context.limits[axis],
-    before: piece,
-    after: total > noCut ? cutFace(piece, told.face, told.seat.fixed, to, clean) : leftAsItIs(piece, told.face, told.seat.fixed),
-    turn: previous ? turnBetween(previous, at) : "none",
-    endReason: null,
-  }, context);
+  return describe(
+    {
+      number: told.number,
+      key: told.key,
+      face: told.face,
+      axis,
+      at,
+      seat: told.seat,
+      cut: { ...computed, ...told.conditions, depth: task.ownDepth ?? told.conditions.depth },
+      others: [],
+      from: told.from,
+      to,
+      sized: piece.faces[opposite(told.face)].order !== null,
+      limits: context.limits[axis],
+      before: piece,
+      after:
+        total > noCut
+          ? cutFace(piece, told.face, told.seat.fixed, to, clean)
+          : leftAsItIs(piece, told.face, told.seat.fixed),
+      turn: previous ? turnBetween(previous, at) : "none",
+      endReason: null,
+    },
+    context,
+  );
 }
 
 /** What is told of a setup when it begins. */
@@ -250,12 +334,24 @@ function describe({ endReason, ...setup }: Described, context: RouteContext): Se
     warnings: [
       ...seatWarnings(before, seat),
       ...cut.warnings,
-      ...(setup.sized && setup.from < setup.limits.lower ? [warn(rule("M01.already")`The block is ${mm(setup.from)} and the lower limit is ${mm(setup.limits.lower)}: it is under size before this cut.`)] : []),
+      ...(setup.sized && setup.from < setup.limits.lower
+        ? [
+            warn(
+              rule(
+                "M01.already",
+              )`The block is ${mm(setup.from)} and the lower limit is ${mm(setup.limits.lower)}: it is under size before this cut.`,
+            ),
+          ]
+        : []),
       ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
     ],
     minutes: {
       cutting: nothing ? 0 : cut.minutes,
-      handling: handlingTimes.setup + handlingTimes.touchOff + handlingTimes.deburr + handlingTimes.measure * (setup.sized ? 2 : 1),
+      handling:
+        handlingTimes.setup +
+        handlingTimes.touchOff +
+        handlingTimes.deburr +
+        handlingTimes.measure * (setup.sized ? 2 : 1),
     },
   };
 }
@@ -278,8 +374,11 @@ function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
 }
 
 function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): Phrase {
-  const on = seat.parallels ? say`On the ${mm(seat.parallels.height)} parallels` : say`On the bed of the vise`;
-  const why = kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;
+  const on = seat.parallels
+    ? say`On the ${mm(seat.parallels.height)} parallels`
+    : say`On the bed of the vise`;
+  const why =
+    kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;
   const tap = seat.tap
     ? say`${faceCalled(piece, down)} below is machined: tap down until nothing moves`
     : say`the face below is not machined: hand pressure only, no tapping`;

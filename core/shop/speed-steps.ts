@@ -15,9 +15,11 @@ function nearestBy(steps: number[], distance: (n: number) => number): number | u
   );
 }
 
-export const nearestByDifference = (steps: number[], wanted: number) => nearestBy(steps, (n) => Math.abs(n - wanted));
+export const nearestByDifference = (steps: number[], wanted: number) =>
+  nearestBy(steps, (n) => Math.abs(n - wanted));
 
-export const nearestByRatio = (steps: number[], wanted: number) => nearestBy(steps, (n) => Math.abs(Math.log(n / wanted)));
+export const nearestByRatio = (steps: number[], wanted: number) =>
+  nearestBy(steps, (n) => Math.abs(Math.log(n / wanted)));
 
 /** Whether the wanted speed lies outside the machine's steps. */
 export const outsideSteps = (steps: number[], wanted: number) =>

@@ -25,9 +25,14 @@ export interface LivePass {
 export const depthAxis = (setup: Pick<Setup, "cut">): "x" | "z" => (setup.cut.kind === "side" ? "x" : "z");
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
-export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm => tidy(screw.readout === null ? from + medium : from);
+export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm =>
+  tidy(screw.readout === null ? from + medium : from);
 
-function settle(sizeAfter: Mm, sizeAtZero: Mm, screw: AxisScrew): Pick<LivePass, "stop" | "residue" | "dial"> {
+function settle(
+  sizeAfter: Mm,
+  sizeAtZero: Mm,
+  screw: AxisScrew,
+): Pick<LivePass, "stop" | "residue" | "dial"> {
   const wanted = stopReading(sizeAfter, sizeAtZero);
   const move = dialMove(Math.max(0, -wanted), screw.lead, screw.division);
   const dial = move.ok ? move.value : null;
@@ -43,7 +48,11 @@ function settle(sizeAfter: Mm, sizeAtZero: Mm, screw: AxisScrew): Pick<LivePass,
  */
 export function livePasses(setup: Setup, state: Progress | null, machine: Machine, medium: Mm): LivePass[] {
   const screw = machine.axes[depthAxis(setup)];
-  const sizeAtZero = state?.zeroed ? state.sizeAtZero : state && state.cuts.length > 0 ? presentSize(state) : plannedSizeAtZero(setup.from, screw, medium);
+  const sizeAtZero = state?.zeroed
+    ? state.sizeAtZero
+    : state && state.cuts.length > 0
+      ? presentSize(state)
+      : plannedSizeAtZero(setup.from, screw, medium);
   const cuts = state?.cuts ?? [];
   const done = cuts.map((cut, i): LivePass => {
     const before = i === 0 ? setup.from : cuts[i - 1]!.expected;
@@ -60,12 +69,23 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
     };
   });
   const rest = restToCut(setup, state);
-  const planned = cuts.length === 0 && rest > noCut ? setup.cut.passes : passesForRest(rest, setup.cut.depth, setup.cut.finish);
+  const planned =
+    cuts.length === 0 && rest > noCut
+      ? setup.cut.passes
+      : passesForRest(rest, setup.cut.depth, setup.cut.finish);
   const present = state && cuts.length > 0 ? presentSize(state) : setup.from;
   const coming = planned.map((pass, i): LivePass => {
     const last = i === planned.length - 1;
     const sizeAfter = last ? setup.to : tidy(present - pass.cumulative);
-    return { number: cuts.length + i + 1, kind: pass.kind, depth: pass.depth, sizeAfter, ...settle(sizeAfter, sizeAtZero, screw), done: false, last };
+    return {
+      number: cuts.length + i + 1,
+      kind: pass.kind,
+      depth: pass.depth,
+      sizeAfter,
+      ...settle(sizeAfter, sizeAtZero, screw),
+      done: false,
+      last,
+    };
   });
   return [...done, ...coming];
 }
@@ -82,5 +102,10 @@ export function restToCut(setup: Setup, state: Progress | null): Mm {
   if (!last.last) return rest > noCut ? rest : 0;
   const largest = largestReading(state);
   // Only once measuring is finished: a first reading must not send anyone back to the handle.
-  return state.measured.has(state.cuts.length) && largest !== null && largest > setup.limits.upper && rest > noCut ? rest : 0;
+  return state.measured.has(state.cuts.length) &&
+    largest !== null &&
+    largest > setup.limits.upper &&
+    rest > noCut
+    ? rest
+    : 0;
 }

@@ -91,7 +91,12 @@ function applyRecord(state: Progress, record: Record): void {
       if (record.cause === "moved") clampTicks.forEach((tick) => state.ticks.delete(tick));
       break;
     case "cut":
-      state.cuts.push({ pass: record.pass, stop: record.stop, last: record.last, expected: tidy(state.sizeAtZero + record.stop) });
+      state.cuts.push({
+        pass: record.pass,
+        stop: record.stop,
+        last: record.last,
+        expected: tidy(state.sizeAtZero + record.stop),
+      });
       break;
     case "reading": {
       if (record.of === "squareness") break;
@@ -101,7 +106,12 @@ function applyRecord(state: Progress, record: Record): void {
       if (!last) break;
       state.sizeAtZero = sizeAtZeroFrom(middleOf(here), last.stop);
       state.corrections = state.corrections.filter((c) => c.afterPass !== passes);
-      state.corrections.push({ afterPass: passes, readings: here, expected: last.expected, off: tidy(middleOf(here) - last.expected) });
+      state.corrections.push({
+        afterPass: passes,
+        readings: here,
+        expected: last.expected,
+        off: tidy(middleOf(here) - last.expected),
+      });
       break;
     }
     case "measured":

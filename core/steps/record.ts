@@ -24,7 +24,13 @@ const eventSchema = z.discriminatedUnion("type", [
   /** Zero no longer trusted (M44). */
   z.object({ type: z.literal("stale"), op, cause: z.enum(staleCauses) }),
   /** A pass cut; `stop` is where the cutter stood from zero, mm; `last` that the target was aimed at. */
-  z.object({ type: z.literal("cut"), op, pass: z.number().int().positive(), stop: z.number(), last: z.boolean() }),
+  z.object({
+    type: z.literal("cut"),
+    op,
+    pass: z.number().int().positive(),
+    stop: z.number(),
+    last: z.boolean(),
+  }),
   z.object({
     type: z.literal("reading"),
     /** The operation it was taken in; null when read at the inspection. */

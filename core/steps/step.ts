@@ -5,7 +5,7 @@ import { topSetting } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { OperationKey, Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { type Phrase, precise, rule, say, words } from "../working/index.ts";
+import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
 
@@ -15,7 +15,8 @@ export interface Tick {
   done: boolean;
 }
 
-export type StepKind = "place" | "clamp" | "check" | "touch" | "cut" | "measure" | "cleanup" | "deburr" | "takeOut";
+export type StepKind =
+  "place" | "clamp" | "check" | "touch" | "cut" | "measure" | "cleanup" | "deburr" | "takeOut";
 
 /** One thing to do at the machine. */
 export interface Step {
@@ -30,7 +31,7 @@ export interface Step {
   pass: LivePass | null;
   measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
   touch: { axis: "x" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
-  notes: Phrase[];
+  notes: Warning[];
   done: boolean;
   minutes: number;
 }
@@ -73,49 +74,88 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
   };
   const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
   const steps: Step[] = [
-    make("place", "place", setup.title, { ticks: placeTicks(setup, tick), notes: [...setup.warnings.map((w) => w.phrase)], minutes: handlingTimes.setup / 2 }),
-    make("clamp", "clamp", setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten by hand feel"), { ticks: clampTicksOf(setup, tick), minutes: handlingTimes.setup / 2 }),
+    make("place", "place", setup.title, {
+      ticks: placeTicks(setup, tick),
+      notes: setup.warnings,
+      minutes: handlingTimes.setup / 2,
+    }),
+    make(
+      "clamp",
+      "clamp",
+      setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten by hand feel"),
+      { ticks: clampTicksOf(setup, tick), minutes: handlingTimes.setup / 2 },
+    ),
   ];
   if (passes.length > 0) {
     const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
     steps.push(
-      make("check", "check", say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`, {
-        ticks: [
-          tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
-          tick("speed", say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`),
-          tick("wrench", words("Wrench off the drawbar, handle off the vise")),
-          tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-          tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
-        ],
-        notes: [words(cautions.eyes), words(cautions.manual)],
-      }),
+      make(
+        "check",
+        "check",
+        say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`,
+        {
+          ticks: [
+            tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
+            tick(
+              "speed",
+              say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`,
+            ),
+            tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+            tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
+            tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+          ],
+          notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
+        },
+      ),
       touchStep(setup, state, machine, make),
     );
     steps.push(...cuttingSteps(setup, state, passes, make));
     steps.push(
       make("cleanup", "clean", say`Is face ${setup.number} clean all over?`, {
-        notes: [setup.sized ? words("Look for spots the cutter missed. The size is reached: more cannot come off.") : words("Look for spots the cutter missed. If there are any, one more pass is planned.")],
+        notes: [
+          note(
+            words(
+              setup.sized
+                ? "Look for spots the cutter missed. The size is reached: more cannot come off."
+                : "Look for spots the cutter missed. If there are any, one more pass is planned.",
+            ),
+          ),
+        ],
         done: state?.cleanups.at(-1)?.after === passes.length && passes.every((p) => p.done),
       }),
     );
   }
   const after = passes.length;
   steps.push(
-    make("deburr", "deburr", say`Deburr ${passes.length > 0 ? say`face ${setup.number}` : say`the ${setup.face} face`}, then wipe`, {
-      ticks: [
-        tick(`stopped-${after}`, words("Spindle stopped, chips brushed away, not by hand")),
-        tick(`deburred-${after}`, words("Every edge of the face deburred with a file or stone")),
-        tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
-      ],
-      notes: [rule("M07.burr")`A burr or chip under the next reference face tilts everything cut after it.`],
-      minutes: handlingTimes.deburr,
-    }),
+    make(
+      "deburr",
+      "deburr",
+      say`Deburr ${passes.length > 0 ? say`face ${setup.number}` : say`the ${setup.face} face`}, then wipe`,
+      {
+        ticks: [
+          tick(`stopped-${after}`, words("Spindle stopped, chips brushed away, not by hand")),
+          tick(`deburred-${after}`, words("Every edge of the face deburred with a file or stone")),
+          tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
+        ],
+        notes: [
+          warn(rule("M07.burr")`A burr or chip under the next reference face tilts everything cut after it.`),
+        ],
+        minutes: handlingTimes.deburr,
+      },
+    ),
   );
-  if (passes.length > 0 || setup.sized) steps.push(measureStep(setup, state, passes.length, true, setup.to, make));
+  if (passes.length > 0 || setup.sized)
+    steps.push(measureStep(setup, state, passes.length, true, setup.to, make));
   steps.push(
     make("takeOut", "out", words("Loosen and take out"), {
       ticks: takeOutTicks(setup, tick),
-      notes: [rule("M08.left")`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`],
+      notes: [
+        warn(
+          rule(
+            "M08.left",
+          )`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`,
+        ),
+      ],
     }),
   );
   return steps;
@@ -125,18 +165,46 @@ function placeTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): T
   const { seat, before } = setup;
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
-    ...(seat.parallels ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)] : []),
-    tick("seated", say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${setup.face} end ${mm(seat.overhang)} out past the jaws` : say``}`),
-    ...(seat.rod ? [tick("rod", rule("M06.rod")`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`)] : []),
+    ...(seat.parallels
+      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)]
+      : []),
+    tick(
+      "seated",
+      say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${setup.face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
+    ),
+    ...(seat.rod
+      ? [
+          tick(
+            "rod",
+            rule(
+              "M06.rod",
+            )`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`,
+          ),
+        ]
+      : []),
   ];
 }
 
 function clampTicksOf(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
   const { seat } = setup;
   return [
-    ...(seat.square ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))] : []),
-    tick("tight", seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped")),
-    ...(seat.tap ? [tick("tapped", rule("M50.tap")`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`)] : []),
+    ...(seat.square
+      ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
+      : []),
+    tick(
+      "tight",
+      seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped"),
+    ),
+    ...(seat.tap
+      ? [
+          tick(
+            "tapped",
+            rule(
+              "M50.tap",
+            )`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`,
+          ),
+        ]
+      : []),
     ...(seat.parallels ? [tick("tried", words("Both parallels tried by hand: neither moves"))] : []),
   ];
 }
@@ -160,22 +228,51 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
   const name = axis.toUpperCase();
   const setting = screw.readout === null ? 0 : topSetting(0, paperThickness);
   const sizeAtZero = tidy(screw.readout === null ? surface + paperThickness : surface);
-  const raw = setup.before.faces[setup.face].condition !== "milled" && setup.before.faces[setup.face].condition !== "ground";
-  return make("touch", "touch", axis === "z" ? say`Touch off the face in ${name} with paper` : say`Touch off the end in ${name} with paper`, {
-    touch: { axis, setting, sizeAtZero, medium: paperThickness, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
-    notes: [
-      raw && (state?.cuts.length ?? 0) === 0
-        ? words("The face is raw: try at least three spots and zero at the highest, where the paper drags first.")
-        : words("Zero where the paper just drags."),
-      words("A long strip of paper, fingers well away from the cutter; better, turn the spindle by hand."),
-      screw.readout === null
-        ? say`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paperThickness), 2)}, is counted in every stop below.`
-        : say`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
-      rule("M24.back")`Back off ${axis === "z" ? "downwards" : "sideways"} first, then move clear of the part, then go to depth.`,
-    ],
-    done: state?.zeroed ?? false,
-    minutes: handlingTimes.touchOff,
-  });
+  const raw =
+    setup.before.faces[setup.face].condition !== "milled" &&
+    setup.before.faces[setup.face].condition !== "ground";
+  return make(
+    "touch",
+    "touch",
+    axis === "z"
+      ? say`Touch off the face in ${name} with paper`
+      : say`Touch off the end in ${name} with paper`,
+    {
+      touch: {
+        axis,
+        setting,
+        sizeAtZero,
+        medium: paperThickness,
+        stale: state?.stale ? (staleWords[state.stale] ?? null) : null,
+      },
+      notes: [
+        note(
+          raw && (state?.cuts.length ?? 0) === 0
+            ? words(
+                "The face is raw: try at least three spots and zero at the highest, where the paper drags first.",
+              )
+            : words("Zero where the paper just drags."),
+        ),
+        warn(
+          words(
+            "A long strip of paper, fingers well away from the cutter; better, turn the spindle by hand.",
+          ),
+        ),
+        note(
+          screw.readout === null
+            ? say`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paperThickness), 2)}, is counted in every stop below.`
+            : say`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
+        ),
+        warn(
+          rule(
+            "M24.back",
+          )`Back off ${axis === "z" ? "downwards" : "sideways"} first, then move clear of the part, then go to depth.`,
+        ),
+      ],
+      done: state?.zeroed ?? false,
+      minutes: handlingTimes.touchOff,
+    },
+  );
 }
 
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
@@ -187,28 +284,54 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
       pass,
       done: pass.done,
       minutes: each,
-      notes: i === 0 && setup.cut.first > 0 ? [say`The first pass goes under the skin. Do not take it lighter: the skin dulls the edge.`] : [words(cautions.chips)],
+      notes:
+        i === 0 && setup.cut.first > 0
+          ? [warn(say`The first pass goes under the skin. Do not take it lighter: the skin dulls the edge.`)]
+          : [warn(words(cautions.chips))],
     });
     const measured = state?.measured.has(pass.number) ?? false;
     const wanted = setup.sized && (left === 1 || left === 2);
-    return wanted || (measured && left > 0) ? [step, measureStep(setup, state, pass.number, false, pass.sizeAfter, make)] : [step];
+    return wanted || (measured && left > 0)
+      ? [step, measureStep(setup, state, pass.number, false, pass.sizeAfter, make)]
+      : [step];
   });
 }
 
-function measureStep(setup: Setup, state: Progress | null, after: number, final: boolean, expected: Mm, make: Make): Step {
+function measureStep(
+  setup: Setup,
+  state: Progress | null,
+  after: number,
+  final: boolean,
+  expected: Mm,
+  make: Make,
+): Step {
   const reached = (state?.cuts.length ?? 0) >= after;
-  return make("measure", final ? "measure" : `measure-${after}`, final ? say`Measure the ${setup.axis}` : say`Measure the ${setup.axis} before the next pass`, {
-    measure: {
-      of: setup.axis,
-      expected: reached && after > 0 ? (state?.cuts[after - 1]?.expected ?? expected) : expected,
-      after,
-      final,
-      readings: state?.readings.get(after) ?? [],
+  return make(
+    "measure",
+    final ? "measure" : `measure-${after}`,
+    final ? say`Measure the ${setup.axis}` : say`Measure the ${setup.axis} before the next pass`,
+    {
+      measure: {
+        of: setup.axis,
+        expected: reached && after > 0 ? (state?.cuts[after - 1]?.expected ?? expected) : expected,
+        after,
+        final,
+        readings: state?.readings.get(after) ?? [],
+      },
+      notes: [
+        warn(words(cautions.measure)),
+        note(
+          words(
+            final
+              ? "Read at four corners: the verdict goes by all of them."
+              : "One reading is enough; several say more.",
+          ),
+        ),
+      ],
+      done: state?.measured.has(after) ?? false,
+      minutes: handlingTimes.measure,
     },
-    notes: [words(cautions.measure), final ? words("Read at four corners: the verdict goes by all of them.") : words("One reading is enough; several say more.")],
-    done: state?.measured.has(after) ?? false,
-    minutes: handlingTimes.measure,
-  });
+  );
 }
 
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -33,7 +33,10 @@ export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
     }),
   ) as Record<Face, FaceState>;
   const sizes = Object.fromEntries(
-    axisNames.map((axis) => [axis, Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target]),
+    axisNames.map((axis) => [
+      axis,
+      Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target,
+    ]),
   ) as Sizes;
   return { faces, sizes };
 }
@@ -46,7 +49,10 @@ export const isReference = (piece: Piece, face: Face): boolean =>
 export function cutFace(piece: Piece, face: Face, from: Face, size: number, clean = true): Piece {
   const order = 1 + Math.max(0, ...faceNames.map((f) => piece.faces[f].order ?? 0));
   return {
-    faces: { ...piece.faces, [face]: { condition: clean ? "milled" : piece.faces[face].condition, order, cutFrom: from, clean } },
+    faces: {
+      ...piece.faces,
+      [face]: { condition: clean ? "milled" : piece.faces[face].condition, order, cutFrom: from, clean },
+    },
     sizes: { ...piece.sizes, [axisOf(face)]: size },
   };
 }

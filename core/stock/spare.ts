@@ -36,11 +36,27 @@ const leastShare = 0.1;
 export function spareOf(stock: Stock, axis: Axis, limits: Limits): Spare {
   const readings = readingsAlong(stock, axis);
   const [low, high] = facesOf(axis);
-  const facts = { low: conditionFacts[conditionAt(stock, low)], high: conditionFacts[conditionAt(stock, high)] };
+  const facts = {
+    low: conditionFacts[conditionAt(stock, low)],
+    high: conditionFacts[conditionAt(stock, high)],
+  };
   const skins = facts.low.skin + facts.high.skin;
   const target = middle(limits);
   if (readings.length === 0) {
-    return { axis, verdict: "unmeasured", largest: NaN, smallest: NaN, spread: 0, target, limits, skins, spare: NaN, shortfall: 0, reachable: NaN, removal: {} };
+    return {
+      axis,
+      verdict: "unmeasured",
+      largest: NaN,
+      smallest: NaN,
+      spread: 0,
+      target,
+      limits,
+      skins,
+      spare: NaN,
+      shortfall: 0,
+      reachable: NaN,
+      removal: {},
+    };
   }
   const largest = Math.max(...readings);
   const smallest = Math.min(...readings);

@@ -1,5 +1,20 @@
-import { type Axis, axisNames, axisSchema, type Face, faceNames, faceSchema, facesOf, axisOf } from "../frame/index.ts";
-import { type FaceCondition, faceConditionSchema, type StockForm, stockFormSchema, usualConditions } from "../handbook/index.ts";
+import {
+  type Axis,
+  axisNames,
+  axisSchema,
+  type Face,
+  faceNames,
+  faceSchema,
+  facesOf,
+  axisOf,
+} from "../frame/index.ts";
+import {
+  type FaceCondition,
+  faceConditionSchema,
+  type StockForm,
+  stockFormSchema,
+  usualConditions,
+} from "../handbook/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 

@@ -13,7 +13,8 @@ const sentences: Record<ParseProblemId, (at: string) => Phrase> = {
   "tolerance-negative": () => say`A tolerance after ± has no minus sign.`,
   "fit-unknown": (at) => say`The fit class "${at}" is not in the tables here. Type the limits instead.`,
   thousands: (at) => say`"${at}" can be read in two ways. Write the decimals with a point.`,
-  "bare-tenth": (at) => say`"${at}" is 0.1 mm to some and 0.0001 in to others. Write the number with its unit.`,
+  "bare-tenth": (at) =>
+    say`"${at}" is 0.1 mm to some and 0.0001 in to others. Write the number with its unit.`,
   chain: (at) => say`"${at}" reads like a chain of sizes. Type one size.`,
   "too-large": (at) => say`"${at}" is longer than any part on a manual mill. Check the unit and the point.`,
 };

@@ -15,5 +15,8 @@ export interface Limit {
 
 /** The limit that allows least; the first of equals. Undefined for none. */
 export function binding(limits: Limit[]): Limit | undefined {
-  return limits.reduce<Limit | undefined>((least, limit) => (!least || limit.allows.value < least.allows.value ? limit : least), undefined);
+  return limits.reduce<Limit | undefined>(
+    (least, limit) => (!least || limit.allows.value < least.allows.value ? limit : least),
+    undefined,
+  );
 }

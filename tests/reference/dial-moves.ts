@@ -11,7 +11,9 @@ function move(distance: number, lead: number, division: number, unit: "mm" | "in
 
 const ask: Answers = {
   dial: (i) =>
-    "distance_in" in i ? move(i.distance_in, i.lead_in, i.division_in, "in") : move(i.distance_mm, i.lead_mm, i.division_mm, "mm"),
+    "distance_in" in i
+      ? move(i.distance_in, i.lead_in, i.division_in, "in")
+      : move(i.distance_mm, i.lead_mm, i.division_mm, "mm"),
   dial_reading: ({ start_division, distance_mm, lead_mm, division_mm }) => {
     const end = dialReading(start_division, distance_mm, lead_mm, division_mm);
     return end === null ? refuse : { end_division: end };
@@ -24,8 +26,22 @@ const ask: Answers = {
     const distance = fromMm(i.distance_mm, "in");
     return { distance_in: distance, ...move(distance, i.lead_in, i.division_in, "in") };
   },
-  backlash: ({ dial_position_now_mm, last_direction, target_mm, backlash_mm, overshoot_mm, approach_direction }) => {
-    const moves = movesPastBacklash(dial_position_now_mm, last_direction, target_mm, backlash_mm, overshoot_mm, approach_direction);
+  backlash: ({
+    dial_position_now_mm,
+    last_direction,
+    target_mm,
+    backlash_mm,
+    overshoot_mm,
+    approach_direction,
+  }) => {
+    const moves = movesPastBacklash(
+      dial_position_now_mm,
+      last_direction,
+      target_mm,
+      backlash_mm,
+      overshoot_mm,
+      approach_direction,
+    );
     return moves === null ? refuse : { moves_mm: moves };
   },
   accumulate: ({ step_mm, count, division_mm }) => {

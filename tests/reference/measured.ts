@@ -1,9 +1,25 @@
-import { cornerMap, factorModel, fitPlane, guardedVerdict, offsetModel, remaining, squareness, tram } from "../../core/measure/index.ts";
+import {
+  cornerMap,
+  factorModel,
+  fitPlane,
+  guardedVerdict,
+  offsetModel,
+  remaining,
+  squareness,
+  tram,
+} from "../../core/measure/index.ts";
 import { type Answers, refuse } from "./answers.ts";
 
 const ask: Answers = {
   corners: ({ lx_mm, ly_mm, z_x0y0_mm, z_x1y0_mm, z_x0y1_mm, z_x1y1_mm }) => {
-    const map = cornerMap({ lx: lx_mm, ly: ly_mm, z00: z_x0y0_mm, z10: z_x1y0_mm, z01: z_x0y1_mm, z11: z_x1y1_mm });
+    const map = cornerMap({
+      lx: lx_mm,
+      ly: ly_mm,
+      z00: z_x0y0_mm,
+      z10: z_x1y0_mm,
+      z01: z_x0y1_mm,
+      z11: z_x1y1_mm,
+    });
     return {
       mean_mm: map.mean,
       taper_x_mm: map.taperX,
@@ -17,14 +33,30 @@ const ask: Answers = {
   plane: ({ points_xyz_mm }) => {
     const fit = fitPlane(points_xyz_mm);
     if (!fit) return refuse;
-    return { a_mm: fit.a, b_mm_per_mm: fit.b, c_mm_per_mm: fit.c, residual_max_abs_mm: fit.residualMax, flatness_of_residuals_mm: fit.flatness };
+    return {
+      a_mm: fit.a,
+      b_mm_per_mm: fit.b,
+      c_mm_per_mm: fit.c,
+      residual_max_abs_mm: fit.residualMax,
+      flatness_of_residuals_mm: fit.flatness,
+    };
   },
   remaining: ({ readings_mm, wanted_mm, lower_limit_mm, min_cut_mm }) => {
     const left = remaining(readings_mm, wanted_mm, lower_limit_mm, min_cut_mm);
-    return { remove_at_highest_mm: left.atHighest, remove_at_lowest_mm: left.atLowest, remove_mean_mm: left.mean, undersize: left.undersize, enough_stock: left.enough };
+    return {
+      remove_at_highest_mm: left.atHighest,
+      remove_at_lowest_mm: left.atLowest,
+      remove_mean_mm: left.mean,
+      undersize: left.undersize,
+      enough_stock: left.enough,
+    };
   },
   verdict: ({ reading_mm, lower_limit_mm, upper_limit_mm, uncertainty_u_mm }) => {
-    const { verdict, insideLimits } = guardedVerdict(reading_mm, { lower: lower_limit_mm, upper: upper_limit_mm }, uncertainty_u_mm);
+    const { verdict, insideLimits } = guardedVerdict(
+      reading_mm,
+      { lower: lower_limit_mm, upper: upper_limit_mm },
+      uncertainty_u_mm,
+    );
     return { verdict, inside_limits: insideLimits };
   },
   square: ({ rise_mm, sweep_length_mm, face_length_mm }) => {

@@ -4,7 +4,11 @@ import { type Answers, refuse } from "./answers.ts";
 /** Cases come in mm or in inch; a schedule holds in either. */
 const schedule: Answers[string] = (i) => {
   const u = "stock_in" in i ? "in" : "mm";
-  const outcome = passSchedule(Number(i[`stock_${u}`]), i[`max_rough_depth_${u}`], i[`finish_allowance_${u}`]);
+  const outcome = passSchedule(
+    Number(i[`stock_${u}`]),
+    i[`max_rough_depth_${u}`],
+    i[`finish_allowance_${u}`],
+  );
   if (!outcome.ok) return refuse;
   const passes = outcome.value;
   const rough = passes.filter((p) => p.kind === "rough");

@@ -37,23 +37,30 @@ function same(got: unknown, expected: unknown, tolerance: Tolerance): boolean {
     return typeof got === "number" && Math.abs(got - expected) <= allowed + 1e-15;
   }
   if (Array.isArray(expected)) {
-    return Array.isArray(got) && got.length === expected.length && expected.every((e, i) => same(got[i], e, tolerance));
+    return (
+      Array.isArray(got) &&
+      got.length === expected.length &&
+      expected.every((e, i) => same(got[i], e, tolerance))
+    );
   }
   return got === expected;
 }
 
 const allSame = (got: Outputs, expected: Case["expected"], tolerance: Tolerance, skip: string[] = []) =>
-  Object.entries(expected).every(([name, value]) => skip.includes(name) || same(got[name], value, tolerance.keys?.[name] ?? tolerance));
+  Object.entries(expected).every(
+    ([name, value]) => skip.includes(name) || same(got[name], value, tolerance.keys?.[name] ?? tolerance),
+  );
 
 /** Applies the tolerance rule of the reference README to one case. */
 function meets(c: Case, got: Outputs): boolean {
-  const { accept, accept_nominal_mm, accept_refusal, accept_text, forbidden_nominal_mm, ...plain } = c.expected as {
-    accept?: Case["expected"][];
-    accept_nominal_mm?: number[];
-    accept_refusal?: boolean;
-    accept_text?: string[];
-    forbidden_nominal_mm?: number[];
-  } & Case["expected"];
+  const { accept, accept_nominal_mm, accept_refusal, accept_text, forbidden_nominal_mm, ...plain } =
+    c.expected as {
+      accept?: Case["expected"][];
+      accept_nominal_mm?: number[];
+      accept_refusal?: boolean;
+      accept_text?: string[];
+      forbidden_nominal_mm?: number[];
+    } & Case["expected"];
   if (accept) return accept.some((member) => allSame(got, member, c.tolerance));
   if (accept_text) return accept_text.includes(got.text as string);
   if (accept_nominal_mm) {
@@ -65,7 +72,9 @@ function meets(c: Case, got: Outputs): boolean {
 }
 
 for (const [topic, answers] of Object.entries(topics)) {
-  const { cases } = JSON.parse(readFileSync(new URL(`${topic}.json`, import.meta.url), "utf8")) as { cases: Case[] };
+  const { cases } = JSON.parse(readFileSync(new URL(`${topic}.json`, import.meta.url), "utf8")) as {
+    cases: Case[];
+  };
   const answered = cases.filter((c) => c.kind in answers);
   describe(`reference cases: ${topic}`, () => {
     test.each(answered.map((c) => [c.id, c] as const))("%s", (_id, c) => {

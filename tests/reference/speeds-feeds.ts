@@ -43,7 +43,9 @@ const ask: Answers = {
     const chip = leadChip(fz_mm, kappa_deg);
     return { hex_mm: chip?.hex, fz_needed_mm: chip?.needed };
   },
-  thin_both: ({ fz_mm, ae_mm, diameter_mm, kappa_deg }) => ({ hex_mm: sideChip(fz_mm, ae_mm, diameter_mm, kappa_deg)?.hex }),
+  thin_both: ({ fz_mm, ae_mm, diameter_mm, kappa_deg }) => ({
+    hex_mm: sideChip(fz_mm, ae_mm, diameter_mm, kappa_deg)?.hex,
+  }),
   hm_side: ({ fz_mm, ae_mm, diameter_mm, kappa_deg }) => {
     const chip = meanChipSide(fz_mm, ae_mm, diameter_mm, kappa_deg);
     return { hm_mm: chip?.hm, phi_s_deg: chip?.engagement };
@@ -58,7 +60,11 @@ const ask: Answers = {
   },
   handwheel: ({ vf_mm_min, lead_mm, divisions_per_turn }) => {
     const pace = handwheelPace(vf_mm_min, lead_mm, divisions_per_turn);
-    return { turns_per_min: pace.turnsPerMin, seconds_per_turn: pace.secondsPerTurn, seconds_per_division: pace.secondsPerDivision };
+    return {
+      turns_per_min: pace.turnsPerMin,
+      seconds_per_turn: pace.secondsPerTurn,
+      seconds_per_division: pace.secondsPerDivision,
+    };
   },
   time: ({ cut_length_mm, approach_mm, overrun_mm, vf_mm_min, passes }) => ({
     minutes: cutTime(cut_length_mm, approach_mm, overrun_mm, vf_mm_min, passes),
@@ -66,7 +72,9 @@ const ask: Answers = {
 };
 
 export const answers: Answers = {
-  ...Object.fromEntries(Object.entries(ask).map(([kind, answer]) => [kind, (inputs: Inputs) => orRefuse(answer(inputs))])),
+  ...Object.fromEntries(
+    Object.entries(ask).map(([kind, answer]) => [kind, (inputs: Inputs) => orRefuse(answer(inputs))]),
+  ),
   refuse: (inputs) => {
     const answer = ask[inputs.for as string];
     return answer ? orRefuse(answer(inputs)) : refuse;

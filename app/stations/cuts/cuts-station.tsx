@@ -21,13 +21,22 @@ export function CutsStation() {
   const key = operationFromSlug(useParams().operation);
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
   const depthField = useRef<HTMLInputElement>(null);
-  useKeyboard({ o: () => depthField.current?.focus() }, { single: single === "on", onInstrument: () => undefined });
+  useKeyboard(
+    { o: () => depthField.current?.focus() },
+    { single: single === "on", onInstrument: () => undefined },
+  );
   if (!setup) {
     return (
       <>
         <StationTitle above="Cuts">With what, how fast, how deep?</StationTitle>
         <Notice severity="note">
-          {plan.refusal ? <><Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} /></> : "Cuts are planned as soon as the drawing (1) has a material and three sizes."}
+          {plan.refusal ? (
+            <>
+              <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} />
+            </>
+          ) : (
+            "Cuts are planned as soon as the drawing (1) has a material and three sizes."
+          )}
         </Notice>
       </>
     );
@@ -38,31 +47,96 @@ export function CutsStation() {
   const next = plan.ladders[setup.key]?.find((p) => !p.done)?.number ?? null;
   const figure = (name: CutFigure, label: string, children: ReactNode, more?: ReactNode) => (
     <Box borderTopWidth="1.5px" borderColor="ink" pt="5px" pb="8px" key={name}>
-      <chakra.div fontSize="13px" color="quiet">{label}</chakra.div>
-      <chakra.div fontSize="22px" fontWeight="700"><Worked at={cutKey(setup.key, name)}>{children}</Worked></chakra.div>
-      <chakra.div fontSize="13px" color="quiet">{more}</chakra.div>
+      <chakra.div fontSize="13px" color="quiet">
+        {label}
+      </chakra.div>
+      <chakra.div fontSize="22px" fontWeight="700">
+        <Worked at={cutKey(setup.key, name)}>{children}</Worked>
+      </chakra.div>
+      <chakra.div fontSize="13px" color="quiet">
+        {more}
+      </chakra.div>
     </Box>
   );
   const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
   return (
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
-      {key && setup.key !== key && <Notice severity="note">That cut is no longer in the plan; this is the first one.</Notice>}
-      <StationTitle above={`Cut of setup ${setup.number} of ${plan.setups.length} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}>
+      {key && setup.key !== key && (
+        <Notice severity="note">That cut is no longer in the plan; this is the first one.</Notice>
+      )}
+      <StationTitle
+        above={`Cut of setup ${setup.number} of ${plan.setups.length} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
+      >
         {cutter?.name}, <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
       </StationTitle>
       <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(3, 1fr)" }} gap="0 18px">
-        {figure("speed", "spindle", <Figure of={quantity("spindleSpeed", cut.rpm)} />, <>{cut.setting}; <Figure of={quantity("cuttingSpeed", cut.vc)} />{inRange ? "" : ", outside the range"}</>)}
-        {figure("feed", cut.feedBy === "power" ? "power feed" : "feed by hand", <Figure of={quantity("feed", cut.vf)} />, <><Figure of={quantity("chip", cut.fz)} /> a tooth; by hand one turn in <Figure of={quantity("seconds", cut.pace)} /></>)}
-        {figure("depth", cut.own ? "depth of a pass, yours" : "depth of a pass, at most", <Figure of={mm(cut.depth)} />, bound && <>bound by: <Words of={bound.name} /></>)}
-        {figure("passes", "passes", <>{cut.passes.length}</>, <>{cut.passes.filter((p) => p.kind === "rough").length} rough, last <Figure of={mm(cut.passes.at(-1)?.depth ?? 0)} /></>)}
-        {figure("power", "power at the cutter", <Figure of={quantity("power", cut.power)} />, <>of <Figure of={quantity("power", cut.spindlePower)} /> at the spindle</>)}
-        {figure("time", "time", <Figure of={quantity("time", setup.minutes.cutting)} />, <>cutting; {cut.lanes === 1 ? "one lane" : `${cut.lanes} lanes`} <Figure of={mm(cut.width)} /> wide</>)}
+        {figure(
+          "speed",
+          "spindle",
+          <Figure of={quantity("spindleSpeed", cut.rpm)} />,
+          <>
+            {cut.setting}; <Figure of={quantity("cuttingSpeed", cut.vc)} />
+            {inRange ? "" : ", outside the range"}
+          </>,
+        )}
+        {figure(
+          "feed",
+          cut.feedBy === "power" ? "power feed" : "feed by hand",
+          <Figure of={quantity("feed", cut.vf)} />,
+          <>
+            <Figure of={quantity("chip", cut.fz)} /> a tooth; by hand one turn in{" "}
+            <Figure of={quantity("seconds", cut.pace)} />
+          </>,
+        )}
+        {figure(
+          "depth",
+          cut.own ? "depth of a pass, yours" : "depth of a pass, at most",
+          <Figure of={mm(cut.depth)} />,
+          bound && (
+            <>
+              bound by: <Words of={bound.name} />
+            </>
+          ),
+        )}
+        {figure(
+          "passes",
+          "passes",
+          <>{cut.passes.length}</>,
+          <>
+            {cut.passes.filter((p) => p.kind === "rough").length} rough, last{" "}
+            <Figure of={mm(cut.passes.at(-1)?.depth ?? 0)} />
+          </>,
+        )}
+        {figure(
+          "power",
+          "power at the cutter",
+          <Figure of={quantity("power", cut.power)} />,
+          <>
+            of <Figure of={quantity("power", cut.spindlePower)} /> at the spindle
+          </>,
+        )}
+        {figure(
+          "time",
+          "time",
+          <Figure of={quantity("time", setup.minutes.cutting)} />,
+          <>
+            cutting; {cut.lanes === 1 ? "one lane" : `${cut.lanes} lanes`} <Figure of={mm(cut.width)} /> wide
+          </>,
+        )}
       </Box>
       <Warnings of={cut.warnings} />
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }} gap="0 24px">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
+        gap="0 24px"
+      >
         <Section title="Passes: depth, and where to stop from zero">
-          <PassLadder passes={plan.ladders[setup.key] ?? []} corrections={plan.corrections[setup.key] ?? []} current={next} />
+          <PassLadder
+            passes={plan.ladders[setup.key] ?? []}
+            corrections={plan.corrections[setup.key] ?? []}
+            current={next}
+          />
           <chakra.p fontSize="14px" mt="4px">
             <Worked at={cutKey(setup.key, "stop")}>How the next stop is worked</Worked>
           </chakra.p>
@@ -77,10 +151,18 @@ export function CutsStation() {
             ) : (
               <Box as="ul" listStyleType="none">
                 {setup.others.map((other) => (
-                  <Box as="li" key={other.cutter} display="flex" justifyContent="space-between" py="4px" borderBottomWidth="1px">
+                  <Box
+                    as="li"
+                    key={other.cutter}
+                    display="flex"
+                    justifyContent="space-between"
+                    py="4px"
+                    borderBottomWidth="1px"
+                  >
                     <span>{shop.cutters.find((c) => c.id === other.cutter)?.name}</span>
                     <span>
-                      <Figure of={quantity("time", other.minutes)} />, +<Figure of={quantity("time", other.minutes - cut.minutes)} />
+                      <Figure of={quantity("time", other.minutes)} />, +
+                      <Figure of={quantity("time", other.minutes - cut.minutes)} />
                     </span>
                   </Box>
                 ))}

@@ -13,7 +13,13 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 
 /** One override end to end: the depth of a pass with its reason; it survives a replan and can be taken back. */
-export function OwnDepth({ setup, fieldRef }: { setup: Setup; fieldRef: RefObject<HTMLInputElement | null> }) {
+export function OwnDepth({
+  setup,
+  fieldRef,
+}: {
+  setup: Setup;
+  fieldRef: RefObject<HTMLInputElement | null>;
+}) {
   const { job, plan, unit } = useJob();
   const submit = useSubmit();
   const id = useId();
@@ -27,7 +33,14 @@ export function OwnDepth({ setup, fieldRef }: { setup: Setup; fieldRef: RefObjec
     if (!read?.ok || !usable) return;
     const old = report?.override;
     const overrideId = old?.id ?? newId();
-    const made = { id: overrideId, at: setup.key, what: "depth", value: read.value, reason: why.trim() || "no reason given", since: new Date().toISOString() };
+    const made = {
+      id: overrideId,
+      at: setup.key,
+      what: "depth",
+      value: read.value,
+      reason: why.trim() || "no reason given",
+      since: new Date().toISOString(),
+    };
     const changes: Change[] = [changeOf(job, `overrides/byId/${overrideId}`, made)];
     if (!old) changes.push(changeOf(job, "overrides/order", [...job.overrides.order, overrideId]));
     void submit.change(changes);
@@ -39,7 +52,11 @@ export function OwnDepth({ setup, fieldRef }: { setup: Setup; fieldRef: RefObjec
     const { id: overrideId } = report.override;
     void submit.change([
       changeOf(job, `overrides/byId/${overrideId}`, null),
-      changeOf(job, "overrides/order", job.overrides.order.filter((o) => o !== overrideId)),
+      changeOf(
+        job,
+        "overrides/order",
+        job.overrides.order.filter((o) => o !== overrideId),
+      ),
     ]);
   };
 
@@ -47,25 +64,84 @@ export function OwnDepth({ setup, fieldRef }: { setup: Setup; fieldRef: RefObjec
     <Box>
       {report && (
         <Notice severity={report.state === "applied" ? "note" : "stop"}>
-          Yours: <b><Figure of={mm(report.override.value)} /></b>, {report.state === "applied" ? "applied. " : report.state === "impossible" ? "not applied. " : "kept for later. "}
-          <Words of={report.why} /> Reason: {report.override.reason}. <Button onClick={takeBack}>Back to the plan's depth</Button>
+          Yours:{" "}
+          <b>
+            <Figure of={mm(report.override.value)} />
+          </b>
+          ,{" "}
+          {report.state === "applied"
+            ? "applied. "
+            : report.state === "impossible"
+              ? "not applied. "
+              : "kept for later. "}
+          <Words of={report.why} /> Reason: {report.override.reason}.{" "}
+          <Button onClick={takeBack}>Back to the plan's depth</Button>
         </Notice>
       )}
       <Box display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end">
         <chakra.label htmlFor={`${id}-depth`} fontSize="13px" color="quiet">
           Depth
-          <chakra.input id={`${id}-depth`} ref={fieldRef} display="block" width="110px" value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === "Enter" && keep()} minH="36px" px="8px" bg="sheet" color="ink" fontWeight="600" fontSize="16px" borderWidth="1px" borderStyle="solid" borderColor={read && !read.ok ? "stop" : "quiet"} aria-invalid={read !== null && !usable} aria-describedby={`${id}-said`} autoComplete="off" />
+          <chakra.input
+            id={`${id}-depth`}
+            ref={fieldRef}
+            display="block"
+            width="110px"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            onKeyDown={(e) => e.key === "Enter" && keep()}
+            minH="36px"
+            px="8px"
+            bg="sheet"
+            color="ink"
+            fontWeight="600"
+            fontSize="16px"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor={read && !read.ok ? "stop" : "quiet"}
+            aria-invalid={read !== null && !usable}
+            aria-describedby={`${id}-said`}
+            autoComplete="off"
+          />
         </chakra.label>
         <chakra.label htmlFor={`${id}-why`} fontSize="13px" color="quiet" flex="1" minW="140px">
           Reason
-          <chakra.input id={`${id}-why`} display="block" width="100%" value={why} maxLength={200} onChange={(e) => setWhy(e.target.value)} onKeyDown={(e) => e.key === "Enter" && keep()} minH="36px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+          <chakra.input
+            id={`${id}-why`}
+            display="block"
+            width="100%"
+            value={why}
+            maxLength={200}
+            onChange={(e) => setWhy(e.target.value)}
+            onKeyDown={(e) => e.key === "Enter" && keep()}
+            minH="36px"
+            px="8px"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="quiet"
+          />
         </chakra.label>
         <Button look="strong" disabled={!usable} onClick={keep}>
           Use mine
         </Button>
       </Box>
-      <chakra.p id={`${id}-said`} role="status" fontSize="12.5px" minH="18px" color={read && !usable ? "stop" : "quiet"}>
-        {read && !read.ok ? <Words of={entryProblem(read.problem)} /> : read?.ok && !usable ? "A depth must be more than nothing." : read?.ok ? understoodAs({ nominal: read.value, upper: null, lower: null, fit: null, written: { text, unit } }) : ""}
+      <chakra.p
+        id={`${id}-said`}
+        role="status"
+        fontSize="12.5px"
+        minH="18px"
+        color={read && !usable ? "stop" : "quiet"}
+      >
+        {read && !read.ok ? (
+          <Words of={entryProblem(read.problem)} />
+        ) : read?.ok && !usable ? (
+          "A depth must be more than nothing."
+        ) : read?.ok ? (
+          understoodAs({ nominal: read.value, upper: null, lower: null, fit: null, written: { text, unit } })
+        ) : (
+          ""
+        )}
       </chakra.p>
     </Box>
   );

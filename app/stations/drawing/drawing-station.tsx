@@ -30,11 +30,19 @@ export function DrawingStation() {
   const { part } = job;
   const known = axisNames.flatMap((axis) => part.sizes[axis]?.nominal ?? []);
   const usual = known.length > 0 ? Math.max(...known) * 0.6 : 60;
-  const sizes = Object.fromEntries(axisNames.map((axis) => [axis, part.sizes[axis]?.nominal ?? usual])) as Sizes;
+  const sizes = Object.fromEntries(
+    axisNames.map((axis) => [axis, part.sizes[axis]?.nominal ?? usual]),
+  ) as Sizes;
   const { figure, entries } = threeViews(sizes);
-  const general: (typeof generalOptions)[number][0] = part.general.kind === "plusMinus" ? "plusMinus" : part.general.grade;
+  const general: (typeof generalOptions)[number][0] =
+    part.general.kind === "plusMinus" ? "plusMinus" : part.general.grade;
   const setGeneral = (choice: typeof general) =>
-    void submit.set("part/general", (choice === "plusMinus" ? { kind: "plusMinus", value: 0.1 } : { kind: "iso2768", grade: choice }) satisfies GeneralTolerance);
+    void submit.set(
+      "part/general",
+      (choice === "plusMinus"
+        ? { kind: "plusMinus", value: 0.1 }
+        : { kind: "iso2768", grade: choice }) satisfies GeneralTolerance,
+    );
 
   return (
     <>
@@ -44,7 +52,13 @@ export function DrawingStation() {
         <TextEntry label="Job" path="name" value={job.name} />
         <TextEntry label="Sheet, order or place" path="sheet" value={job.sheet} />
         <Box>
-          <Choice label="Material" value={part.material ?? ""} options={materials.map((m) => [m.id, m.name] as const)} onChoose={(id) => void submit.set("part/material", id)} empty="choose a material" />
+          <Choice
+            label="Material"
+            value={part.material ?? ""}
+            options={materials.map((m) => [m.id, m.name] as const)}
+            onChoose={(id) => void submit.set("part/material", id)}
+            empty="choose a material"
+          />
           <chakra.p fontSize="13px" color="quiet" mt="2px">
             <Link to="/handbook/materials" style={{ textDecoration: "underline" }}>
               All materials with speeds and sources
@@ -52,7 +66,14 @@ export function DrawingStation() {
           </chakra.p>
         </Box>
         <Choice label="General tolerance" value={general} options={generalOptions} onChoose={setGeneral} />
-        {part.general.kind === "plusMinus" && <NumberEntry label="General tolerance, ±" path="part/general/value" kind={plainLength} value={part.general.value} />}
+        {part.general.kind === "plusMinus" && (
+          <NumberEntry
+            label="General tolerance, ±"
+            path="part/general/value"
+            kind={plainLength}
+            value={part.general.value}
+          />
+        )}
       </Box>
 
       <Box position="relative" mt="10px" maxW="700px" pb={{ base: "0", md: "8px" }}>
@@ -63,12 +84,21 @@ export function DrawingStation() {
               key={axis}
               position={{ base: "static", md: "absolute" }}
               style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
-              transform={{ base: "none", md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)" }}
+              transform={{
+                base: "none",
+                md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)",
+              }}
               bg={{ base: "transparent", md: "ground" }}
               px="4px"
               width={{ base: "auto", md: axis === "length" ? "300px" : "150px" }}
             >
-              <NumberEntry label={axisWords[axis]} path={`part/sizes/${axis}`} kind={dimensionEntry} value={part.sizes[axis]} width={axis === "length" ? "190px" : "138px"} />
+              <NumberEntry
+                label={axisWords[axis]}
+                path={`part/sizes/${axis}`}
+                kind={dimensionEntry}
+                value={part.sizes[axis]}
+                width={axis === "length" ? "190px" : "138px"}
+              />
             </Box>
           ))}
         </Box>
@@ -77,8 +107,20 @@ export function DrawingStation() {
 
       <Section title="Form">
         <Box display="flex" gap="18px" flexWrap="wrap">
-          <NumberEntry label="Squareness wanted, over 100 mm (4 in)" path="part/squareness" kind={plainLength} value={part.squareness} optional />
-          <NumberEntry label="Parallelism wanted, thickest to thinnest" path="part/parallelism" kind={plainLength} value={part.parallelism} optional />
+          <NumberEntry
+            label="Squareness wanted, over 100 mm (4 in)"
+            path="part/squareness"
+            kind={plainLength}
+            value={part.squareness}
+            optional
+          />
+          <NumberEntry
+            label="Parallelism wanted, thickest to thinnest"
+            path="part/parallelism"
+            kind={plainLength}
+            value={part.parallelism}
+            optional
+          />
         </Box>
       </Section>
 
@@ -92,10 +134,25 @@ export function DrawingStation() {
                 <th scope="row">{axisWords[axis]}</th>
                 {limits && size ? (
                   <>
-                    <td><Figure of={mm(limits.lower)} decimals={3} /></td>
-                    <td><b><Figure of={mm((limits.lower + limits.upper) / 2)} decimals={3} /></b></td>
-                    <td><Figure of={mm(limits.upper)} decimals={3} /></td>
-                    <td>{size.upper === null ? "the general tolerance" : size.fit ? `fit ${size.fit}` : "the drawing"}{job.retargets[axis] ? "; a deviation is recorded" : ""}</td>
+                    <td>
+                      <Figure of={mm(limits.lower)} decimals={3} />
+                    </td>
+                    <td>
+                      <b>
+                        <Figure of={mm((limits.lower + limits.upper) / 2)} decimals={3} />
+                      </b>
+                    </td>
+                    <td>
+                      <Figure of={mm(limits.upper)} decimals={3} />
+                    </td>
+                    <td>
+                      {size.upper === null
+                        ? "the general tolerance"
+                        : size.fit
+                          ? `fit ${size.fit}`
+                          : "the drawing"}
+                      {job.retargets[axis] ? "; a deviation is recorded" : ""}
+                    </td>
                   </>
                 ) : (
                   <td colSpan={4}>not entered yet</td>

@@ -4,39 +4,99 @@ import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import type { Setup } from "../../../core/route/index.ts";
 import type { Machine } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
-import { Notice } from "../../instruments/notice.tsx";
-import { Figure, Words } from "../../instruments/words.tsx";
+import { Warnings } from "../../instruments/notice.tsx";
+import { Figure } from "../../instruments/words.tsx";
 
 /** One pass: where to stop in the largest letters, readout and dial from one zero, then feed and spindle. */
-export function CutCard({ step, pass, setup, machine, of, previous }: { step: Step; pass: LivePass; setup: Setup; machine: Machine; of: number; previous: number }) {
+export function CutCard({
+  step,
+  pass,
+  setup,
+  machine,
+  of,
+  previous,
+}: {
+  step: Step;
+  pass: LivePass;
+  setup: Setup;
+  machine: Machine;
+  of: number;
+  previous: number;
+}) {
   const axis = depthAxis(setup);
   const screw = machine.axes[axis];
   const name = axis.toUpperCase();
-  const handle = axis === "x" ? "Move the table" : machine.depthBy === "knee" ? "Raise the knee" : "Lower the head";
+  const handle =
+    axis === "x" ? "Move the table" : machine.depthBy === "knee" ? "Raise the knee" : "Lower the head";
   const { cut } = setup;
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
-        Pass {pass.number} of {of}. {handle} {screw.readout === null ? `by the dial to this depth in ${name}` : `until ${name} reads`}
+        Pass {pass.number} of {of}. {handle}{" "}
+        {screw.readout === null ? `by the dial to this depth in ${name}` : `until ${name} reads`}
       </chakra.h1>
-      <chakra.p fontSize={{ base: "76px", md: "112px" }} lineHeight="1.05" fontWeight="700" letterSpacing="-0.02em" data-testid="stop">
+      <chakra.p
+        fontSize={{ base: "76px", md: "112px" }}
+        lineHeight="1.05"
+        fontWeight="700"
+        letterSpacing="-0.02em"
+        data-testid="stop"
+      >
         <Figure of={mm(pass.stop)} />
       </chakra.p>
       <chakra.p fontSize={{ base: "20px", md: "26px" }}>
-        <chakra.b color="accent"><Figure of={mm(tidy(previous - pass.stop))} /></chakra.b> deeper than {pass.number === 1 ? "zero" : "the last pass"}
-        {pass.dial && <> · dial, from zero: <b>{pass.dial.turns}</b> {pass.dial.turns === 1 ? "turn" : "turns"} <b>{pass.dial.divisions}</b> of {pass.dial.divisionsPerTurn}</>}
+        <chakra.b color="accent">
+          <Figure of={mm(tidy(previous - pass.stop))} />
+        </chakra.b>{" "}
+        deeper than {pass.number === 1 ? "zero" : "the last pass"}
+        {pass.dial && (
+          <>
+            {" "}
+            · dial, from zero: <b>{pass.dial.turns}</b> {pass.dial.turns === 1 ? "turn" : "turns"}{" "}
+            <b>{pass.dial.divisions}</b> of {pass.dial.divisionsPerTurn}
+          </>
+        )}
       </chakra.p>
       <chakra.p fontSize="16px" color="quiet">
-        The block is then <Figure of={mm(pass.sizeAfter)} />.{Math.abs(pass.residue) >= 0.0005 && <> Rounding to the {screw.readout === null ? "dial" : "readout"} leaves <Figure of={mm(pass.residue)} decimals={3} />.</>} Turn past the backlash and come to the stop in one direction.
+        The block is then <Figure of={mm(pass.sizeAfter)} />.
+        {Math.abs(pass.residue) >= 0.0005 && (
+          <>
+            {" "}
+            Rounding to the {screw.readout === null ? "dial" : "readout"} leaves{" "}
+            <Figure of={mm(pass.residue)} decimals={3} />.
+          </>
+        )}{" "}
+        Turn past the backlash and come to the stop in one direction.
       </chakra.p>
-      <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr 1fr" }} gap={{ base: "8px", md: "20px" }} borderTopWidth="1px" borderBottomWidth="1px" py="12px" mt="14px">
-        <Fact label="cut" value={cut.kind === "face" ? "left → right" : "along the end"}>cutter travels; {cut.kind === "face" ? "Y and Z locked" : "X and Z locked"}{cut.lanes > 1 && `; ${cut.lanes} lanes`}</Fact>
-        <Fact label="feed" value={<>{cut.feedBy === "power" ? "power " : "hand "}<Figure of={quantity("feed", cut.vf)} /></>}>by hand: 1 turn in <Figure of={quantity("seconds", cut.pace)} /></Fact>
-        <Fact label="spindle" value={<Figure of={quantity("spindleSpeed", cut.rpm)} />}>{cut.setting}</Fact>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "1fr 1fr 1fr" }}
+        gap={{ base: "8px", md: "20px" }}
+        borderTopWidth="1px"
+        borderBottomWidth="1px"
+        py="12px"
+        mt="14px"
+      >
+        <Fact label="cut" value={cut.kind === "face" ? "left → right" : "along the end"}>
+          cutter travels; {cut.kind === "face" ? "Y and Z locked" : "X and Z locked"}
+          {cut.lanes > 1 && `; ${cut.lanes} lanes`}
+        </Fact>
+        <Fact
+          label="feed"
+          value={
+            <>
+              {cut.feedBy === "power" ? "power " : "hand "}
+              <Figure of={quantity("feed", cut.vf)} />
+            </>
+          }
+        >
+          by hand: 1 turn in <Figure of={quantity("seconds", cut.pace)} />
+        </Fact>
+        <Fact label="spindle" value={<Figure of={quantity("spindleSpeed", cut.rpm)} />}>
+          {cut.setting}
+        </Fact>
       </Box>
-      {step.notes.map((n, i) => (
-        <Notice key={i} severity="warn"><Words of={n} /></Notice>
-      ))}
+      <Warnings of={step.notes} />
     </>
   );
 }
@@ -44,9 +104,15 @@ export function CutCard({ step, pass, setup, machine, of, previous }: { step: St
 function Fact({ label, value, children }: { label: string; value: ReactNode; children: ReactNode }) {
   return (
     <Box minW="0">
-      <chakra.div fontSize="15px" color="quiet">{label}</chakra.div>
-      <chakra.div fontSize={{ base: "20px", md: "28px" }} fontWeight="700" lineHeight="1.15">{value}</chakra.div>
-      <chakra.div fontSize={{ base: "13px", md: "15px" }} color="quiet">{children}</chakra.div>
+      <chakra.div fontSize="15px" color="quiet">
+        {label}
+      </chakra.div>
+      <chakra.div fontSize={{ base: "20px", md: "28px" }} fontWeight="700" lineHeight="1.15">
+        {value}
+      </chakra.div>
+      <chakra.div fontSize={{ base: "13px", md: "15px" }} color="quiet">
+        {children}
+      </chakra.div>
     </Box>
   );
 }

@@ -11,7 +11,7 @@ import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useMachineTheme, useSingleKeys } from "../../instruments/local-setting.ts";
-import { Notice } from "../../instruments/notice.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -49,7 +49,8 @@ export function MachineStation() {
   useEffect(() => {
     const followed = lastCurrent.current !== null && lastCurrent.current !== currentId;
     lastCurrent.current = currentId;
-    if (current && (followed || stepId === undefined)) void navigate(stepUrl(job.id, current, piece), { replace: true });
+    if (current && (followed || stepId === undefined))
+      void navigate(stepUrl(job.id, current, piece), { replace: true });
   }, [currentId, current, stepId, job.id, piece, navigate]);
 
   const move = (by: -1 | 1) => {
@@ -61,17 +62,22 @@ export function MachineStation() {
   const { machine, vise } = equipment(job, shop);
   const send = (...events: RecordEvent[]) => {
     if (!setup) return;
-    const begin: RecordEvent[] = progress.has(setup.key) ? [] : [{ type: "begun", op: setup.key, told: tellSetup(setup) }];
+    const begin: RecordEvent[] = progress.has(setup.key)
+      ? []
+      : [{ type: "begun", op: setup.key, told: tellSetup(setup) }];
     void submit.append(...begin, ...events);
   };
   const isCurrent = step !== undefined && step === current;
   const act = () => {
     if (!step || !isCurrent || submit.busy) return;
     const op = step.op;
-    if (step.pass) send({ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last });
-    else if (step.touch) send({ type: "touched", op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium });
+    if (step.pass)
+      send({ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last });
+    else if (step.touch)
+      send({ type: "touched", op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium });
     else if (step.measure) {
-      if (step.measure.readings.length > 0) send({ type: "measured", op, after: step.measure.after, skipped: false });
+      if (step.measure.readings.length > 0)
+        send({ type: "measured", op, after: step.measure.after, skipped: false });
     } else {
       const open = step.ticks.find((t) => !t.done);
       if (open) send({ type: "tick", op, tick: open.id });
@@ -99,13 +105,38 @@ export function MachineStation() {
   );
 
   const frame = (body: React.ReactNode, side: React.ReactNode) => (
-    <Box data-theme={theme} bg="ground" color="ink" minH="100vh" display="flex" flexDirection="column" flex="1">
+    <Box
+      data-theme={theme}
+      bg="ground"
+      color="ink"
+      minH="100vh"
+      display="flex"
+      flexDirection="column"
+      flex="1"
+    >
       <MachineTop step={step} total={plan.steps.length} />
-      <Box as="main" display="grid" gridTemplateColumns={{ base: "1fr", lg: "minmax(0, 1fr) 400px" }} flex="1">
-        <Box px={{ base: "16px", md: "30px" }} py={{ base: "12px", md: "20px" }} display="flex" flexDirection="column" minW="0">
+      <Box
+        as="main"
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", lg: "minmax(0, 1fr) 400px" }}
+        flex="1"
+      >
+        <Box
+          px={{ base: "16px", md: "30px" }}
+          py={{ base: "12px", md: "20px" }}
+          display="flex"
+          flexDirection="column"
+          minW="0"
+        >
           {body}
         </Box>
-        <Box bg="band" px="22px" py="18px" borderLeftWidth={{ base: "0", lg: "1px" }} borderTopWidth={{ base: "1px", lg: "0" }}>
+        <Box
+          bg="band"
+          px="22px"
+          py="18px"
+          borderLeftWidth={{ base: "0", lg: "1px" }}
+          borderTopWidth={{ base: "1px", lg: "0" }}
+        >
           {side}
         </Box>
       </Box>
@@ -116,10 +147,20 @@ export function MachineStation() {
     const finished = plan.steps.length > 0;
     return frame(
       <>
-        <chakra.h1 fontSize="34px" mb="12px">{finished ? "All steps are done" : "No steps yet"}</chakra.h1>
+        <chakra.h1 fontSize="34px" mb="12px">
+          {finished ? "All steps are done" : "No steps yet"}
+        </chakra.h1>
         <chakra.p fontSize="20px" mb="20px">
-          {finished ? "Judge the part at the Record." : "Steps come from the drawing, the stock and the setups. Fill in the drawing first."}
-          {plan.refusal && <> Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} /></>}
+          {finished
+            ? "Judge the part at the Record."
+            : "Steps come from the drawing, the stock and the setups. Fill in the drawing first."}
+          {plan.refusal && (
+            <>
+              {" "}
+              Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
+              <Words of={plan.refusal.suggestion} />
+            </>
+          )}
         </chakra.p>
         <ButtonLink to={`/jobs/${job.id}/${finished ? "record" : "drawing"}`} look="strong" size="machine">
           {finished ? "To the record" : "To the drawing"}
@@ -132,41 +173,111 @@ export function MachineStation() {
   const passes = plan.ladders[setup.key] ?? [];
   const correction = plan.corrections[setup.key]?.at(-1);
   const mine = plan.steps.filter((s) => s.op === setup.key);
-  const pad = step.measure && isCurrent ? step.measure : extraPad ? { of: setup.axis, expected: passes.findLast((p) => p.done)?.sizeAfter ?? setup.from, after: passes.filter((p) => p.done).length, final: false, readings: progress.get(setup.key)?.readings.get(passes.filter((p) => p.done).length) ?? [] } : null;
+  const pad =
+    step.measure && isCurrent
+      ? step.measure
+      : extraPad
+        ? {
+            of: setup.axis,
+            expected: passes.findLast((p) => p.done)?.sizeAfter ?? setup.from,
+            after: passes.filter((p) => p.done).length,
+            final: false,
+            readings: progress.get(setup.key)?.readings.get(passes.filter((p) => p.done).length) ?? [],
+          }
+        : null;
 
   return frame(
     <>
       <Box display="flex" gap="6px" alignItems="center" mb="14px" aria-hidden="true">
         {mine.map((s) => (
-          <Box key={s.id} flex="1" height="8px" bg={s.done ? "good" : s === step ? "accent" : "rule"} outline={s === current && s !== step ? "2px solid" : undefined} />
+          <Box
+            key={s.id}
+            flex="1"
+            height="8px"
+            bg={s.done ? "good" : s === step ? "accent" : "rule"}
+            outline={s === current && s !== step ? "2px solid" : undefined}
+          />
         ))}
       </Box>
-      {lost && <Notice severity="note">The step in the address is no longer in the plan; this is the one to do now.</Notice>}
-      {submit.answer && !submit.answer.ok && "elsewhere" in submit.answer && <Notice severity="warn" role="alert">Another tab wrote something first. Nothing was added here; look at the step again.</Notice>}
-      {!isCurrent && (
+      {lost && (
         <Notice severity="note">
-          {step.done ? "This step is done." : "This step waits."} Now: <Words of={current?.title ?? { parts: ["all steps are done"] }} />.{" "}
-          {current && <Link to={stepUrl(job.id, current, piece)} style={{ textDecoration: "underline" }}>Go to it</Link>}
+          The step in the address is no longer in the plan; this is the one to do now.
         </Notice>
       )}
-      {step.kind === "cut" && step.pass && <CutCard step={step} pass={step.pass} setup={setup} machine={machine} of={passes.length} previous={passes.findLast((p) => p.number < step.pass!.number)?.stop ?? 0} />}
+      {submit.answer && !submit.answer.ok && "elsewhere" in submit.answer && (
+        <Notice severity="warn" role="alert">
+          Another tab wrote something first. Nothing was added here; look at the step again.
+        </Notice>
+      )}
+      {!isCurrent && (
+        <Notice severity="note">
+          {step.done ? "This step is done." : "This step waits."} Now:{" "}
+          <Words of={current?.title ?? { parts: ["all steps are done"] }} />.{" "}
+          {current && (
+            <Link to={stepUrl(job.id, current, piece)} style={{ textDecoration: "underline" }}>
+              Go to it
+            </Link>
+          )}
+        </Notice>
+      )}
+      {step.kind === "cut" && step.pass && (
+        <CutCard
+          step={step}
+          pass={step.pass}
+          setup={setup}
+          machine={machine}
+          of={passes.length}
+          previous={passes.findLast((p) => p.number < step.pass!.number)?.stop ?? 0}
+        />
+      )}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
-      {step.ticks.length > 0 && <TickCard step={step} enabled={isCurrent && !submit.busy} onTick={(tick) => send({ type: "tick", op: step.op, tick })} />}
+      {step.ticks.length > 0 && (
+        <TickCard
+          step={step}
+          enabled={isCurrent && !submit.busy}
+          onTick={(tick) => send({ type: "tick", op: step.op, tick })}
+        />
+      )}
       {step.kind === "cleanup" && (
         <>
-          <chakra.h1 fontSize={{ base: "28px", md: "40px" }} mb="12px"><Words of={step.title} /></chakra.h1>
-          {step.notes.map((n, i) => <chakra.p key={i} fontSize="20px" mb="14px"><Words of={n} /></chakra.p>)}
+          <chakra.h1 fontSize={{ base: "28px", md: "40px" }} mb="12px">
+            <Words of={step.title} />
+          </chakra.h1>
+          <Box fontSize="20px" mb="14px">
+            <Warnings of={step.notes} />
+          </Box>
           <Box display="flex" gap="12px" flexWrap="wrap">
-            <Button look="strong" size="machine" disabled={!isCurrent || submit.busy} onClick={() => send({ type: "cleanup", op: step.op, clean: true })}>Clean all over</Button>
-            <Button look="warn" size="machine" disabled={!isCurrent || submit.busy} onClick={() => send({ type: "cleanup", op: step.op, clean: false })}>Not clean yet</Button>
+            <Button
+              look="strong"
+              size="machine"
+              disabled={!isCurrent || submit.busy}
+              onClick={() => send({ type: "cleanup", op: step.op, clean: true })}
+            >
+              Clean all over
+            </Button>
+            <Button
+              look="warn"
+              size="machine"
+              disabled={!isCurrent || submit.busy}
+              onClick={() => send({ type: "cleanup", op: step.op, clean: false })}
+            >
+              Not clean yet
+            </Button>
           </Box>
         </>
       )}
       {step.kind === "measure" && step.measure && (
         <>
-          <chakra.h1 fontSize={{ base: "28px", md: "40px" }}><Words of={step.title} /></chakra.h1>
-          <chakra.p fontSize="22px" mb="8px">Expected: <b><Figure of={mm(step.measure.expected)} /></b></chakra.p>
-          {step.notes.map((n, i) => <chakra.p key={i} fontSize="16px" color="quiet"><Words of={n} /></chakra.p>)}
+          <chakra.h1 fontSize={{ base: "28px", md: "40px" }}>
+            <Words of={step.title} />
+          </chakra.h1>
+          <chakra.p fontSize="22px" mb="8px">
+            Expected:{" "}
+            <b>
+              <Figure of={mm(step.measure.expected)} />
+            </b>
+          </chakra.p>
+          <Warnings of={step.notes} />
         </>
       )}
       {pad && (
@@ -178,6 +289,7 @@ export function MachineStation() {
             before={smallestBefore(progress.get(setup.key)?.readings, pad.after, setup.from)}
             readings={pad.readings}
             initialText={padText}
+            {...(step.measure && isCurrent ? { onFinished: act } : {})}
             onReading={(reading) => {
               setPadText("");
               send({ type: "reading", op: setup.key, of: pad.of, ...reading });
@@ -185,11 +297,22 @@ export function MachineStation() {
           />
           {step.measure && isCurrent && (
             <Box display="flex" gap="12px" mt="12px" flexWrap="wrap">
-              <Button look="strong" size="machine" disabled={pad.readings.length === 0 || submit.busy} onClick={act}>
+              <Button
+                look="strong"
+                size="machine"
+                disabled={pad.readings.length === 0 || submit.busy}
+                onClick={act}
+              >
                 Done measuring
               </Button>
               {(!step.measure.final || !setup.sized) && (
-                <Button size="machine" disabled={submit.busy} onClick={() => send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true })}>
+                <Button
+                  size="machine"
+                  disabled={submit.busy}
+                  onClick={() =>
+                    send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true })
+                  }
+                >
                   Leave it out
                 </Button>
               )}
@@ -197,11 +320,33 @@ export function MachineStation() {
           )}
         </Box>
       )}
-      <Box mt="auto" pt="18px" display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "1.5fr 1fr 1fr" }} gap="12px" position={{ base: "sticky", md: "static" }} bottom="0" bg="ground" pb="10px">
+      <Box
+        mt="auto"
+        pt="18px"
+        display="grid"
+        gridTemplateColumns={{
+          base: "1fr 1fr",
+          md: step.kind === "cut" || step.kind === "touch" ? "1.5fr 1fr 1fr" : "1fr 1fr",
+        }}
+        gap="12px"
+        position={{ base: "sticky", md: "static" }}
+        bottom="0"
+        bg="ground"
+        pb="10px"
+      >
         {(step.kind === "cut" || step.kind === "touch") && (
-          <Button look="strong" size="machine" disabled={!isCurrent || submit.busy} onClick={act} gridColumn={{ base: "1 / -1", md: "auto" }} css={{ fontSize: "26px" }}>
+          <Button
+            look="strong"
+            size="machine"
+            disabled={!isCurrent || submit.busy}
+            onClick={act}
+            gridColumn={{ base: "1 / -1", md: "auto" }}
+            css={{ fontSize: "26px" }}
+          >
             {step.kind === "cut" ? "Cut done" : "Zero is taken"}
-            <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">space</chakra.span>
+            <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">
+              space
+            </chakra.span>
           </Button>
         )}
         <Button size="machine" onClick={() => setExtraPad(!extraPad)} aria-expanded={pad !== null}>
@@ -227,17 +372,51 @@ export function MachineStation() {
       <chakra.h2 fontSize="16px" color="quiet" mb="8px">
         Face {setup.number}: from <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
       </chakra.h2>
-      <PassLadder passes={passes} corrections={plan.corrections[setup.key] ?? []} current={step.pass && !step.pass.done ? step.pass.number : null} />
+      <PassLadder
+        passes={passes}
+        corrections={plan.corrections[setup.key] ?? []}
+        current={step.pass && !step.pass.done ? step.pass.number : null}
+      />
       {correction && (
         <chakra.p fontSize="16px" mt="10px" role="status">
-          After pass {correction.afterPass} you read <b>{correction.readings.map((r, i) => <span key={i}>{i > 0 && ", "}<Figure of={mm(r)} /></span>)}</b>:{" "}
-          {Math.abs(correction.off) < 0.0005 ? "just as expected." : <>the cut came out <b><Figure of={mm(Math.abs(correction.off))} decimals={3} /></b> {correction.off > 0 ? "light" : "heavy"}, so every stop below is moved by it.</>}
+          After pass {correction.afterPass} you read{" "}
+          <b>
+            {correction.readings.map((r, i) => (
+              <span key={i}>
+                {i > 0 && ", "}
+                <Figure of={mm(r)} />
+              </span>
+            ))}
+          </b>
+          :{" "}
+          {Math.abs(correction.off) < 0.0005 ? (
+            "just as expected."
+          ) : (
+            <>
+              the cut came out{" "}
+              <b>
+                <Figure of={mm(Math.abs(correction.off))} decimals={3} />
+              </b>{" "}
+              {correction.off > 0 ? "light" : "heavy"}, so every stop below is moved by it.
+            </>
+          )}
         </chakra.p>
       )}
       <Box mt="16px" maxW="360px" mx="auto">
-        {step.kind === "cut" ? <FigureView figure={cutDirection(setup)} /> : cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: false })} />}
+        {step.kind === "cut" ? (
+          <FigureView figure={cutDirection(setup)} />
+        ) : (
+          cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: false })} />
+        )}
       </Box>
-      <chakra.p mt="10px"><Link to={`/jobs/${job.id}/setups/${operationSlug(setup.key)}`} style={{ textDecoration: "underline" }}>This setup, and why</Link></chakra.p>
+      <chakra.p mt="10px">
+        <Link
+          to={`/jobs/${job.id}/setups/${operationSlug(setup.key)}`}
+          style={{ textDecoration: "underline" }}
+        >
+          This setup, and why
+        </Link>
+      </chakra.p>
     </>,
   );
 }

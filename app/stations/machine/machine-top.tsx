@@ -46,9 +46,17 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
   return (
     <>
       <TopLine place={`${job.name}, piece ${piece}`} detail={step ? `setup ${step.setup}` : ""}>
-        <chakra.span fontSize="13.5px" color="quiet" hideBelow="lg">{awake ? "screen stays on" : "screen may go dark here"}</chakra.span>
-        <chakra.span fontSize="15px" whiteSpace="nowrap">{at} of {total}</chakra.span>
-        <Button onClick={() => setTheme(theme === "shop" ? "paper" : "shop")} hideBelow="md" css={{ minHeight: "44px" }}>
+        <chakra.span fontSize="13.5px" color="quiet" hideBelow="lg">
+          {awake ? "screen stays on" : "screen may go dark here"}
+        </chakra.span>
+        <chakra.span fontSize="15px" whiteSpace="nowrap">
+          {at} of {total}
+        </chakra.span>
+        <Button
+          onClick={() => setTheme(theme === "shop" ? "paper" : "shop")}
+          hideBelow="md"
+          css={{ minHeight: "44px" }}
+        >
           {theme === "shop" ? "Light" : "Dark"}
         </Button>
         <Button onClick={() => setOpen(!open)} aria-expanded={open} css={{ minHeight: "44px" }}>
@@ -56,7 +64,18 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
         </Button>
       </TopLine>
       {open && (
-        <Box position="absolute" top="46px" right="0" bg="ground" borderWidth="2px" borderStyle="solid" borderColor="ink" zIndex="5" p="10px" width={{ base: "100%", md: "auto" }}>
+        <Box
+          position="absolute"
+          top="46px"
+          right="0"
+          bg="ground"
+          borderWidth="2px"
+          borderStyle="solid"
+          borderColor="ink"
+          zIndex="5"
+          p="10px"
+          width={{ base: "100%", md: "auto" }}
+        >
           <Drawers jobId={job.id} plan={plan} onChoose={() => setOpen(false)} />
         </Box>
       )}

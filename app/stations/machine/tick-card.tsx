@@ -1,14 +1,24 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Step } from "../../../core/steps/index.ts";
-import { Notice } from "../../instruments/notice.tsx";
+import { Warnings } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
 
 /** A step made of ticks, in their order: a later one waits for those before it. */
-export function TickCard({ step, enabled, onTick }: { step: Step; enabled: boolean; onTick: (tick: string) => void }) {
+export function TickCard({
+  step,
+  enabled,
+  onTick,
+}: {
+  step: Step;
+  enabled: boolean;
+  onTick: (tick: string) => void;
+}) {
   const next = step.ticks.findIndex((t) => !t.done);
   return (
     <>
-      <chakra.h1 fontSize={{ base: "22px", md: "32px" }} mb="10px"><Words of={step.title} /></chakra.h1>
+      <chakra.h1 fontSize={{ base: "22px", md: "32px" }} mb="10px">
+        <Words of={step.title} />
+      </chakra.h1>
       <Box as="ol" listStyleType="none" role="list">
         {step.ticks.map((tick, i) => {
           const open = i === next;
@@ -36,16 +46,18 @@ export function TickCard({ step, enabled, onTick }: { step: Step; enabled: boole
                 borderColor={open && enabled ? "accent" : "rule"}
                 cursor={open && enabled ? "pointer" : "default"}
               >
-                <chakra.span aria-hidden="true" fontSize="24px" width="26px" flexShrink="0">{tick.done ? "✓" : "○"}</chakra.span>
-                <span><Words of={tick.phrase} /></span>
+                <chakra.span aria-hidden="true" fontSize="24px" width="26px" flexShrink="0">
+                  {tick.done ? "✓" : "○"}
+                </chakra.span>
+                <span>
+                  <Words of={tick.phrase} />
+                </span>
               </chakra.button>
             </Box>
           );
         })}
       </Box>
-      {step.notes.map((n, i) => (
-        <Notice key={i} severity="warn"><Words of={n} /></Notice>
-      ))}
+      <Warnings of={step.notes} />
     </>
   );
 }

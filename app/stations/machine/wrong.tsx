@@ -14,7 +14,17 @@ const causes: [cause: StaleCause, what: string, then: string][] = [
 ];
 
 /** Something is wrong: what makes the zero stale, taking back the last entry, a note. Always in reach. */
-export function Wrong({ setup, begun, onClose, onStale }: { setup: Setup; begun: boolean; onClose: () => void; onStale: (cause: StaleCause) => void }) {
+export function Wrong({
+  setup,
+  begun,
+  onClose,
+  onStale,
+}: {
+  setup: Setup;
+  begun: boolean;
+  onClose: () => void;
+  onStale: (cause: StaleCause) => void;
+}) {
   const { records, piece } = useJob();
   const submit = useSubmit();
   const ref = useRef<HTMLDialogElement>(null);
@@ -22,29 +32,101 @@ export function Wrong({ setup, begun, onClose, onStale }: { setup: Setup; begun:
   useEffect(() => ref.current?.showModal(), []);
   const last = effective(records).findLast((r) => r.piece === piece && "op" in r && r.op !== null);
   return (
-    <chakra.dialog ref={ref} onClose={onClose} aria-labelledby="wrong-title" m="auto" p="20px" bg="ground" color="ink" borderWidth="3px" borderStyle="solid" borderColor="warn" maxW="620px" width="94vw" maxH="92vh" overflowY="auto">
-      <chakra.h2 id="wrong-title" fontSize="26px" mb="4px">Something is wrong</chakra.h2>
-      <chakra.p fontSize="18px" mb="12px">Spindle off first. Then say what happened in setup {setup.number}:</chakra.p>
+    <chakra.dialog
+      ref={ref}
+      onClose={onClose}
+      aria-labelledby="wrong-title"
+      m="auto"
+      p="20px"
+      bg="ground"
+      color="ink"
+      borderWidth="3px"
+      borderStyle="solid"
+      borderColor="warn"
+      maxW="620px"
+      width="94vw"
+      maxH="92vh"
+      overflowY="auto"
+    >
+      <chakra.h2 id="wrong-title" fontSize="26px" mb="4px">
+        Something is wrong
+      </chakra.h2>
+      <chakra.p fontSize="18px" mb="12px">
+        Spindle off first. Then say what happened in setup {setup.number}:
+      </chakra.p>
       {causes.map(([cause, what, then]) => (
-        <Button key={cause} size="machine" disabled={!begun} onClick={() => onStale(cause)} css={{ width: "100%", display: "block", textAlign: "left", marginBottom: "8px", padding: "10px 14px" }}>
+        <Button
+          key={cause}
+          size="machine"
+          disabled={!begun}
+          onClick={() => onStale(cause)}
+          css={{
+            width: "100%",
+            display: "block",
+            textAlign: "left",
+            marginBottom: "8px",
+            padding: "10px 14px",
+          }}
+        >
           {what}
-          <chakra.span display="block" fontSize="15px" fontWeight="400">{then}</chakra.span>
+          <chakra.span display="block" fontSize="15px" fontWeight="400">
+            {then}
+          </chakra.span>
         </Button>
       ))}
       {last && (
-        <Button size="machine" onClick={() => { void submit.append({ type: "withdrawn", of: last.seq }); onClose(); }} css={{ width: "100%", display: "block", textAlign: "left", marginBottom: "8px", padding: "10px 14px" }}>
+        <Button
+          size="machine"
+          onClick={() => {
+            void submit.append({ type: "withdrawn", of: last.seq });
+            onClose();
+          }}
+          css={{
+            width: "100%",
+            display: "block",
+            textAlign: "left",
+            marginBottom: "8px",
+            padding: "10px 14px",
+          }}
+        >
           Take back the last entry
-          <chakra.span display="block" fontSize="15px" fontWeight="400">{lastWords(last)}</chakra.span>
+          <chakra.span display="block" fontSize="15px" fontWeight="400">
+            {lastWords(last)}
+          </chakra.span>
         </Button>
       )}
       <Box display="flex" gap="8px" alignItems="flex-end" mt="6px">
         <chakra.label flex="1" fontSize="15px">
           Note
-          <chakra.input display="block" width="100%" minH="44px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" value={note} onChange={(e) => setNote(e.target.value)} maxLength={500} />
+          <chakra.input
+            display="block"
+            width="100%"
+            minH="44px"
+            px="8px"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="quiet"
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            maxLength={500}
+          />
         </chakra.label>
-        <Button disabled={!note.trim()} onClick={() => { void submit.append({ type: "note", text: note.trim() }); onClose(); }} css={{ minHeight: "44px" }}>Keep note</Button>
+        <Button
+          disabled={!note.trim()}
+          onClick={() => {
+            void submit.append({ type: "note", text: note.trim() });
+            onClose();
+          }}
+          css={{ minHeight: "44px" }}
+        >
+          Keep note
+        </Button>
       </Box>
-      <Button look="strong" size="machine" onClick={onClose} css={{ marginTop: "12px", width: "100%" }}>Back to the step</Button>
+      <Button look="strong" size="machine" onClick={onClose} css={{ marginTop: "12px", width: "100%" }}>
+        Back to the step
+      </Button>
     </chakra.dialog>
   );
 }
@@ -60,7 +142,7 @@ function lastWords(record: ReturnType<typeof effective>[number]): string {
     case "measured":
       return "the end of measuring";
     case "cleanup":
-      return record.clean ? "\"clean all over\"" : "\"not clean yet\"";
+      return record.clean ? '"clean all over"' : '"not clean yet"';
     case "stale":
       return "the stale zero";
     case "begun":

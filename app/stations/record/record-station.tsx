@@ -11,6 +11,7 @@ import { Choice } from "../../instruments/choice.tsx";
 import { download, fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
+import { PersonName } from "../../instruments/person-name.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
@@ -37,12 +38,18 @@ export function RecordStation() {
   const counted = effective(records);
   const log = counted.filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale");
   const taken = timeAtMachine(counted);
-  const deviations = axisNames.flatMap((axis) => (job.retargets[axis] ? [{ axis, ...job.retargets[axis] }] : []));
+  const deviations = axisNames.flatMap((axis) =>
+    job.retargets[axis] ? [{ axis, ...job.retargets[axis] }] : [],
+  );
   const judged = plan.requirements.filter((r) => r.verdict);
-  const allGood = judged.length > 0 && judged.length === plan.requirements.length && judged.every((r) => r.verdict?.verdict === "good");
+  const allGood =
+    judged.length > 0 &&
+    judged.length === plan.requirements.length &&
+    judged.every((r) => r.verdict?.verdict === "good");
   const requirement = plan.requirements.find((r) => r.of === of);
   const save = async (what: "job" | "readings") => {
-    const text = what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
+    const text =
+      what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
     if (text === null) return;
     if (what === "job") download(`${fileName(job.name)}.firmarbor.json`, text, "application/json");
     else download(`${fileName(job.name)}-readings.csv`, text, "text/csv");
@@ -55,21 +62,33 @@ export function RecordStation() {
           <RequirementRow key={r.of} requirement={r} unit={unit} />
         ))}
       </Table>
-      {plan.requirements.length === 0 && <Notice severity="note">The drawing asks for nothing yet. Fill it in first (1).</Notice>}
+      {plan.requirements.length === 0 && (
+        <Notice severity="note">The drawing asks for nothing yet. Fill it in first (1).</Notice>
+      )}
       {deviations.map(({ axis, size, reason }) => (
         <Notice key={axis} severity="warn">
-          Deviation from the drawing: {axis} <b>{showDimension(size, unit)}</b> instead of <b>{job.part.sizes[axis] ? showDimension(job.part.sizes[axis], unit) : "nothing"}</b>. {reason}
+          Deviation from the drawing: {axis} <b>{showDimension(size, unit)}</b> instead of{" "}
+          <b>{job.part.sizes[axis] ? showDimension(job.part.sizes[axis], unit) : "nothing"}</b>. {reason}
         </Notice>
       ))}
 
       <Section title="Reading at the inspection">
         <Box display="flex" gap="16px" flexWrap="wrap" alignItems="flex-start" className="no-print">
-          <Choice label="Of" value={of} options={[...axisNames.map((a) => [a, a] as const), ["squareness", "squareness, gap over 100 mm"] as const]} onChoose={setOf} />
+          <Choice
+            label="Of"
+            value={of}
+            options={[
+              ...axisNames.map((a) => [a, a] as const),
+              ["squareness", "squareness, gap over 100 mm"] as const,
+            ]}
+            onChoose={setOf}
+          />
           <ReadingPad
             key={of}
             of={of}
             expected={requirement ? (requirement.limits.lower + requirement.limits.upper) / 2 : 0}
             before={null}
+            keypad={false}
             readings={requirement?.readings.map((r) => r.value) ?? []}
             onReading={(reading) => void submit.append({ type: "reading", op: null, of, ...reading })}
           />
@@ -78,7 +97,18 @@ export function RecordStation() {
 
       <Section title="Time">
         <p>
-          {taken ? <>At the machine: <b><Figure of={quantity("time", taken.active)} /></b> (pauses over 15 min left out), planned <Figure of={quantity("time", plan.minutes.total)} />. From {when(taken.from)} to {when(taken.to)}.</> : "Nothing was done at the machine yet."}
+          {taken ? (
+            <>
+              At the machine:{" "}
+              <b>
+                <Figure of={quantity("time", taken.active)} />
+              </b>{" "}
+              (pauses over 15 min left out), planned <Figure of={quantity("time", plan.minutes.total)} />.
+              From {when(taken.from)} to {when(taken.to)}.
+            </>
+          ) : (
+            "Nothing was done at the machine yet."
+          )}
         </p>
       </Section>
 
@@ -87,6 +117,7 @@ export function RecordStation() {
       </Section>
 
       <Section title="Log">
+        <PersonName />
         {log.length === 0 ? (
           <chakra.p color="quiet">No change after the first cut, no note, no trouble.</chakra.p>
         ) : (
@@ -95,7 +126,13 @@ export function RecordStation() {
               <tr key={r.seq}>
                 <td>{when(r.at)}</td>
                 <td>{r.by || "—"}</td>
-                <td>{r.type === "changed" ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ") : r.type === "note" ? r.text : `zero stale: ${r.cause}`}</td>
+                <td>
+                  {r.type === "changed"
+                    ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ")
+                    : r.type === "note"
+                      ? r.text
+                      : `zero stale: ${r.cause}`}
+                </td>
                 <td>{r.type === "changed" ? r.reason || "no reason given" : ""}</td>
               </tr>
             ))}
@@ -105,7 +142,9 @@ export function RecordStation() {
 
       <Section title="Files">
         <Box display="flex" gap="10px" flexWrap="wrap" className="no-print">
-          <Button look="strong" onClick={() => void save("job")}>Export the job</Button>
+          <Button look="strong" onClick={() => void save("job")}>
+            Export the job
+          </Button>
           <Button onClick={() => void save("readings")}>Readings as CSV</Button>
           <Button onClick={() => print()}>Print</Button>
         </Box>
@@ -124,23 +163,83 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
     <tr>
       <th scope="row">
         {r.of}
-        <chakra.span display="block" fontWeight="400">{r.drawn ? showDimension(r.drawn, unit) : <>at most <Figure of={mm(r.limits.upper)} decimals={3} /></>}</chakra.span>
+        <chakra.span display="block" fontWeight="400">
+          {r.drawn ? (
+            showDimension(r.drawn, unit)
+          ) : (
+            <>
+              at most <Figure of={mm(r.limits.upper)} decimals={3} />
+            </>
+          )}
+        </chakra.span>
       </th>
-      <td>{r.drawn ? <><Figure of={mm(r.limits.lower)} decimals={3} /> … <Figure of={mm(r.limits.upper)} decimals={3} /></> : "—"}</td>
       <td>
-        {r.readings.length === 0 ? (r.of === "parallelism" && r.verdict ? <Figure of={mm(r.verdict.largest)} decimals={3} /> : "none yet") : r.readings.map((reading) => (
-          <chakra.span key={reading.seq} display="inline-flex" alignItems="center" mr="10px" whiteSpace="nowrap">
-            <Figure of={mm(reading.value)} decimals={3} />
-            {reading.questioned.length > 0 && <chakra.span color="warn" title="asked about, and kept as it is">&nbsp;▲</chakra.span>}
-            <chakra.button type="button" className="no-print" color="quiet" cursor="pointer" px="6px" minH="28px" aria-label={`Take back the reading ${reading.value}`} onClick={() => void submit.append({ type: "withdrawn", of: reading.seq })}>×</chakra.button>
-          </chakra.span>
-        ))}
+        {r.drawn ? (
+          <>
+            <Figure of={mm(r.limits.lower)} decimals={3} /> … <Figure of={mm(r.limits.upper)} decimals={3} />
+          </>
+        ) : (
+          "—"
+        )}
       </td>
-      <td>{r.u > 0 ? <>±<Figure of={mm(r.u)} decimals={3} /></> : "—"}</td>
+      <td>
+        {r.readings.length === 0 ? (
+          r.of === "parallelism" && r.verdict ? (
+            <Figure of={mm(r.verdict.largest)} decimals={3} />
+          ) : (
+            "none yet"
+          )
+        ) : (
+          r.readings.map((reading) => (
+            <chakra.span
+              key={reading.seq}
+              display="inline-flex"
+              alignItems="center"
+              mr="10px"
+              whiteSpace="nowrap"
+            >
+              <Figure of={mm(reading.value)} decimals={3} />
+              {reading.questioned.length > 0 && (
+                <chakra.span color="warn" title="asked about, and kept as it is">
+                  &nbsp;▲
+                </chakra.span>
+              )}
+              <chakra.button
+                type="button"
+                className="no-print"
+                color="quiet"
+                cursor="pointer"
+                px="6px"
+                minH="28px"
+                aria-label={`Take back the reading ${reading.value}`}
+                onClick={() => void submit.append({ type: "withdrawn", of: reading.seq })}
+              >
+                ×
+              </chakra.button>
+            </chakra.span>
+          ))
+        )}
+      </td>
+      <td>
+        {r.u > 0 ? (
+          <>
+            ±<Figure of={mm(r.u)} decimals={3} />
+          </>
+        ) : (
+          "—"
+        )}
+      </td>
       <td>
         {verdict && r.verdict ? (
           <chakra.b color={verdict.color}>
-            <Worked at={`verdict#${r.of}`}><span aria-hidden="true">{verdict.shape}</span> {verdict.words}{r.verdict.rework > 0 && <>, <Figure of={mm(r.verdict.rework)} decimals={3} /> too much</>}</Worked>
+            <Worked at={`verdict#${r.of}`}>
+              <span aria-hidden="true">{verdict.shape}</span> {verdict.words}
+              {r.verdict.rework > 0 && (
+                <>
+                  , <Figure of={mm(r.verdict.rework)} decimals={3} /> too much
+                </>
+              )}
+            </Worked>
           </chakra.b>
         ) : (
           <chakra.span color="quiet">○ not judged yet</chakra.span>

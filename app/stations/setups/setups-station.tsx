@@ -26,32 +26,102 @@ export function SetupsStation() {
     return (
       <>
         <StationTitle above="Setups">How do I hold it, in which order?</StationTitle>
-        {plan.refusal ? <Refusal /> : <Notice severity="note">Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact.</Notice>}
+        {plan.refusal ? (
+          <Refusal />
+        ) : (
+          <Notice severity="note">
+            Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes
+            them exact.
+          </Notice>
+        )}
       </>
     );
   }
   const steps = plan.steps.filter((s) => s.op === setup.key);
-  const before = steps.filter((s) => s.kind === "place" || s.kind === "clamp" || s.kind === "check").flatMap((s) => s.ticks);
+  const before = steps
+    .filter((s) => s.kind === "place" || s.kind === "clamp" || s.kind === "check")
+    .flatMap((s) => s.ticks);
   const { seat } = setup;
   return (
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
-      {key && setup.key !== key && <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>}
-      <StationTitle above={`Round the block · setup ${setup.number} of ${plan.setups.length}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}>
+      {key && setup.key !== key && (
+        <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>
+      )}
+      <StationTitle
+        above={`Round the block · setup ${setup.number} of ${plan.setups.length}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
+      >
         <Words of={setup.title} />
       </StationTitle>
       {plan.refusal && <Refusal />}
-      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.05fr) minmax(0, 1fr)" }} gap="22px">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
+        gap="22px"
+      >
         <Box>
           <FigureView figure={jawSection(setup, vise, cutter, { small: false })} maxHeight="430px" />
           <Box display="flex" flexWrap="wrap" gap="4px 18px" mt="8px" fontSize="15px">
-            <span>grip <b><Worked at={cutKey(setup.key, "grip")}><Figure of={mm(seat.grip)} /></Worked></b></span>
-            <span>above the jaws <b><Worked at={cutKey(setup.key, "grip")}><Figure of={mm(seat.projection)} /></Worked></b></span>
-            <span>on <b>{seat.parallels ? <><Figure of={mm(seat.parallels.height)} /> parallels</> : "the bed"}</b></span>
-            <span>rod <b>{seat.rod ? <><Figure of={mm(seat.rod.diameter)} /> at <Figure of={mm(seat.rod.height)} /></> : "none"}</b></span>
-            <span>tap <b>{seat.tap ? "yes" : "no"}</b></span>
-            <span>cut <b><Worked at={cutKey(setup.key, "passes")}><Figure of={mm(setup.from - setup.to)} /></Worked></b> in {setup.cut.passes.length}</span>
-            <span>time <b><Worked at={cutKey(setup.key, "time")}><Figure of={quantity("time", setup.minutes.cutting + setup.minutes.handling)} /></Worked></b></span>
+            <span>
+              grip{" "}
+              <b>
+                <Worked at={cutKey(setup.key, "grip")}>
+                  <Figure of={mm(seat.grip)} />
+                </Worked>
+              </b>
+            </span>
+            <span>
+              above the jaws{" "}
+              <b>
+                <Worked at={cutKey(setup.key, "grip")}>
+                  <Figure of={mm(seat.projection)} />
+                </Worked>
+              </b>
+            </span>
+            <span>
+              on{" "}
+              <b>
+                {seat.parallels ? (
+                  <>
+                    <Figure of={mm(seat.parallels.height)} /> parallels
+                  </>
+                ) : (
+                  "the bed"
+                )}
+              </b>
+            </span>
+            <span>
+              rod{" "}
+              <b>
+                {seat.rod ? (
+                  <>
+                    <Figure of={mm(seat.rod.diameter)} /> at <Figure of={mm(seat.rod.height)} />
+                  </>
+                ) : (
+                  "none"
+                )}
+              </b>
+            </span>
+            <span>
+              tap <b>{seat.tap ? "yes" : "no"}</b>
+            </span>
+            <span>
+              cut{" "}
+              <b>
+                <Worked at={cutKey(setup.key, "passes")}>
+                  <Figure of={mm(setup.from - setup.to)} />
+                </Worked>
+              </b>{" "}
+              in {setup.cut.passes.length}
+            </span>
+            <span>
+              time{" "}
+              <b>
+                <Worked at={cutKey(setup.key, "time")}>
+                  <Figure of={quantity("time", setup.minutes.cutting + setup.minutes.handling)} />
+                </Worked>
+              </b>
+            </span>
           </Box>
         </Box>
         <Box>
@@ -61,19 +131,26 @@ export function SetupsStation() {
           <Box as="ul" listStyleType="none">
             {setup.reasons.map((why, i) => (
               <Box as="li" key={i} display="flex" gap="10px" py="7px" borderBottomWidth="1px">
-                <chakra.span color="accent" aria-hidden="true">→</chakra.span>
-                <span><Words of={why} /></span>
+                <chakra.span color="accent" aria-hidden="true">
+                  →
+                </chakra.span>
+                <span>
+                  <Words of={why} />
+                </span>
               </Box>
             ))}
           </Box>
           <Section title="Face net, before and after">
             <Box display="grid" gridTemplateColumns="1fr 24px 1fr" alignItems="center">
               <FigureView figure={faceNet(setup.before, setup.at)} />
-              <chakra.span textAlign="center" aria-hidden="true">→</chakra.span>
+              <chakra.span textAlign="center" aria-hidden="true">
+                →
+              </chakra.span>
               <FigureView figure={faceNet(setup.after, setup.at)} />
             </Box>
             <chakra.p fontSize="12.5px" color="quiet">
-              Number: order of cutting. Bar at the side: at the fixed jaw. Bar at the foot: on the bed. Hatched: not machined.
+              Number: order of cutting. Bar at the side: at the fixed jaw. Bar at the foot: on the bed.
+              Hatched: not machined.
             </chakra.p>
           </Section>
           <Section title="At the machine, before the cut">
@@ -91,7 +168,12 @@ export function SetupsStation() {
         <Warnings of={setup.warnings} />
       </Box>
       <Box display="flex" gap="14px" mt="16px" flexWrap="wrap" alignItems="flex-end" className="no-print">
-        <Choice label="Machine" value={machine?.id ?? ""} options={shop.machines.map((m) => [m.id, m.name] as const)} onChoose={(id) => void submit.set("machine", id)} />
+        <Choice
+          label="Machine"
+          value={machine?.id ?? ""}
+          options={shop.machines.map((m) => [m.id, m.name] as const)}
+          onChoose={(id) => void submit.set("machine", id)}
+        />
         <ButtonLink to={`/jobs/${job.id}/cuts/${operationSlug(setup.key)}`}>The cut of this setup</ButtonLink>
         <ButtonLink to={`/jobs/${job.id}/machine`} look="strong">
           To the machine
@@ -106,7 +188,8 @@ function Refusal() {
   if (!plan.refusal) return null;
   return (
     <Notice severity="stop">
-      Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} />
+      Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
+      <Words of={plan.refusal.suggestion} />
     </Notice>
   );
 }

@@ -19,36 +19,90 @@ export function Retarget({ spare }: { spare: Spare }) {
   const most = Math.floor((fromMm(spare.reachable - half, unit) + 1e-9) / step) * step;
   const [text, setText] = useState<string | null>(null);
   const [why, setWhy] = useState("");
-  const shown = text ?? (most > 0 ? `${showFixed(most, unit === "mm" ? 2 : 3)} ±${showFixed(fromMm(half, unit), unit === "mm" ? 2 : 4)} ${unit}` : "");
+  const shown =
+    text ??
+    (most > 0
+      ? `${showFixed(most, unit === "mm" ? 2 : 3)} ±${showFixed(fromMm(half, unit), unit === "mm" ? 2 : 4)} ${unit}`
+      : "");
   const read = parseDimension(shown, unit, fitDeviations);
   const usable = read.ok && read.value.nominal > 0;
-  const fits = usable && read.value.nominal - (read.value.upper === null ? half : -(read.value.lower ?? 0)) <= spare.reachable + 1e-9;
+  const fits =
+    usable &&
+    read.value.nominal - (read.value.upper === null ? half : -(read.value.lower ?? 0)) <=
+      spare.reachable + 1e-9;
   return (
     <Box borderWidth="1px" borderStyle="solid" borderColor="stop" p="14px" my="10px">
       <chakra.h3 fontSize="16px" mb="6px">
         The {spare.axis} is short by <Figure of={mm(spare.shortfall)} />. Two ways out:
       </chakra.h3>
       <chakra.p mb="10px">
-        <b>Other stock.</b> The {spare.axis} must be at least <Figure of={mm(spare.limits.upper + spare.skins)} /> at its smallest. Measure the other lump and type its sizes above.
+        <b>Other stock.</b> The {spare.axis} must be at least{" "}
+        <Figure of={mm(spare.limits.upper + spare.skins)} /> at its smallest. Measure the other lump and type
+        its sizes above.
       </chakra.p>
       <chakra.p mb="6px">
-        <b>A new size.</b> With the skins off, this lump gives up to <Figure of={mm(spare.reachable)} />. Whoever made the drawing must agree; it is recorded as a deviation.
+        <b>A new size.</b> With the skins off, this lump gives up to <Figure of={mm(spare.reachable)} />.
+        Whoever made the drawing must agree; it is recorded as a deviation.
       </chakra.p>
       <Box display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end">
         <chakra.label htmlFor={`${id}-size`} fontSize="13px" color="quiet">
           New {spare.axis}
-          <chakra.input id={`${id}-size`} display="block" value={shown} onChange={(e) => setText(e.target.value)} minH="36px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" fontWeight="600" fontSize="16px" />
+          <chakra.input
+            id={`${id}-size`}
+            display="block"
+            value={shown}
+            onChange={(e) => setText(e.target.value)}
+            minH="36px"
+            px="8px"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="quiet"
+            fontWeight="600"
+            fontSize="16px"
+          />
         </chakra.label>
         <chakra.label htmlFor={`${id}-why`} fontSize="13px" color="quiet" flex="1" minW="200px">
           Agreed with, or why
-          <chakra.input id={`${id}-why`} display="block" width="100%" value={why} maxLength={200} onChange={(e) => setWhy(e.target.value)} minH="36px" px="8px" bg="sheet" color="ink" borderWidth="1px" borderStyle="solid" borderColor="quiet" />
+          <chakra.input
+            id={`${id}-why`}
+            display="block"
+            width="100%"
+            value={why}
+            maxLength={200}
+            onChange={(e) => setWhy(e.target.value)}
+            minH="36px"
+            px="8px"
+            bg="sheet"
+            color="ink"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="quiet"
+          />
         </chakra.label>
-        <Button look="strong" disabled={!usable || !fits} onClick={() => usable && void submit.set(`retargets/${spare.axis}`, { size: read.value, reason: why.trim() || "no reason given" })}>
+        <Button
+          look="strong"
+          disabled={!usable || !fits}
+          onClick={() =>
+            usable &&
+            void submit.set(`retargets/${spare.axis}`, {
+              size: read.value,
+              reason: why.trim() || "no reason given",
+            })
+          }
+        >
           Record the deviation
         </Button>
       </Box>
       <chakra.p role="status" fontSize="13px" color="stop" minH="18px">
-        {!read.ok ? <Words of={entryProblem(read.problem)} /> : !fits ? "The lump does not give this size either." : ""}
+        {!read.ok ? (
+          <Words of={entryProblem(read.problem)} />
+        ) : !fits ? (
+          "The lump does not give this size either."
+        ) : (
+          ""
+        )}
       </chakra.p>
     </Box>
   );

@@ -4,7 +4,15 @@ import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/in
 import { faceConditions, stockFormSchema, wordsFor } from "../../../core/handbook/index.ts";
 import { changeOf } from "../../../core/job/index.ts";
 import { type Dimension, mm, tidy } from "../../../core/quantity/index.ts";
-import { conditionsFor, matchedInOrder, rawPiece, type Spare, spareOf, stockPoints, waysToLie } from "../../../core/stock/index.ts";
+import {
+  conditionsFor,
+  matchedInOrder,
+  rawPiece,
+  type Spare,
+  spareOf,
+  stockPoints,
+  waysToLie,
+} from "../../../core/stock/index.ts";
 import { sameJson } from "../../../core/job/index.ts";
 import { longestAxis } from "../../../core/part/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -19,7 +27,12 @@ import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { Retarget } from "./retarget.tsx";
 
-const verdictWords: Record<Spare["verdict"], string> = { enough: "✓ enough", tight: "▲ tight", short: "■ not enough", unmeasured: "○ not measured" };
+const verdictWords: Record<Spare["verdict"], string> = {
+  enough: "✓ enough",
+  tight: "▲ tight",
+  short: "■ not enough",
+  unmeasured: "○ not measured",
+};
 
 /** What have I got, and is it enough? */
 export function StockStation() {
@@ -28,10 +41,22 @@ export function StockStation() {
   const { stock } = job;
   const ends = plan.target ? longestAxis(plan.target) : "length";
   const setForm = (form: typeof stock.form) =>
-    void submit.change([changeOf(job, "stock/form", form), changeOf(job, "stock/conditions", conditionsFor(form, stock.lies[ends]))]);
+    void submit.change([
+      changeOf(job, "stock/form", form),
+      changeOf(job, "stock/conditions", conditionsFor(form, stock.lies[ends])),
+    ]);
   const better = plan.target && plan.spares ? betterWay(stock, plan.target, plan.spares) : null;
-  const net = plan.raw ?? rawPiece(stock, Object.fromEntries(axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })])) as Record<Axis, Spare>);
-  const short = plan.spares ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short") : [];
+  const net =
+    plan.raw ??
+    rawPiece(
+      stock,
+      Object.fromEntries(
+        axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })]),
+      ) as Record<Axis, Spare>,
+    );
+  const short = plan.spares
+    ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short")
+    : [];
 
   return (
     <>
@@ -40,11 +65,18 @@ export function StockStation() {
       <Box display="grid" gridTemplateColumns={{ base: "1fr", lg: "1fr 300px" }} gap="22px">
         <Box minW="0">
           <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
-            <Choice label="Form" value={stock.form} options={stockFormSchema.options.map((form) => [form, wordsFor.stockForm[form]] as const)} onChoose={setForm} />
+            <Choice
+              label="Form"
+              value={stock.form}
+              options={stockFormSchema.options.map((form) => [form, wordsFor.stockForm[form]] as const)}
+              onChoose={setForm}
+            />
             <Choice
               label="How the lump lies"
               value={axisNames.map((a) => stock.lies[a]).join(",")}
-              options={waysToLie().map((way) => [axisNames.map((a) => way[a]).join(","), axisNames.map((a) => (way[a] === a ? `${a} as measured` : `its ${way[a]} along the ${a}`)).join("; ")] as const)}
+              options={waysToLie().map(
+                (way) => [axisNames.map((a) => way[a]).join(","), liesWords(way)] as const,
+              )}
               onChoose={(text) => {
                 const [length, width, height] = text.split(",") as [Axis, Axis, Axis];
                 void submit.set("stock/lies", { length, width, height });
@@ -59,12 +91,29 @@ export function StockStation() {
           )}
           <Section title="Measured sizes of the lump, at one or more points">
             {axisNames.map((axis) => (
-              <Box key={axis} display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "76px repeat(4, minmax(0, 1fr))" }} gap="6px 10px" alignItems="start" mb="4px">
+              <Box
+                key={axis}
+                display="grid"
+                gridTemplateColumns={{ base: "1fr 1fr", md: "76px repeat(4, minmax(0, 1fr))" }}
+                gap="6px 10px"
+                alignItems="start"
+                mb="4px"
+              >
                 <chakra.b pt={{ md: "6px" }} gridColumn={{ base: "1 / -1", md: "auto" }}>
                   {axis}
                 </chakra.b>
                 {stockPoints.map((point, i) => (
-                  <NumberEntry key={point} hideLabel label={`${axis}, point ${i + 1}`} path={`stock/measured/${axis}/${point}`} kind={lengthEntry} value={stock.measured[axis][point]} width="100%" optional={i > 0} />
+                  <NumberEntry
+                    key={point}
+                    hideLabel
+                    label={`${axis}, point ${i + 1}`}
+                    path={`stock/measured/${axis}/${point}`}
+                    kind={lengthEntry}
+                    value={stock.measured[axis][point]}
+                    width="100%"
+                    optional={i > 0}
+                    terse
+                  />
                 ))}
               </Box>
             ))}
@@ -74,7 +123,13 @@ export function StockStation() {
           <FigureView figure={faceNet(net, null)} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px" mt="8px">
             {faceNames.map((face) => (
-              <Choice key={face} label={face} value={stock.conditions[face]} options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)} onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)} />
+              <Choice
+                key={face}
+                label={face}
+                value={stock.conditions[face]}
+                options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)}
+                onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)}
+              />
             ))}
           </Box>
         </Section>
@@ -82,10 +137,16 @@ export function StockStation() {
 
       <Section title="Spare metal">
         {!plan.spares ? (
-          <Notice severity="note">Enter the drawing first (1): material and three finished sizes. The lump can be measured meanwhile.</Notice>
+          <Notice severity="note">
+            Enter the drawing first (1): material and three finished sizes. The lump can be measured
+            meanwhile.
+          </Notice>
         ) : (
           <>
-            <Table label="Spare metal" head={["size", "smallest", "finished", "skins", "spare", "split over the faces", "verdict"]}>
+            <Table
+              label="Spare metal"
+              head={["size", "smallest", "finished", "skins", "spare", "split over the faces", "verdict"]}
+            >
               {axisNames.map((axis) => {
                 const spare = plan.spares![axis];
                 const measured = spare.verdict !== "unmeasured";
@@ -93,13 +154,50 @@ export function StockStation() {
                   <tr key={axis}>
                     <th scope="row">{axis}</th>
                     <td>{measured ? <Figure of={mm(spare.smallest)} /> : "—"}</td>
-                    <td><Figure of={mm(spare.target)} /></td>
-                    <td><Figure of={mm(spare.skins)} /></td>
-                    <td>{measured ? <Worked at={`spare#${axis}`}><Figure of={mm(spare.spare)} /></Worked> : "—"}</td>
-                    <td>{measured ? facesOf(axis).map((face, i) => <span key={face}>{i > 0 && " · "}{face} <Figure of={mm(spare.removal[face] ?? 0)} /></span>) : "—"}</td>
                     <td>
-                      <chakra.b color={spare.verdict === "short" ? "stop" : spare.verdict === "tight" ? "warn" : spare.verdict === "enough" ? "good" : "quiet"}>{verdictWords[spare.verdict]}</chakra.b>
-                      {spare.shortfall > 0 && <>, short by <Figure of={mm(spare.shortfall)} /></>}
+                      <Figure of={mm(spare.target)} />
+                    </td>
+                    <td>
+                      <Figure of={mm(spare.skins)} />
+                    </td>
+                    <td>
+                      {measured ? (
+                        <Worked at={`spare#${axis}`}>
+                          <Figure of={mm(spare.spare)} />
+                        </Worked>
+                      ) : (
+                        "—"
+                      )}
+                    </td>
+                    <td>
+                      {measured
+                        ? facesOf(axis).map((face, i) => (
+                            <span key={face}>
+                              {i > 0 && " · "}
+                              {face} <Figure of={mm(spare.removal[face] ?? 0)} />
+                            </span>
+                          ))
+                        : "—"}
+                    </td>
+                    <td>
+                      <chakra.b
+                        color={
+                          spare.verdict === "short"
+                            ? "stop"
+                            : spare.verdict === "tight"
+                              ? "warn"
+                              : spare.verdict === "enough"
+                                ? "good"
+                                : "quiet"
+                        }
+                      >
+                        {verdictWords[spare.verdict]}
+                      </chakra.b>
+                      {spare.shortfall > 0 && (
+                        <>
+                          , short by <Figure of={mm(spare.shortfall)} />
+                        </>
+                      )}
                     </td>
                   </tr>
                 );
@@ -113,12 +211,17 @@ export function StockStation() {
               const retarget = job.retargets[axis];
               return retarget ? (
                 <Notice key={axis} severity="warn">
-                  The {axis} deviates from the drawing: <Figure of={mm(retarget.size.nominal)} /> instead of {describe(job.part.sizes[axis])}. {retarget.reason}{" "}
-                  <Button onClick={() => void submit.set(`retargets/${axis}`, null)}>Back to the drawing</Button>
+                  The {axis} deviates from the drawing: <Figure of={mm(retarget.size.nominal)} /> instead of{" "}
+                  {describe(job.part.sizes[axis])}. {retarget.reason}{" "}
+                  <Button onClick={() => void submit.set(`retargets/${axis}`, null)}>
+                    Back to the drawing
+                  </Button>
                 </Notice>
               ) : null;
             })}
-            {plan.spareVerdict === "enough" && <Notice severity="good">The lump gives the part on all three sizes. Next: Setups (3).</Notice>}
+            {plan.spareVerdict === "enough" && (
+              <Notice severity="good">The lump gives the part on all three sizes. Next: Setups (3).</Notice>
+            )}
           </>
         )}
       </Section>
@@ -126,10 +229,21 @@ export function StockStation() {
   );
 }
 
+const liesWords = (way: Record<Axis, Axis>) => {
+  const turned = axisNames.filter((axis) => way[axis] !== axis);
+  return turned.length === 0
+    ? "as measured"
+    : turned.map((axis) => `its ${way[axis]} along the ${axis}`).join(", ");
+};
+
 const describe = (d: Dimension | null) => (d ? d.written.text : "nothing");
 
 /** A way to lie that gives a better smallest spare than now, or null. */
-function betterWay(stock: Parameters<typeof spareOf>[0], target: Record<Axis, number>, now: Record<Axis, Spare>): Record<Axis, Axis> | null {
+function betterWay(
+  stock: Parameters<typeof spareOf>[0],
+  target: Record<Axis, number>,
+  now: Record<Axis, Spare>,
+): Record<Axis, Axis> | null {
   const way = matchedInOrder(stock, target);
   if (sameJson(way, stock.lies)) return null;
   const least = (spares: Spare[]) => Math.min(...spares.map((s) => tidy(s.spare - s.skins)));

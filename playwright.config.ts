@@ -1,0 +1,23 @@
+import { defineConfig } from "@playwright/test";
+import { chromiumFlags, port } from "./e2e/support/browser.ts";
+
+export default defineConfig({
+  testDir: "e2e",
+  testMatch: "*.spec.ts",
+  workers: 1,
+  timeout: 60_000,
+  outputDir: "test-results",
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: "block",
+    locale: "en-GB",
+    launchOptions: { executablePath: "/usr/bin/chromium", args: chromiumFlags },
+  },
+  webServer: {
+    command: "node server/main.mjs",
+    env: { PORT: String(port) },
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: false,
+  },
+});

@@ -111,7 +111,9 @@ function splitTolerance(body: string): {
   const limits = /^([^±]+?)\s*(?:\.\.\.|…| to | bis |–)\s*(.+)$/.exec(body);
   if (limits) return { nominal: limits[1] ?? "", kind: "limits", rest: limits[2] ?? "" };
   const pair =
-    /^(.*?[\d"″.])\s*([+-]\s*[\d.,]+[^+\-/]*(?:\/\s*|\s+)(?:[+-]\s*[\d.,]+|0)\s*(?:mm|in|")?)$/.exec(body);
+    /^(.*?[\d"″.])\s*([+-]\s*[\d.,]+[^+\-/]*(?:\/\s*|\s+)(?:[+-]\s*[\d.,]+|0(?:[.,]0*)?)\s*(?:mm|in|")?)$/.exec(
+      body,
+    );
   if (pair && /[+-]/.test(pair[2] ?? "") && !/^\s*-?\s*\d+\/\d+$/.test(pair[2] ?? "")) {
     return { nominal: pair[1] ?? "", kind: "pair", rest: pair[2] ?? "" };
   }

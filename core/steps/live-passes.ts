@@ -68,7 +68,7 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
       last: cut.last,
     };
   });
-  const rest = restToCut(setup, state);
+  const rest = restToCut(setup, state, screw);
   const planned =
     cuts.length === 0 && rest > noCut
       ? setup.cut.passes
@@ -91,12 +91,13 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
 }
 
 /** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
-export function restToCut(setup: Setup, state: Progress | null): Mm {
+export function restToCut(setup: Setup, state: Progress | null, screw: AxisScrew): Mm {
   if (!state || state.cuts.length === 0) return tidy(setup.from - setup.to);
   const last = state.cuts.at(-1)!;
   if (!setup.sized) {
     const nominal = tidy(last.expected - setup.to);
-    return nominal > noCut ? nominal : 0;
+    // Less than one division is what rounding left of the last pass, not metal to cut.
+    return nominal > (last.last ? (screw.readout ?? screw.division) : noCut) ? nominal : 0;
   }
   const rest = tidy(presentSize(state) - setup.to);
   if (!last.last) return rest > noCut ? rest : 0;

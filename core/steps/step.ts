@@ -260,8 +260,12 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
         ),
         note(
           screw.readout === null
-            ? say`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paperThickness), 2)}, is counted in every stop below.`
-            : say`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
+            ? rule(
+                "M23.paper",
+              )`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paperThickness), 2)}, is counted in every stop below.`
+            : rule(
+                "M23.readout",
+              )`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
         ),
         warn(
           rule(
@@ -284,10 +288,26 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
       pass,
       done: pass.done,
       minutes: each,
-      notes:
-        i === 0 && setup.cut.first > 0
-          ? [warn(say`The first pass goes under the skin. Do not take it lighter: the skin dulls the edge.`)]
-          : [warn(words(cautions.chips))],
+      notes: [
+        ...(i === 0 && setup.cut.first > 0
+          ? [
+              warn(
+                rule(
+                  "skin.first",
+                )`The first pass goes under the skin. Do not take it lighter: the skin dulls the edge.`,
+              ),
+            ]
+          : [warn(words(cautions.chips))]),
+        ...(Math.abs(pass.residue) >= 0.0005
+          ? [
+              note(
+                rule(
+                  "M04.rounding",
+                )`Set to the nearest division, ${precise(mm(Math.abs(pass.residue)), 3)} is left ${pass.residue > 0 ? "uncut" : "over"}; the next stop counts from zero again, so it never adds up.`,
+              ),
+            ]
+          : []),
+      ],
     });
     const measured = state?.measured.has(pass.number) ?? false;
     const wanted = setup.sized && (left === 1 || left === 2);

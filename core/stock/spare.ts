@@ -73,7 +73,7 @@ export function spareOf(stock: Stock, axis: Axis, limits: Limits): Spare {
       above < skins
         ? above * (facts.low.skin / skins)
         : facts.low.skin + (above - skins) * clampShare(weight, above - skins);
-    removal[low] = tidy(lowShare + spread * weight);
+    removal[low] = tidy(Math.min(lowShare + spread * weight, largest - target));
     removal[high] = tidy(largest - target - removal[low]);
   }
   return {

@@ -59,13 +59,6 @@ export function CutCard({
       </chakra.p>
       <chakra.p fontSize="16px" color="quiet">
         The block is then <Figure of={mm(pass.sizeAfter)} />.
-        {Math.abs(pass.residue) >= 0.0005 && (
-          <>
-            {" "}
-            Rounding to the {screw.readout === null ? "dial" : "readout"} leaves{" "}
-            <Figure of={mm(pass.residue)} decimals={3} />.
-          </>
-        )}{" "}
         Turn past the backlash and come to the stop in one direction.
       </chakra.p>
       <Box

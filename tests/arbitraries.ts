@@ -1,0 +1,136 @@
+import * as fc from "fast-check";
+import { type Axis, axisNames, faceNames, type Sizes } from "../core/frame/index.ts";
+import { faceConditions, materials } from "../core/handbook/index.ts";
+import { type Job, newJob } from "../core/job/index.ts";
+import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts";
+import { type Cutter, demoShop, type Machine } from "../core/shop/index.ts";
+import { dim, read } from "./support/cheek-block.ts";
+
+const unit = fc.constantFrom<LengthUnit>("mm", "in");
+
+/** A drawn size as a person types it, in the unit it names. */
+export const dimensionText: fc.Arbitrary<{ text: string; unit: LengthUnit }> = unit.chain((u) =>
+  fc
+    .record({
+      nominal:
+        u === "mm"
+          ? fc.integer({ min: 100, max: 40_000 }).map((n) => n / 100)
+          : fc.integer({ min: 100, max: 15_000 }).map((n) => n / 1000),
+      form: fc.constantFrom("plain", "pm", "pair", "limits"),
+      wide: fc.integer({ min: 1, max: 30 }),
+      named: fc.boolean(),
+    })
+    .map(({ nominal, form, wide, named }) => {
+      const step = u === "mm" ? wide / 100 : wide / 1000;
+      const tail = named ? ` ${u}` : "";
+      const text = {
+        plain: `${nominal}${tail}`,
+        pm: `${nominal} ±${step}${tail}`,
+        pair: `${nominal} +${step}/-0${tail}`,
+        limits: `${nominal}…${Math.round((nominal + step) * 1000) / 1000}${tail}`,
+      }[form as "plain"];
+      return { text, unit: u };
+    }),
+);
+
+/** A cutter of any kind the app knows, with a plausible shape. */
+export const cutter: fc.Arbitrary<Cutter> = fc
+  .record({
+    kind: fc.constantFrom("endMill", "faceMill", "shellMill", "flyCutter"),
+    material: fc.constantFrom("hss", "cobalt", "carbide", "coatedCarbide"),
+    diameter: fc.integer({ min: 6, max: 100 }),
+    teeth: fc.integer({ min: 1, max: 10 }),
+    flute: fc.integer({ min: 4, max: 90 }),
+    maxDepth: fc.option(fc.integer({ min: 5, max: 60 }).map((n) => n / 10)),
+  })
+  .map(
+    ({ flute, ...c }) =>
+      ({
+        ...c,
+        id: "any",
+        name: "any",
+        fluteLength: flute,
+        enteringAngle: 90,
+        stickout: flute + 20,
+      }) as Cutter,
+  );
+
+/** One of the demo machines with its power changed. */
+export const machine: fc.Arbitrary<Machine> = fc
+  .record({ base: fc.constantFrom(...demoShop.machines), power: fc.integer({ min: 3, max: 60 }) })
+  .map(({ base, power }) => ({ ...base, motorPower: power / 10 }));
+
+export const material = fc.constantFrom(...materials);
+
+/** Finished sizes the demo vise can hold, mm. */
+const sizes: fc.Arbitrary<Sizes> = fc.record({
+  length: fc.integer({ min: 25, max: 110 }),
+  width: fc.integer({ min: 25, max: 90 }),
+  height: fc.integer({ min: 15, max: 60 }),
+});
+
+/** A job with a drawing and a measured lump that may or may not be enough. */
+export const job: fc.Arbitrary<Job> = fc
+  .record({
+    sizes,
+    unit,
+    spare: fc.record({
+      length: fc.integer({ min: -10, max: 60 }),
+      width: fc.integer({ min: -10, max: 60 }),
+      height: fc.integer({ min: -10, max: 60 }),
+    }),
+    spread: fc.integer({ min: 0, max: 6 }),
+    conditions: fc.record(
+      Object.fromEntries(faceNames.map((f) => [f, fc.constantFrom(...faceConditions)])) as Record<
+        (typeof faceNames)[number],
+        fc.Arbitrary<(typeof faceConditions)[number]>
+      >,
+    ),
+    material,
+    machine: fc.constantFrom("knee", "bench"),
+  })
+  .map((made) => {
+    const base = newJob("any", "Any", made.machine, "vise-125");
+    const inUnit = (mm: number) =>
+      made.unit === "mm" ? String(mm) : String(Math.round((mm / 25.4) * 1000) / 1000);
+    const drawn = Object.fromEntries(
+      axisNames.map((a) => [
+        a,
+        dim(`${inUnit(made.sizes[a])} ±${made.unit === "mm" ? "0.05" : "0.002"}`, made.unit),
+      ]),
+    ) as Record<Axis, Dimension>;
+    const measured = Object.fromEntries(
+      axisNames.map((a) => {
+        const large = Math.round((drawn[a].nominal + made.spare[a] / 10) * 100) / 100;
+        return [
+          a,
+          {
+            p1: read(large),
+            p2: read(Math.round((large - made.spread / 10) * 100) / 100),
+            p3: null,
+            p4: null,
+          },
+        ];
+      }),
+    ) as Job["stock"]["measured"];
+    return {
+      ...base,
+      part: { ...base.part, material: made.material.id, sizes: drawn },
+      stock: { ...base.stock, conditions: made.conditions, measured },
+    };
+  });
+
+/** The same job drawn and measured in the other unit: values stay, what is written changes. */
+export function rewritten(original: Job, to: LengthUnit): Job {
+  const size = (d: Dimension | null): Dimension | null =>
+    d && { ...d, written: { text: `${d.nominal / toMm(1, to)}`, unit: to } };
+  return {
+    ...original,
+    part: {
+      ...original.part,
+      sizes: Object.fromEntries(
+        axisNames.map((a) => [a, size(original.part.sizes[a])]),
+      ) as Job["part"]["sizes"],
+    },
+  };
+}

@@ -118,7 +118,8 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
   const atMachine = station === "machine";
   // Something worth reading stands in the margin from the start; another setup keeps the same figure.
   const place = `${station} ${chosen ?? plan?.setups[0]?.key ?? ""}`;
-  const focusKey = picked?.place === place ? picked.key : usualKey(station, chosen ?? plan?.setups[0]?.key, picked?.key);
+  const focusKey =
+    picked?.place === place ? picked.key : usualKey(station, chosen ?? plan?.setups[0]?.key, picked?.key);
   const setFocusKey = (key: string) => setPicked({ place, key });
   const working = useWorking(focusKey, plan);
 
@@ -130,11 +131,14 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
       void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${operationSlug(next.key)}`);
   };
   const send = (intent: "undo" | "redo") =>
-    void undo.submit({ intent }, {
-      method: "post",
-      action: `/jobs/${job.id}`,
-      encType: "application/json",
-    });
+    void undo.submit(
+      { intent },
+      {
+        method: "post",
+        action: `/jobs/${job.id}`,
+        encType: "application/json",
+      },
+    );
 
   useKeyboard(
     {

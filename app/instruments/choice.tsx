@@ -22,7 +22,7 @@ export function Choice<T extends string>({
 }: ChoiceProps<T>) {
   const id = useId();
   return (
-    <Box>
+    <Box minW="0" maxW="100%">
       <chakra.label
         htmlFor={id}
         display="block"

@@ -58,9 +58,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const id = text("id");
   switch (form.get("intent")) {
     case "create":
-      return redirect(
-        `/jobs/${await createJob(db, text("name").trim() || "New job", now())}/drawing`,
-      );
+      return redirect(`/jobs/${await createJob(db, text("name").trim() || "New job", now())}/drawing`);
     case "demo":
       await loadDemo();
       return null;
@@ -74,12 +72,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       await copyJob(db, id, now());
       return null;
     case "import": {
-      const imported = await importJobFile(
-        db,
-        text("text"),
-        now(),
-        (text("onDiffer") || "ask") as OnDiffer,
-      );
+      const imported = await importJobFile(db, text("text"), now(), (text("onDiffer") || "ask") as OnDiffer);
       return { imported };
     }
     default:

@@ -35,11 +35,13 @@ const another = words(
   "Choose a job file written by Firm Arbor, or ask for it to be exported again. Nothing was changed here.",
 );
 
-/** Where in a text JSON.parse gave up, as line and column; null when the engine does not say. */
+/** Where in a text JSON.parse gave up, as line and column: engines tell a position, a piece of the text, or its end. */
 function placeOf(text: string, error: unknown): Phrase {
-  const position = /position (\d+)/.exec(String(error))?.[1];
-  if (position === undefined) return say`near its end`;
-  const before = text.slice(0, Number(position)).split("\n");
+  const told = error instanceof Error ? error.message : "";
+  const position = /position (\d+)/.exec(told)?.[1];
+  const piece = /, (?:\.\.\.)?"([\s\S]+)"(?:\.\.\.)? is not valid/.exec(told)?.[1];
+  const at = position !== undefined ? Number(position) : piece !== undefined ? text.indexOf(piece) : text.length;
+  const before = text.slice(0, Math.max(at, 0)).split("\n");
   return say`at line ${before.length}, column ${(before.at(-1) ?? "").length + 1}`;
 }
 

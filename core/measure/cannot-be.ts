@@ -73,7 +73,7 @@ export function cannotBe(
     reading.unit === "mm"
       ? offStep
       : typedDecimals > Math.max(inchDecimals, 4) || (typedDecimals > 3 && instrument.resolution >= 0.02);
-  if (finer) {
+  if (finer && questions.length === 0) {
     const rounded =
       reading.unit === "mm"
         ? tidy(Math.round(value / step) * step)

@@ -128,7 +128,7 @@ export function CutsStation() {
       <Warnings of={cut.warnings} />
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
         gap="0 24px"
       >
         <Section title="Passes: depth, and where to stop from zero">

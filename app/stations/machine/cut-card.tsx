@@ -58,8 +58,8 @@ export function CutCard({
         )}
       </chakra.p>
       <chakra.p fontSize="16px" color="quiet">
-        The block is then <Figure of={mm(pass.sizeAfter)} />.
-        Turn past the backlash and come to the stop in one direction.
+        The block is then <Figure of={mm(pass.sizeAfter)} />. Turn past the backlash and come to the stop in
+        one direction.
       </chakra.p>
       <Box
         display="grid"

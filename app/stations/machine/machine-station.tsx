@@ -118,7 +118,7 @@ export function MachineStation() {
       <Box
         as="main"
         display="grid"
-        gridTemplateColumns={{ base: "1fr", lg: "minmax(0, 1fr) 400px" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 400px" }}
         flex="1"
       >
         <Box

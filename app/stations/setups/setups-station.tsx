@@ -56,7 +56,7 @@ export function SetupsStation() {
       {plan.refusal && <Refusal />}
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
         gap="22px"
       >
         <Box>

@@ -1,0 +1,85 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, describe, expect, test } from "vitest";
+import { plan } from "../../core/job/index.ts";
+import { demoShop } from "../../core/shop/index.ts";
+import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { system } from "../theme/system.ts";
+import { JobContext, type JobContextValue } from "./job-context.tsx";
+import { ReadingPad, type TakenReading } from "./reading-pad.tsx";
+
+const job = cheekBlock();
+const context: JobContextValue = {
+  job,
+  records: [],
+  shop: demoShop,
+  plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
+  piece: 1,
+  unit: "mm",
+  drafts: {},
+  keepDraft: () => undefined,
+  preview: () => undefined,
+  focusKey: null,
+  setFocusKey: () => undefined,
+  reason: "",
+  setReason: () => undefined,
+};
+
+function setUp() {
+  const taken: TakenReading[] = [];
+  render(
+    <ChakraProvider value={system}>
+      <JobContext value={context}>
+        <ReadingPad
+          of="width"
+          expected={60.15}
+          before={61}
+          readings={[]}
+          keypad={false}
+          onReading={(r) => taken.push(r)}
+        />
+      </JobContext>
+    </ChakraProvider>,
+  );
+  const field = screen.getByLabelText(/Reading of the width/);
+  const enter = (text: string) => {
+    fireEvent.change(field, { target: { value: text } });
+    fireEvent.keyDown(field, { key: "Enter" });
+  };
+  return { taken, enter };
+}
+
+describe("reading pad", () => {
+  afterEach(cleanup);
+
+  test("takes a believable reading at once, with the best instrument that reaches", () => {
+    const { taken, enter } = setUp();
+    enter("60.14");
+    expect(taken).toMatchObject([{ value: 60.14, instrument: "mic-50-75", questioned: [] }]);
+  });
+
+  test.each([
+    ["2.368", "M03.slip", /60\.15 mm/],
+    ["61.2", "M02.grew", null],
+    ["60.143", "M03.finer", /60\.14 mm/],
+  ])("%s is asked about, and kept when the person says so", (text, ruleId, meant) => {
+    const { taken, enter } = setUp();
+    enter(text);
+    expect(taken).toEqual([]);
+    expect(screen.getByRole("alert").textContent).toMatch(/Asked again/);
+    if (meant) expect(screen.getByRole("button", { name: /I meant/ }).textContent).toMatch(meant);
+    fireEvent.click(screen.getByRole("button", { name: /It is so/ }));
+    expect(taken).toMatchObject([{ value: Number(text), questioned: [ruleId] }]);
+  });
+
+  test.each(["", "abc", "0", "-5", "1e9", "6.0.1"])(
+    "%s is no reading: it says why and keeps what was typed",
+    (text) => {
+      const { taken, enter } = setUp();
+      enter(text);
+      expect(taken).toEqual([]);
+      expect(screen.getByRole("status").textContent?.length).toBeGreaterThan(10);
+      expect(screen.getByLabelText<HTMLInputElement>(/Reading of the width/).value).toBe(text);
+    },
+  );
+});

@@ -1,0 +1,27 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, loadDemo, test } from "./support/fixtures.ts";
+import { views } from "./views.ts";
+
+const sizes = [...new Map(views.flatMap((v) => v.sizes).map((s) => [s.join(" × "), s])).entries()];
+
+for (const [name, [width, height]] of sizes) {
+  test(`views at ${name}: axe, console, own origin, nothing cut off`, async ({ strictPage: page }) => {
+    test.setTimeout(240_000);
+    await page.setViewportSize({ width, height });
+    await loadDemo(page);
+    for (const view of views.filter((v) => v.sizes.some(([w]) => w === width))) {
+      await page.goto(view.url);
+      await expect(page.getByText(view.ready).first()).toBeVisible();
+      for (const key of view.keys ?? []) {
+        await page.keyboard.press(key);
+        await page.waitForTimeout(120);
+      }
+      // The page itself never scrolls sideways; what is wide scrolls in its own frame.
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect.soft(overflow, `${view.name} scrolls sideways`).toBeLessThanOrEqual(0);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const told = violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} ${n.failureSummary ?? ""}`));
+      expect.soft(told, view.name).toEqual([]);
+    }
+  });
+}

@@ -1,0 +1,38 @@
+/** Every main view: one spec looks at each, and the screenshots script takes its picture from the same list. */
+export interface View {
+  name: string;
+  url: string;
+  /** Widths and heights the view is looked at. */
+  sizes: [width: number, height: number][];
+  /** Keys pressed once it is there, to get to a telling state. */
+  keys?: string[];
+  /** Text that shows the view is ready. */
+  ready: string;
+  /** Keeps a picture in docs/screenshots. */
+  picture: boolean;
+}
+
+const desk: [number, number] = [1280, 800];
+const phone: [number, number] = [390, 844];
+const tablet: [number, number] = [820, 1180];
+const job = "/jobs/cheek-block";
+
+/** Ticks, zero and first pass of setup 1: the machine shows a pass in the middle of the ladder. */
+const toSecondPass = Array<string>(12).fill("Space");
+
+export const views: View[] = [
+  { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },
+  { name: "drawing", url: `${job}/drawing`, sizes: [desk, phone], ready: "What am I making", picture: true },
+  { name: "stock", url: `${job}/stock`, sizes: [desk, phone], ready: "is it enough", picture: true },
+  { name: "setups", url: `${job}/setups/bottom.face`, sizes: [desk, phone], ready: "Why this way", picture: true },
+  { name: "cuts", url: `${job}/cuts/back.face`, sizes: [desk, phone], ready: "Own depth of a pass", picture: true },
+  { name: "machine", url: `${job}/machine`, sizes: [desk, phone, tablet], keys: toSecondPass, ready: "Something is wrong", picture: true },
+  { name: "record", url: `${job}/record`, sizes: [desk, phone], ready: "Is it good", picture: true },
+  { name: "materials", url: "/handbook/materials", sizes: [desk, phone], ready: "Low-carbon steel", picture: true },
+];
+
+/** Name of a picture: the phone's carries its width. */
+export const pictureName = (view: View, [width]: [number, number]): string => (width === desk[0] ? view.name : `${view.name}-${width}`);
+
+/** Pictures kept: every view at the desk, the machine on the phone too. */
+export const pictured = (view: View, size: [number, number]): boolean => view.picture && (size === desk || (view.name === "machine" && size === phone));

@@ -1,0 +1,219 @@
+import "fake-indexeddb/auto";
+import { readFileSync } from "node:fs";
+import { beforeEach, describe, expect, test } from "vitest";
+import { canonicalJson, largestJobFile, readJobFile } from "../core/exchange/index.ts";
+import { changeOf, type Migrations, migrate } from "../core/job/index.ts";
+import { demoShop } from "../core/shop/index.ts";
+import { phraseText } from "../core/working/index.ts";
+import { jobFileJsonSchema } from "../tests/support/job-file-schema.ts";
+import { cheekBlock, dim } from "../tests/support/cheek-block.ts";
+import { walk } from "../tests/support/walker.ts";
+import {
+  addJob,
+  appendRecords,
+  changeJob,
+  copyJob,
+  createJob,
+  Database,
+  deleteJob,
+  exportJobFile,
+  exportReadings,
+  importJobFile,
+  keepDraft,
+  listDeleted,
+  listJobs,
+  loadJob,
+  restoreJob,
+  undoJob,
+} from "./index.ts";
+
+const stamp = { at: "2026-11-25T09:00:00.000Z", by: "" };
+const demoFile = readFileSync(new URL("../public/demo/cheek-block.json", import.meta.url), "utf8");
+let db: Database;
+let n = 0;
+
+beforeEach(async () => {
+  db = new Database(`test-${n++}`);
+  await addJob(db, cheekBlock(), [], stamp.at);
+});
+
+const kept = async () => (await loadJob(db, "cheek-block"))!;
+const set = async (path: string, to: unknown, seen = cheekBlock()) =>
+  changeJob(db, "cheek-block", [changeOf(seen, path, to)], "", stamp);
+
+describe("changes", () => {
+  test("two tabs on different fields merge", async () => {
+    expect((await set("part/sizes/length", dim("95"))).ok).toBe(true);
+    expect((await set("part/sizes/width", dim("59"))).ok).toBe(true);
+    const { job, rev } = await kept();
+    expect([job.part.sizes.length?.nominal, job.part.sizes.width?.nominal, rev]).toEqual([95, 59, 3]);
+  });
+
+  test("two tabs on the same field: both values are told, nothing is written", async () => {
+    await set("part/sizes/length", dim("95"));
+    const second = await set("part/sizes/length", dim("94"));
+    expect(second).toMatchObject({
+      ok: false,
+      conflicts: [{ path: "part/sizes/length", yours: { nominal: 94 }, theirs: { nominal: 95 } }],
+    });
+    expect((await kept()).job.part.sizes.length?.nominal).toBe(95);
+  });
+
+  test("a change that makes no valid job is refused", async () => {
+    expect(await set("part/sizes/length", "long")).toMatchObject({
+      ok: false,
+      invalid: expect.stringContaining("part") as string,
+    });
+    expect((await kept()).rev).toBe(1);
+  });
+
+  test("undo and redo walk through the changes; a new change forgets what was undone", async () => {
+    await set("name", "A");
+    await changeJob(db, "cheek-block", [{ path: "name", from: "A", to: "B" }], "", stamp);
+    await undoJob(db, "cheek-block", "undo", stamp);
+    expect((await kept()).job.name).toBe("A");
+    await undoJob(db, "cheek-block", "redo", stamp);
+    expect((await kept()).job.name).toBe("B");
+    await undoJob(db, "cheek-block", "undo", stamp);
+    await changeJob(db, "cheek-block", [{ path: "name", from: "A", to: "C" }], "", stamp);
+    const after = await kept();
+    expect([after.job.name, after.canUndo, after.canRedo]).toEqual(["C", true, false]);
+    expect(await undoJob(db, "cheek-block", "redo", stamp)).toBeNull();
+  });
+
+  test("once a cut was made a change is logged with its reason", async () => {
+    const { records } = walk(cheekBlock(), { until: (step) => step.id === "cut-2" });
+    await db.records.bulkPut(records.map((r) => ({ ...r, jobId: "cheek-block" })));
+    await changeJob(
+      db,
+      "cheek-block",
+      [changeOf(cheekBlock(), "part/sizes/width", dim("59"))],
+      "the mate is smaller",
+      stamp,
+    );
+    expect((await kept()).records.at(-1)).toMatchObject({ type: "changed", reason: "the mate is smaller" });
+  });
+
+  test("typed text that was not understood is kept until it is", async () => {
+    await keepDraft(db, { jobId: "cheek-block", path: "part/sizes/length", text: "9x" });
+    expect((await kept()).drafts).toEqual({ "part/sizes/length": "9x" });
+    await set("part/sizes/length", dim("95"));
+    expect((await kept()).drafts).toEqual({});
+  });
+});
+
+describe("records", () => {
+  test("two tabs cannot both say cut done", async () => {
+    const cut = { type: "note" as const, text: "cut done" };
+    expect(await appendRecords(db, "cheek-block", [cut], 0, 1, stamp)).toBe(true);
+    expect(await appendRecords(db, "cheek-block", [cut], 0, 1, stamp)).toBe(false);
+    expect((await kept()).records).toHaveLength(1);
+  });
+});
+
+describe("the bench", () => {
+  test("a job put away can be brought back, a copy has no records", async () => {
+    const id = await createJob(db, "Pawl", stamp.at);
+    await deleteJob(db, id, stamp.at);
+    expect([(await listJobs(db)).length, (await listDeleted(db)).length, await loadJob(db, id)]).toEqual([
+      1,
+      1,
+      null,
+    ]);
+    await restoreJob(db, id);
+    expect(await listJobs(db)).toHaveLength(2);
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "x" }], 0, 1, stamp);
+    const copy = await loadJob(db, (await copyJob(db, "cheek-block", stamp.at))!);
+    expect([copy?.records.length, copy?.job.part]).toEqual([0, cheekBlock().part]);
+  });
+});
+
+describe("files", () => {
+  test("the demo file imports and comes out as the same bytes", async () => {
+    const fresh = new Database(`fresh-${n++}`);
+    expect(await importJobFile(fresh, demoFile, stamp.at)).toMatchObject({ kind: "added" });
+    expect(await exportJobFile(fresh, "cheek-block")).toBe(demoFile);
+  });
+
+  test("a known job gets the records it lacks; differing decisions are asked about", async () => {
+    const { records } = walk(cheekBlock(), { until: (step) => step.setup === 2 });
+    const more = canonicalJson({ ...(JSON.parse(demoFile) as object), records });
+    expect(await importJobFile(db, more, stamp.at)).toMatchObject({ kind: "merged" });
+    expect((await kept()).records).toHaveLength(records.length);
+    expect(await importJobFile(db, more, stamp.at)).toMatchObject({ kind: "same" });
+    await set("name", "Mine");
+    expect(await importJobFile(db, more, stamp.at)).toMatchObject({ kind: "differs" });
+    expect((await kept()).job.name).toBe("Mine");
+    await importJobFile(db, more, stamp.at, "takeTheirs");
+    expect((await kept()).job.name).toBe("Cheek block");
+  });
+
+  test("records that parted ways are never mixed", async () => {
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], 0, 1, stamp);
+    const other = canonicalJson({
+      ...(JSON.parse(demoFile) as object),
+      records: [{ seq: 1, at: stamp.at, by: "", piece: 1, type: "note", text: "there" }],
+    });
+    expect(await importJobFile(db, other, stamp.at, "takeTheirs")).toMatchObject({ kind: "refused" });
+    expect((await kept()).records).toMatchObject([{ text: "here" }]);
+  });
+
+  test("a shop that lacks what the job used gets it", async () => {
+    const file = JSON.parse(demoFile) as { shopUsed: typeof demoShop; job: { id: string } };
+    file.job.id = "elsewhere";
+    file.shopUsed.cutters.push({ ...demoShop.cutters[0]!, id: "theirs", name: "their face mill" });
+    const imported = await importJobFile(db, canonicalJson(file), stamp.at);
+    expect(imported).toMatchObject({ kind: "added", added: ["their face mill"] });
+  });
+
+  test.each([
+    ["broken", demoFile.slice(0, 2000), /line \d+, column \d+/],
+    ["not JSON at all", "G1 X10", /line 1/],
+    ["foreign", JSON.stringify({ format: "other" }), /not a job file/],
+    ["newer", demoFile.replaceAll('"version": 1', '"version": 99'), /newer version \(99\)/],
+    ["without a version", demoFile.replaceAll('"version": 1', '"version": "x"'), /version of the job/],
+    [
+      "with a wrong field",
+      demoFile.replace('"material": "steel-low-rolled"', '"material": 5'),
+      /job \/ part \/ material/,
+    ],
+    ["huge", "x".repeat(largestJobFile + 1), /million characters/],
+  ])("a file that is %s says what is wrong and changes nothing", async (_what, text, message) => {
+    const imported = await importJobFile(db, text, stamp.at);
+    expect(imported.kind).toBe("refused");
+    if (imported.kind === "refused") expect(phraseText(imported.reason, "mm")).toMatch(message);
+    expect(await listJobs(db)).toHaveLength(1);
+    expect((await kept()).rev).toBe(1);
+  });
+
+  test("readings come out as CSV with both units", async () => {
+    await db.records.bulkPut(walk(cheekBlock()).records.map((r) => ({ ...r, jobId: "cheek-block" })));
+    const lines = (await exportReadings(db, "cheek-block"))!.split("\r\n");
+    expect(lines[0]).toBe("number,time,piece,of,operation,mm,inch,typed,instrument,questioned");
+    expect(lines.length).toBeGreaterThan(6);
+    expect(lines.at(-1)).toMatch(/length,(left|right)\/face,9[56][\d.]*,3\.7\d+/);
+  });
+
+  test("the shipped JSON schema is the one of the code", () => {
+    expect(readFileSync(new URL("../docs/formats/job-file.schema.json", import.meta.url), "utf8")).toBe(
+      jobFileJsonSchema(),
+    );
+  });
+});
+
+describe("versions", () => {
+  test("the fixture of version 1 reads today", () => {
+    const text = readFileSync(new URL("../tests/fixtures/job-v1.json", import.meta.url), "utf8");
+    expect(readJobFile(text)).toMatchObject({ ok: true });
+  });
+
+  test("steps lead from version to version, and a newer document is refused", () => {
+    const steps: Migrations = { 1: (d) => ({ ...d, b: d.a }), 2: (d) => ({ ...d, c: 3 }) };
+    expect(migrate({ version: 1, a: 1 }, steps, 3)).toEqual({
+      ok: true,
+      document: { version: 3, a: 1, b: 1, c: 3 },
+    });
+    expect(migrate({ version: 4 }, steps, 3)).toMatchObject({ ok: false, problem: "newer" });
+    expect(migrate({ version: 1 }, {}, 2)).toMatchObject({ ok: false, problem: "unknown" });
+  });
+});

@@ -12,6 +12,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: "block",
     locale: "en-GB",
+    actionTimeout: 10_000,
     launchOptions: { executablePath: "/usr/bin/chromium", args: chromiumFlags },
   },
   webServer: {

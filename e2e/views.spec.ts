@@ -17,10 +17,14 @@ for (const [name, [width, height]] of sizes) {
         await page.waitForTimeout(120);
       }
       // The page itself never scrolls sideways; what is wide scrolls in its own frame.
-      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const overflow = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect.soft(overflow, `${view.name} scrolls sideways`).toBeLessThanOrEqual(0);
       const { violations } = await new AxeBuilder({ page }).analyze();
-      const told = violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} ${n.failureSummary ?? ""}`));
+      const told = violations.flatMap((v) =>
+        v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} ${n.failureSummary ?? ""}`),
+      );
       expect.soft(told, view.name).toEqual([]);
     }
   });

@@ -24,15 +24,42 @@ export const views: View[] = [
   { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },
   { name: "drawing", url: `${job}/drawing`, sizes: [desk, phone], ready: "What am I making", picture: true },
   { name: "stock", url: `${job}/stock`, sizes: [desk, phone], ready: "is it enough", picture: true },
-  { name: "setups", url: `${job}/setups/bottom.face`, sizes: [desk, phone], ready: "Why this way", picture: true },
-  { name: "cuts", url: `${job}/cuts/back.face`, sizes: [desk, phone], ready: "Own depth of a pass", picture: true },
-  { name: "machine", url: `${job}/machine`, sizes: [desk, phone, tablet], keys: toSecondPass, ready: "Something is wrong", picture: true },
+  {
+    name: "setups",
+    url: `${job}/setups/bottom.face`,
+    sizes: [desk, phone],
+    ready: "Why this way",
+    picture: true,
+  },
+  {
+    name: "cuts",
+    url: `${job}/cuts/back.face`,
+    sizes: [desk, phone],
+    ready: "Own depth of a pass",
+    picture: true,
+  },
+  {
+    name: "machine",
+    url: `${job}/machine`,
+    sizes: [desk, phone, tablet],
+    keys: toSecondPass,
+    ready: "Something is wrong",
+    picture: true,
+  },
   { name: "record", url: `${job}/record`, sizes: [desk, phone], ready: "Is it good", picture: true },
-  { name: "materials", url: "/handbook/materials", sizes: [desk, phone], ready: "Low-carbon steel", picture: true },
+  {
+    name: "materials",
+    url: "/handbook/materials",
+    sizes: [desk, phone],
+    ready: "Low-carbon steel",
+    picture: true,
+  },
 ];
 
 /** Name of a picture: the phone's carries its width. */
-export const pictureName = (view: View, [width]: [number, number]): string => (width === desk[0] ? view.name : `${view.name}-${width}`);
+export const pictureName = (view: View, [width]: [number, number]): string =>
+  width === desk[0] ? view.name : `${view.name}-${width}`;
 
 /** Pictures kept: every view at the desk, the machine on the phone too. */
-export const pictured = (view: View, size: [number, number]): boolean => view.picture && (size === desk || (view.name === "machine" && size === phone));
+export const pictured = (view: View, size: [number, number]): boolean =>
+  view.picture && (size === desk || (view.name === "machine" && size === phone));

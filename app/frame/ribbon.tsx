@@ -39,7 +39,10 @@ export function Ribbon({
 }) {
   const { vise } = equipment(job, shop);
   const current = useRef<HTMLAnchorElement>(null);
-  useEffect(() => current.current?.scrollIntoView({ block: "nearest", inline: "nearest" }), [chosen]);
+  useEffect(() => {
+    // Some browsers return a promise here; an effect must not.
+    void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [chosen]);
   if (plan.setups.length === 0) return null;
   const index = Math.max(
     0,

@@ -161,7 +161,8 @@ export function NumberEntry<T>({
     }
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === "Enter") leave();
+    // Enter keeps the size and leaves the field, so that single keys act again.
+    if (event.key === "Enter") event.currentTarget.blur();
     if (event.key === "Escape") {
       clearTimeout(timer.current);
       preview(path, null);

@@ -40,7 +40,8 @@ function placeOf(text: string, error: unknown): Phrase {
   const told = error instanceof Error ? error.message : "";
   const position = /position (\d+)/.exec(told)?.[1];
   const piece = /, (?:\.\.\.)?"([\s\S]+)"(?:\.\.\.)? is not valid/.exec(told)?.[1];
-  const at = position !== undefined ? Number(position) : piece !== undefined ? text.indexOf(piece) : text.length;
+  const at =
+    position !== undefined ? Number(position) : piece !== undefined ? text.indexOf(piece) : text.length;
   const before = text.slice(0, Math.max(at, 0)).split("\n");
   return say`at line ${before.length}, column ${(before.at(-1) ?? "").length + 1}`;
 }

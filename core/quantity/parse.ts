@@ -13,6 +13,7 @@ export type ParseProblemId =
   | "fit-unknown"
   | "thousands"
   | "bare-tenth"
+  | "power-of-ten"
   | "chain"
   | "too-large";
 
@@ -138,6 +139,8 @@ export function parseDimension(
   if (clean === "") return refuse("empty", text);
   if (/^(a )?tenths?$/i.test(clean) || /\d\s*tenths?$/i.test(clean)) return refuse("bare-tenth", clean);
   const { body, unit: named, scale } = splitUnit(clean);
+  // A calculator's 1e9 looks like fit class e9 on 1 mm.
+  if (/^\d([.,]\d+)?[eE]\d+$/.test(body)) return refuse("power-of-ten", body);
   const split = splitTolerance(body);
   // A unit may stand behind the nominal as well as at the end: `1.5 in ±0.005`.
   const inner = splitUnit(split.nominal.trim());

@@ -15,6 +15,8 @@ const sentences: Record<ParseProblemId, (at: string) => Phrase> = {
   thousands: (at) => say`"${at}" can be read in two ways. Write the decimals with a point.`,
   "bare-tenth": (at) =>
     say`"${at}" is 0.1 mm to some and 0.0001 in to others. Write the number with its unit.`,
+  "power-of-ten": (at) =>
+    say`"${at}" reads like a power of ten. Write the number out, or put a space before a fit class.`,
   chain: (at) => say`"${at}" reads like a chain of sizes. Type one size.`,
   "too-large": (at) => say`"${at}" is longer than any part on a manual mill. Check the unit and the point.`,
 };

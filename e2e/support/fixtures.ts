@@ -8,15 +8,22 @@ export const test = base.extend<{ strictPage: Page }>({
   strictPage: async ({ page, baseURL }, use) => {
     const troubles: string[] = [];
     page.on("console", (message) => {
-      if ((message.type() === "error" || message.type() === "warning") && !harmless.some((h) => h.test(message.text()))) troubles.push(`${message.type()}: ${message.text()}`);
+      if (
+        (message.type() === "error" || message.type() === "warning") &&
+        !harmless.some((h) => h.test(message.text()))
+      )
+        troubles.push(`${message.type()}: ${message.text()}`);
     });
     page.on("pageerror", (error) => troubles.push(`page error: ${error.message}`));
     page.on("request", (request) => {
       const url = request.url();
-      if (!url.startsWith(baseURL!) && !/^(data|blob):/.test(url)) troubles.push(`request left the origin: ${url}`);
+      if (!url.startsWith(baseURL!) && !/^(data|blob):/.test(url))
+        troubles.push(`request left the origin: ${url}`);
     });
     await page.addInitScript(() => {
-      document.addEventListener("securitypolicyviolation", (e) => console.error(`policy violation: ${e.violatedDirective} ${e.blockedURI}`));
+      document.addEventListener("securitypolicyviolation", (e) =>
+        console.error(`policy violation: ${e.violatedDirective} ${e.blockedURI}`),
+      );
     });
     await use(page);
     expect(troubles).toEqual([]);

@@ -48,7 +48,12 @@ export function DrawingStation() {
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
       <StationTitle above="Drawing">What am I making?</StationTitle>
-      <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "1fr 1fr" }} gap="12px 18px" mb="8px">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "1fr 1fr" }}
+        gap="12px 18px"
+        mb="8px"
+      >
         <TextEntry label="Job" path="name" value={job.name} />
         <TextEntry label="Sheet, order or place" path="sheet" value={job.sheet} />
         <Box>

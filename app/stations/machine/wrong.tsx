@@ -29,7 +29,9 @@ export function Wrong({
   const submit = useSubmit();
   const ref = useRef<HTMLDialogElement>(null);
   const [note, setNote] = useState("");
-  useEffect(() => ref.current?.showModal(), []);
+  useEffect(() => {
+    ref.current?.showModal();
+  }, []);
   const last = effective(records).findLast((r) => r.piece === piece && "op" in r && r.op !== null);
   return (
     <chakra.dialog

@@ -62,7 +62,11 @@ export function StockStation() {
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
       <StationTitle above="Stock">What have I got, and is it enough?</StationTitle>
-      <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }} gap="22px">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }}
+        gap="22px"
+      >
         <Box minW="0">
           <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
             <Choice
@@ -94,7 +98,10 @@ export function StockStation() {
               <Box
                 key={axis}
                 display="grid"
-                gridTemplateColumns={{ base: "minmax(0, 1fr) minmax(0, 1fr)", md: "76px repeat(4, minmax(0, 1fr))" }}
+                gridTemplateColumns={{
+                  base: "minmax(0, 1fr) minmax(0, 1fr)",
+                  md: "76px repeat(4, minmax(0, 1fr))",
+                }}
                 gap="6px 10px"
                 alignItems="start"
                 mb="4px"

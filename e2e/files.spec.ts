@@ -1,0 +1,64 @@
+import { readFileSync } from "node:fs";
+import { expect, loadDemo, test } from "./support/fixtures.ts";
+
+const demo = readFileSync("public/demo/cheek-block.json", "utf8");
+const file = (text: string) => ({
+  name: "job.json",
+  mimeType: "application/json",
+  buffer: Buffer.from(text),
+});
+
+const bad: [what: string, text: string, message: RegExp][] = [
+  ["broken", demo.slice(0, 3000), /broken at line \d+, column \d+/],
+  ["foreign", '{"format":"else"}', /not a job file/],
+  ["newer", demo.replaceAll('"version": 1', '"version": 7'), /newer version \(7\)/],
+  ["wrong inside", demo.replace('"form": "sawn"', '"form": "jelly"'), /does not fit at job \/ stock \/ form/],
+  ["huge", "x".repeat(11_000_000), /at most 10 MB/],
+];
+
+test("bad files say what is wrong and change nothing; a good one comes in, and out as the same bytes", async ({
+  strictPage: page,
+}) => {
+  await page.goto("/");
+  const input = page.getByLabel("Import a job file");
+  for (const [, text, message] of bad) {
+    await input.setInputFiles(file(text));
+    await expect(page.getByRole("alert")).toContainText(message);
+    await expect(page.getByTestId("jobs")).toHaveCount(0);
+  }
+  await input.setInputFiles(file(demo));
+  await expect(page.getByText("The job is on the bench")).toBeVisible();
+  await page.getByRole("button", { name: "Open it" }).click();
+  await page.getByRole("link", { name: /6 Record/ }).click();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Export the job" }).click();
+  expect(readFileSync(await (await download).path(), "utf8")).toBe(demo);
+});
+
+test("a known job with other decisions is asked about", async ({ strictPage: page }) => {
+  await loadDemo(page);
+  await page
+    .getByLabel("Import a job file")
+    .setInputFiles(file(demo.replace('"name": "Cheek block"', '"name": "Cheek block, other"')));
+  await expect(page.getByRole("alert")).toContainText("Which is to count?");
+  await page.getByRole("button", { name: "Take those of the file" }).click();
+  await expect(page.getByRole("link", { name: /Cheek block, other/ })).toBeVisible();
+});
+
+test("a job put away can be brought back, an address that leads nowhere says so", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "Put away Cheek block" }).click();
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Bring back Cheek block" }).click();
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
+  for (const [url, message] of [
+    ["/jobs/nobody/drawing", "There is no such job"],
+    ["/jobs/cheek-block/nowhere", "six stations"],
+    ["/nowhere", "leads nowhere"],
+  ] as const) {
+    await page.goto(url);
+    await expect(page.getByText(message)).toBeVisible();
+  }
+  await page.goto("/jobs/cheek-block/machine/top.face/cut-99?piece=1");
+  await expect(page.getByText("no longer in the plan")).toBeVisible();
+});

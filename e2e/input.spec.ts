@@ -1,0 +1,120 @@
+import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
+
+/** What people mistype, and whether the field must refuse it. */
+const inputs: [text: string, refused: boolean][] = [
+  ["abc", true],
+  ["-5", true],
+  ["0", true],
+  ["1e9", true],
+  ["12 parsecs", true],
+  ["1.2.3", true],
+  ["1/0", true],
+  ["  25,4   mm ", false],
+  ["2 3/8 in", false],
+];
+
+const fields: [station: string, labels: string[]][] = [
+  [
+    "drawing",
+    [
+      "Length",
+      "Width",
+      "Height",
+      "Squareness wanted, over 100 mm (4 in)",
+      "Parallelism wanted, thickest to thinnest",
+    ],
+  ],
+  ["stock", ["length", "width", "height"].flatMap((axis) => [1, 2, 3, 4].map((n) => `${axis}, point ${n}`))],
+];
+
+for (const [station, labels] of fields) {
+  test(`bad input in every number field of ${station}: a sentence, and what was typed stays`, async ({
+    strictPage: page,
+  }) => {
+    test.setTimeout(180_000);
+    await loadDemo(page);
+    await openStation(page, station);
+    for (const label of labels) {
+      const field = page.getByLabel(label, { exact: true });
+      const original = await field.inputValue();
+      const said = page.locator(`[id="${await field.getAttribute("aria-describedby")}"]`);
+      for (const [text, refused] of inputs) {
+        await field.fill(text);
+        await expect(field, `${label} ${text}`).toHaveAttribute("aria-invalid", String(refused));
+        expect((await said.innerText()).length, `${label} ${text}`).toBeGreaterThan(5);
+        expect(await field.inputValue()).toBe(text);
+        await field.press("Escape");
+      }
+      await expect(field).toHaveValue(original);
+    }
+  });
+}
+
+test("text that was not understood survives a reload and blocks only what depends on it", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "drawing");
+  const length = page.getByLabel("Length", { exact: true });
+  await length.fill("96 furlongs");
+  await length.press("Enter");
+  await page.waitForTimeout(600);
+  await page.reload();
+  await expect(length).toHaveValue("96 furlongs");
+  await expect(length).toHaveAttribute("aria-invalid", "true");
+  await expect(page.getByLabel("Width", { exact: true })).toHaveValue("60 ±0.05");
+  await length.fill("");
+  await length.press("Enter");
+  await expect(page.getByText("The finished length is missing")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(length).toHaveValue("96 ±0.1");
+});
+
+test("the unit switch changes what is shown, nothing else", async ({ strictPage: page }) => {
+  await loadDemo(page);
+  await openStation(page, "drawing");
+  const length = page.getByLabel("Length", { exact: true });
+  await page.keyboard.press("u");
+  await expect(length).toHaveValue(/^3\.7795 ±0\.0039 in$/);
+  await page.keyboard.press("u");
+  await expect(length).toHaveValue("96 ±0.1");
+  await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
+});
+
+test("a lump that is short offers other stock or a deviation, which the record shows", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "stock");
+  await page.getByLabel("height, point 2").fill("38.1");
+  await page.getByLabel("height, point 2").press("Enter");
+  await expect(page.getByText(/The height is 0\.85 mm short/)).toBeVisible();
+  await page.getByLabel("Agreed with, or why").fill("agreed with the fitter");
+  await page.getByRole("button", { name: "Record the deviation" }).click();
+  await expect(page.getByText("The height deviates from the drawing")).toBeVisible();
+  await expect(page.getByText(/is 0\.85 mm short/)).toHaveCount(0);
+  await page.getByRole("link", { name: /6 Record/ }).click();
+  await expect(page.getByText("agreed with the fitter")).toBeVisible();
+});
+
+test("a stale zero blocks the cut until it is taken again; the last entry can be taken back", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "machine");
+  await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
+  for (let i = 0; i < 60 && !(await page.getByRole("button", { name: /Cut done/ }).isVisible()); i++) {
+    const before = await page.locator("main").innerText();
+    await page.keyboard.press("Space");
+    await expect.poll(() => page.locator("main").innerText()).not.toBe(before);
+  }
+  await page.getByRole("button", { name: "Something is wrong" }).click();
+  await page.getByRole("button", { name: /I moved the knee/ }).click();
+  await expect(page.getByRole("alert")).toContainText("is stale");
+  await expect(page.getByRole("button", { name: /Cut done/ })).toHaveCount(0);
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: /Cut done/ })).toBeVisible();
+  await page.getByRole("button", { name: "Something is wrong" }).click();
+  await page.getByRole("button", { name: /Take back the last entry/ }).click();
+  await expect(page.getByRole("button", { name: /Zero is taken/ })).toBeVisible();
+});

@@ -1,0 +1,37 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { expect, loadDemo, test } from "./support/fixtures.ts";
+
+const port = 4181;
+
+function startServer(): Promise<ChildProcess> {
+  const server = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
+  return new Promise((resolve) => server.stdout.on("data", () => resolve(server)));
+}
+
+test.use({ serviceWorkers: "allow", baseURL: `http://127.0.0.1:${port}` });
+
+test("with the server gone a step URL reloads, a cut is kept, every document opens", async ({ page }) => {
+  const server = await startServer();
+  await loadDemo(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await page.goto("/jobs/cheek-block/machine");
+  await expect(page).toHaveURL(/\/machine\/back\.face\/place\?piece=1/);
+  server.kill("SIGTERM");
+  await new Promise((resolve) => server.on("exit", resolve));
+
+  await page.reload();
+  await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: /wiped clean/, pressed: true })).toBeVisible();
+  await page.goto("/jobs/cheek-block/machine/back.face/clamp?piece=1");
+  await expect(page.getByText("This step waits")).toBeVisible();
+  await page.goto("/jobs/cheek-block/setups/top.face");
+  await expect(page.getByText("Why this way")).toBeVisible();
+  await page.goto("/handbook/materials");
+  await expect(page.getByText("Low-carbon steel, cold-drawn")).toBeVisible();
+  await page.goto("/");
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
+  await page.getByRole("link", { name: /Cheek block/ }).click();
+  await expect(page.getByRole("heading", { name: "What am I making?" })).toBeVisible();
+});

@@ -1,0 +1,39 @@
+import { spawn } from "node:child_process";
+import { existsSync, mkdirSync } from "node:fs";
+import { chromium } from "@playwright/test";
+import { createServer } from "vite";
+
+/** Writes docs/screenshots/*.png from the demo data and the list in e2e/views.ts. Needs a build (`npm run build`). */
+if (!existsSync("build/server/index.js")) throw new Error("build first: npm run build");
+const vite = await createServer({ configFile: false, server: { middlewareMode: true }, appType: "custom", logLevel: "error" });
+const { views, pictured, pictureName } = await vite.ssrLoadModule("/e2e/views.ts");
+const { chromiumFlags } = await vite.ssrLoadModule("/e2e/support/browser.ts");
+await vite.close();
+
+const port = 4182;
+const server = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
+await new Promise((resolve) => server.stdout.once("data", resolve));
+mkdirSync("docs/screenshots", { recursive: true });
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: chromiumFlags });
+for (const view of views) {
+  for (const size of view.sizes.filter((s) => pictured(view, s))) {
+    const context = await browser.newContext({ viewport: { width: size[0], height: size[1] }, serviceWorkers: "block", locale: "en-GB" });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(new Date("2026-11-25T14:32:00"));
+    await page.goto(`http://127.0.0.1:${port}/`);
+    await page.getByRole("button", { name: "Load the demo job" }).click();
+    await page.getByRole("link", { name: /Cheek block/ }).waitFor();
+    await page.goto(`http://127.0.0.1:${port}${view.url}`);
+    await page.getByText(view.ready).first().waitFor();
+    for (const key of view.keys ?? []) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(250);
+    }
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `docs/screenshots/${pictureName(view, size)}.png` });
+    console.log(pictureName(view, size));
+    await context.close();
+  }
+}
+await browser.close();
+server.kill("SIGTERM");

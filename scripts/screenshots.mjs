@@ -5,19 +5,29 @@ import { createServer } from "vite";
 
 /** Writes docs/screenshots/*.png from the demo data and the list in e2e/views.ts. Needs a build (`npm run build`). */
 if (!existsSync("build/server/index.js")) throw new Error("build first: npm run build");
-const vite = await createServer({ configFile: false, server: { middlewareMode: true }, appType: "custom", logLevel: "error" });
+const vite = await createServer({
+  configFile: false,
+  server: { middlewareMode: true },
+  appType: "custom",
+  logLevel: "error",
+});
 const { views, pictured, pictureName } = await vite.ssrLoadModule("/e2e/views.ts");
 const { chromiumFlags } = await vite.ssrLoadModule("/e2e/support/browser.ts");
 await vite.close();
 
 const port = 4182;
 const server = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
+process.on("exit", () => server.kill("SIGTERM"));
 await new Promise((resolve) => server.stdout.once("data", resolve));
 mkdirSync("docs/screenshots", { recursive: true });
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: chromiumFlags });
 for (const view of views) {
   for (const size of view.sizes.filter((s) => pictured(view, s))) {
-    const context = await browser.newContext({ viewport: { width: size[0], height: size[1] }, serviceWorkers: "block", locale: "en-GB" });
+    const context = await browser.newContext({
+      viewport: { width: size[0], height: size[1] },
+      serviceWorkers: "block",
+      locale: "en-GB",
+    });
     const page = await context.newPage();
     await page.clock.setFixedTime(new Date("2026-11-25T14:32:00"));
     await page.goto(`http://127.0.0.1:${port}/`);
@@ -36,4 +46,4 @@ for (const view of views) {
   }
 }
 await browser.close();
-server.kill("SIGTERM");
+process.exit(0);

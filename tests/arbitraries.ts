@@ -43,17 +43,14 @@ export const cutter: fc.Arbitrary<Cutter> = fc
     flute: fc.integer({ min: 4, max: 90 }),
     maxDepth: fc.option(fc.integer({ min: 5, max: 60 }).map((n) => n / 10)),
   })
-  .map(
-    ({ flute, ...c }) =>
-      ({
-        ...c,
-        id: "any",
-        name: "any",
-        fluteLength: flute,
-        enteringAngle: 90,
-        stickout: flute + 20,
-      }) as Cutter,
-  );
+  .map(({ flute, ...c }) => ({
+    ...c,
+    id: "any",
+    name: "any",
+    fluteLength: flute,
+    enteringAngle: 90,
+    stickout: flute + 20,
+  }));
 
 /** One of the demo machines with its power changed. */
 export const machine: fc.Arbitrary<Machine> = fc

@@ -203,6 +203,29 @@ describe("mistakes are caught, near cases stay silent", () => {
     expect(sizeVerdict([59.98, 60.02], limits, 0.005)?.verdict).toBe("good");
   });
 
+  test("M34 a spread wider than the limits is told before the next cut", () => {
+    const atMeasure = walk(cheekBlock(), { until: (s) => s.setup === 4 && s.id === "measure-1" });
+    const after = (...values: number[]) => {
+      const op = "front/face" as const;
+      const records = appended(
+        atMeasure.records,
+        ...values.map((value) => ({
+          type: "reading" as const,
+          op,
+          of: "width" as const,
+          value,
+          written: { text: String(value), unit: "mm" as const },
+          instrument: "caliper",
+          questioned: [],
+        })),
+        { type: "measured", op, after: 1, skipped: false },
+      );
+      return [...phraseIds(plan({ job: cheekBlock(), records, shop: demoShop, piece: 1 }).steps)];
+    };
+    expect(after(61.1, 60.9)).toContain("M34.taper");
+    expect(after(61.03, 60.98)).not.toContain("M34.taper");
+  });
+
   test("M25 stops count from one zero: none is off by more than half a division, however many passes", () => {
     const made = planOf(block(["machine", "bench"]));
     for (const ladder of Object.values(made.ladders)) {

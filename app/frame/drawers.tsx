@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { NavLink } from "react-router";
 import { type Plan, type Station, stations } from "../../core/job/index.ts";
 import { Words } from "../instruments/words.tsx";
@@ -15,7 +16,7 @@ export const stationNames: Record<Station, string> = {
 const DrawerLink = chakra(NavLink);
 
 /** The six stations as drawer fronts at the left; a strip at the bottom on a phone. */
-export function Drawers({
+export const Drawers = memo(function Drawers({
   jobId,
   plan,
   onChoose,
@@ -83,4 +84,4 @@ export function Drawers({
       ))}
     </Box>
   );
-}
+});

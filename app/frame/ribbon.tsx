@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { jawSection } from "../../core/figure/index.ts";
 import { equipment, type Job, type Plan } from "../../core/job/index.ts";
@@ -24,7 +24,7 @@ export function setupState(plan: Plan, setup: Setup): SetupState {
 const marks: Record<SetupState, string> = { planned: "○", "being cut": "▸", done: "✓", blocked: "■" };
 
 /** The setups in order as small drawn cards: the job's progress and its navigation. */
-export function Ribbon({
+export const Ribbon = memo(function Ribbon({
   job,
   plan,
   shop,
@@ -127,4 +127,4 @@ export function Ribbon({
       </Box>
     </Box>
   );
-}
+});

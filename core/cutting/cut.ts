@@ -103,7 +103,7 @@ export interface Cut extends Conditions {
 }
 
 /** Facing width per lane as a share of D (domain.md 6), and narrower ones tried to get under a skin. */
-const laneShares = [0.7, 0.5, 0.35, 0.25];
+const laneShares = [0.7, 0.5, 0.35, 0.25] as const;
 /** Run-in and run-out beyond the cutter, mm. */
 const runIn = 2;
 
@@ -145,7 +145,7 @@ function depthLimits(
   const soft = softFactor[material.group];
   const narrower = Math.min(
     3,
-    (laneShares[0]! * cutter.diameter) / Math.min(trial.width, laneShares[0]! * cutter.diameter),
+    (laneShares[0] * cutter.diameter) / Math.min(trial.width, laneShares[0] * cutter.diameter),
   );
   const classLimit =
     task.kind === "face" ? classDepth[machine.class] * soft * narrower : classSideWidth[machine.class] * soft;
@@ -320,7 +320,7 @@ export function hardLimitBroken(cut: Cut, depth: Mm): Limit | undefined {
 
 /** Lanes over a face at a share of the cutter's diameter. */
 function lanesAt(across: Mm, diameter: Mm, share: number): Trial {
-  if (share >= laneShares[0]! && across <= 0.75 * diameter) return { width: across, lanes: 1 };
+  if (share >= laneShares[0] && across <= 0.75 * diameter) return { width: across, lanes: 1 };
   const lanes = Math.max(1, Math.ceil(across / (share * diameter) - 1e-9));
   return { width: tidy(across / lanes), lanes };
 }
@@ -345,12 +345,16 @@ export function cutWith(task: CutTask, cutter: Cutter, machine: Machine, materia
     }
     return done(trialCut(task, cutter, machine, material, { width: task.across, lanes: 1 }));
   }
-  const trials = laneShares.map((share) =>
-    trialCut(task, cutter, machine, material, lanesAt(task.across, cutter.diameter, share)),
-  );
-  const first = trials[0]!;
-  if (task.ownDepth !== null || first.first <= first.allowed + 1e-9) return done(first);
-  const narrowed = trials.find((cut) => cut.first <= cut.allowed + 1e-9) ?? trials.at(-1)!;
+  const at = (share: number) =>
+    trialCut(task, cutter, machine, material, lanesAt(task.across, cutter.diameter, share));
+  const first = at(laneShares[0]);
+  const getsUnder = (cut: Cut) => cut.first <= cut.allowed + 1e-9;
+  if (task.ownDepth !== null || getsUnder(first)) return done(first);
+  let narrowed = first;
+  for (const share of laneShares.slice(1)) {
+    narrowed = at(share);
+    if (getsUnder(narrowed)) break;
+  }
   narrowed.warnings.push(
     note(
       rule(

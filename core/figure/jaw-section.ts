@@ -32,8 +32,8 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const cutterWidth = Math.min(cutter.diameter, jawsWidth);
   const head = small ? 14 : 24;
   const width = jawsWidth + 2 * margin;
-  const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 12);
-  const zero = height - bedThickness - (small ? 2 : 12);
+  const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 20);
+  const zero = height - bedThickness - (small ? 2 : 20);
   const y = (z: number) => zero - z;
   const left = margin;
   const movingEdge = left + vise.jawThickness;
@@ -131,8 +131,8 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
     ...stamp(numberOn(setup.before, downOf(setup.at)), middle, y(under) - text * 0.6, text, "middle"),
     {
       kind: "text",
-      x: left + vise.jawThickness / 2,
-      y: y(vise.jawDepth) - text * 0.4,
+      x: left + vise.jawThickness * 0.45,
+      y: zero + bedThickness + text * 1.15,
       text: "moving jaw",
       size: text * 0.9,
       anchor: "middle",
@@ -141,7 +141,7 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
     {
       kind: "text",
       x: fixedEdge + vise.jawThickness / 2,
-      y: y(vise.jawDepth) - text * 0.4,
+      y: zero + bedThickness + text * 1.15,
       text: "fixed jaw",
       size: text * 0.9,
       anchor: "middle",
@@ -220,8 +220,8 @@ function overhangView(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const shown = Math.min(vise.jawWidth, seat.along - overhang);
   const head = small ? 12 : 26;
   const width = shown + overhang + cutter.diameter + 2 * margin + (small ? 0 : 20);
-  const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 12);
-  const zero = height - bedThickness - (small ? 2 : 12);
+  const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 20);
+  const zero = height - bedThickness - (small ? 2 : 20);
   const y = (z: number) => zero - z;
   const jawRight = margin + shown;
   const end = jawRight + overhang;

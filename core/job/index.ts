@@ -4,4 +4,4 @@ export * from "./migrations.ts";
 export * from "./plan.ts";
 export * from "./requirement.ts";
 export * from "./workings.ts";
-export { type Change, changeSchema } from "../steps/index.ts";
+export { type Change } from "../steps/index.ts";

@@ -1,5 +1,5 @@
 import { type Axis, axisNames } from "../frame/index.ts";
-import { handlingTimes, wordsFor } from "../handbook/index.ts";
+import { feedSource, handlingTimes, wordsFor } from "../handbook/index.ts";
 import { cutterClearance, parallelHeightNeeded } from "../holding/index.ts";
 import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
@@ -90,7 +90,7 @@ function cutWorking(setup: Setup, ladder: LivePass[], job: Job, shop: Shop, figu
       return {
         lines: [
           line("feed per tooth, low", quantity("chip", cut.fzRange[0]), {
-            source: "feed-per-tooth bands where handbooks overlap",
+            source: feedSource,
           }),
           line("high", quantity("chip", cut.fzRange[1])),
           line("taken: the middle", quantity("chip", cut.fzWanted), { sum: true }),

@@ -1,4 +1,4 @@
-import { type Face, faceNames, faceSchema } from "../frame/index.ts";
+import { type Face, faceSchema } from "../frame/index.ts";
 import { conditionsSchema } from "../cutting/index.ts";
 import { seatSchema } from "../holding/index.ts";
 import { cutKindSchema } from "../handbook/index.ts";
@@ -9,8 +9,6 @@ export const operationKeySchema = z.templateLiteral([faceSchema, "/face"]);
 export type OperationKey = z.infer<typeof operationKeySchema>;
 
 export const faceOperation = (face: Face): OperationKey => `${face}/face`;
-
-export const allOperations: OperationKey[] = faceNames.map(faceOperation);
 
 /** In a URL the slash becomes a dot: `top.face`. */
 export const operationSlug = (key: OperationKey): string => key.replace("/", ".");

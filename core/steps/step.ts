@@ -2,6 +2,7 @@ import type { Axis } from "../frame/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import { faceCalled } from "../holding/index.ts";
 import { topSetting } from "../locate/index.ts";
+import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { OperationKey, Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
@@ -298,6 +299,7 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
               ),
             ]
           : [warn(words(cautions.chips))]),
+        ...taperWarning(setup, state, pass),
         ...(Math.abs(pass.residue) >= 0.0005
           ? [
               note(
@@ -315,6 +317,20 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
       ? [step, measureStep(setup, state, pass.number, false, pass.sizeAfter, make)]
       : [step];
   });
+}
+
+/** M34: when the readings spread wider than the limits no single cut brings every point inside. */
+function taperWarning(setup: Setup, state: Progress | null, pass: LivePass): Warning[] {
+  const readings = state?.readings.get(pass.number - 1) ?? [];
+  if (!setup.sized || readings.length < 2 || cutWindow(readings, setup.limits.lower, setup.limits.upper))
+    return [];
+  return [
+    warn(
+      rule(
+        "M34.taper",
+      )`The readings spread ${precise(mm(tidy(Math.max(...readings) - Math.min(...readings))), 3)}, the limits only ${precise(mm(tidy(setup.limits.upper - setup.limits.lower)), 3)}: no one cut brings every point inside. Look for what tilts the part (chip, burr, parallel) and take the taper out first.`,
+    ),
+  ];
 }
 
 function measureStep(

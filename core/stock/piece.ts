@@ -1,4 +1,4 @@
-import { type Axis, axisNames, axisOf, type Face, faceNames, opposite, type Sizes } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, type Face, faceNames, type Sizes } from "../frame/index.ts";
 import { conditionFacts, faceConditionSchema } from "../handbook/index.ts";
 import { faceSchema, axisSchema } from "../frame/index.ts";
 import * as z from "../zod.ts";
@@ -63,7 +63,3 @@ export function cutOrder(piece: Piece): Face[] {
     .filter((face) => piece.faces[face].order !== null)
     .sort((a, b) => piece.faces[a].order! - piece.faces[b].order!);
 }
-
-/** Whether both faces of a pair are references: only then do flat jaws hold them square. */
-export const pairIsMachined = (piece: Piece, face: Face): boolean =>
-  isReference(piece, face) && isReference(piece, opposite(face));

@@ -20,7 +20,6 @@ import * as z from "../zod.ts";
 
 /** Where on an axis a stock size was read. */
 export const stockPoints = ["p1", "p2", "p3", "p4"] as const;
-export type StockPoint = (typeof stockPoints)[number];
 
 /** A measured length: mm and how it was written. */
 export const lengthEntrySchema = z.object({

@@ -53,8 +53,3 @@ export function phraseText(p: Phrase, unit: LengthUnit): string {
     })
     .join("");
 }
-
-/** Joins phrases with a separator. */
-export function joined(phrases: Phrase[], separator = " "): Phrase {
-  return { parts: phrases.flatMap((p, i) => (i === 0 ? [p] : [separator, p])) };
-}

@@ -27,10 +27,13 @@ export function appended(records: Record[], ...events: RecordEvent[]): Record[] 
   const last = records.at(-1)?.seq ?? 0;
   return [
     ...records,
-    ...events.map(
-      (event, i) =>
-        ({ seq: last + 1 + i, at: "2026-11-25T08:00:00.000Z", by: "", piece: 1, ...event }) as Record,
-    ),
+    ...events.map((event, i) => ({
+      seq: last + 1 + i,
+      at: "2026-11-25T08:00:00.000Z",
+      by: "",
+      piece: 1,
+      ...event,
+    })),
   ];
 }
 

@@ -7,6 +7,7 @@ import type { Imported, JobCard } from "../../store/index.ts";
 import { KeysSheet } from "../frame/keys-sheet.tsx";
 import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
+import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
@@ -65,45 +66,15 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           <Form method="post" action="/?index">
             <input type="hidden" name="intent" value="create" />
             <Box display="flex" gap="8px" alignItems="flex-end">
-              <chakra.label fontSize="13px" color="quiet">
-                New job
-                <chakra.input
-                  name="name"
-                  maxLength={120}
-                  placeholder="what it is called"
-                  display="block"
-                  minH="40px"
-                  px="8px"
-                  bg="sheet"
-                  color="ink"
-                  borderWidth="1px"
-                  borderStyle="solid"
-                  borderColor="quiet"
-                />
-              </chakra.label>
-              <Button type="submit" look="strong" css={{ minHeight: "40px" }}>
+              <Field label="New job" name="name" maxLength={120} placeholder="what it is called" />
+              <Button type="submit" look="strong">
                 Make it
               </Button>
             </Box>
           </Form>
           <ImportJob />
           {jobs.length > 5 && (
-            <chakra.label fontSize="13px" color="quiet">
-              Search
-              <chakra.input
-                type="search"
-                value={search}
-                onChange={(e) => setSearch(e.target.value)}
-                display="block"
-                minH="40px"
-                px="8px"
-                bg="sheet"
-                color="ink"
-                borderWidth="1px"
-                borderStyle="solid"
-                borderColor="quiet"
-              />
-            </chakra.label>
+            <Field label="Search" type="search" value={search} onChange={(e) => setSearch(e.target.value)} />
           )}
         </Box>
         {jobs.length > 0 && (

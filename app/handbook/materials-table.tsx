@@ -3,6 +3,7 @@ import { useState } from "react";
 import { type Material, toolMaterials, wordsFor } from "../../core/handbook/index.ts";
 import { quantity, showParts } from "../../core/quantity/index.ts";
 import { TopLine } from "../frame/top-line.tsx";
+import { Field } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
 import { StationTitle, Table } from "../instruments/section.tsx";
@@ -28,23 +29,13 @@ export function MaterialsTable({ materials }: { materials: Material[] }) {
           values spread by about 40 % either way. The cutter maker's data and your machine's manual come
           first.
         </chakra.p>
-        <chakra.label display="block" fontSize="13px" color="quiet" mb="10px">
-          Search
-          <chakra.input
-            type="search"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
-            display="block"
-            minH="36px"
-            px="8px"
-            width="min(320px, 100%)"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="quiet"
-          />
-        </chakra.label>
+        <Field
+          label="Search"
+          type="search"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+          width="min(320px, 100%)"
+        />
         {shown.length === 0 ? (
           <Notice severity="note">
             No material here has "{search}" in its name or behavior. Try a shorter word.

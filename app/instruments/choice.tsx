@@ -1,5 +1,5 @@
-import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
+import { Labeled, Select } from "./field.tsx";
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -22,37 +22,15 @@ export function Choice<T extends string>({
 }: ChoiceProps<T>) {
   const id = useId();
   return (
-    <Box minW="0" maxW="100%">
-      <chakra.label
-        htmlFor={id}
-        display="block"
-        fontSize="13px"
-        color="quiet"
-        {...(hideLabel ? { srOnly: true } : {})}
-      >
-        {label}
-      </chakra.label>
-      <chakra.select
-        id={id}
-        value={value}
-        minH="36px"
-        maxW="100%"
-        px="8px"
-        bg="sheet"
-        color="ink"
-        borderWidth="1px"
-        borderStyle="solid"
-        borderColor="quiet"
-        borderRadius="sm"
-        onChange={(event) => onChoose(event.target.value as T)}
-      >
+    <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false}>
+      <Select id={id} value={value} maxW="100%" onChange={(event) => onChoose(event.target.value as T)}>
         {value === "" && <option value="">{empty ?? "choose"}</option>}
         {options.map(([v, text]) => (
           <option key={v} value={v}>
             {text}
           </option>
         ))}
-      </chakra.select>
-    </Box>
+      </Select>
+    </Labeled>
   );
 }

@@ -13,6 +13,7 @@ import {
 } from "../../core/quantity/index.ts";
 import { entryProblem, type Phrase, words } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
+import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
 import { useSubmit } from "./use-submit.ts";
 import { Words } from "./words.tsx";
@@ -183,32 +184,13 @@ export function NumberEntry<T>({
         ? words("Nothing is written here yet.")
         : null;
   return (
-    <Box minW="0">
-      <chakra.label
-        htmlFor={id}
-        display="block"
-        fontSize="13px"
-        color="quiet"
-        {...(hideLabel ? { srOnly: true } : {})}
-      >
-        {label}
-      </chakra.label>
-      <chakra.input
+    <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false}>
+      <Input
+        figure
         id={id}
         value={text}
         width={width}
-        minH="36px"
-        px="8px"
-        bg="sheet"
-        borderWidth="1px"
-        borderStyle="solid"
-        borderRadius="sm"
-        borderColor={outcome && !outcome.ok ? "stop" : "quiet"}
-        fontWeight="600"
-        fontSize="16px"
-        autoComplete="off"
         spellCheck={false}
-        inputMode="text"
         aria-invalid={outcome !== null && !outcome.ok}
         aria-describedby={`${id}-said`}
         onChange={(event) => type(event.target.value)}
@@ -247,7 +229,7 @@ export function NumberEntry<T>({
           }}
         />
       )}
-    </Box>
+    </Labeled>
   );
 }
 

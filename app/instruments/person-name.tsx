@@ -1,6 +1,6 @@
-import { chakra } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
 import { database, getSetting, setSetting } from "../../store/index.ts";
+import { Field } from "./field.tsx";
 
 /** Who stands in the log; may stay empty. */
 export function PersonName() {
@@ -9,22 +9,12 @@ export function PersonName() {
     void getSetting(database(), "name").then(setName);
   }, []);
   return (
-    <chakra.label display="block" fontSize="13px" color="quiet" mb="8px" className="no-print">
-      Your name in the log (may stay empty)
-      <chakra.input
-        display="block"
-        value={name}
-        maxLength={60}
-        onChange={(e) => setName(e.target.value)}
-        onBlur={() => void setSetting(database(), "name", name.trim())}
-        minH="34px"
-        px="8px"
-        bg="sheet"
-        color="ink"
-        borderWidth="1px"
-        borderStyle="solid"
-        borderColor="quiet"
-      />
-    </chakra.label>
+    <Field
+      label="Your name in the log (may stay empty)"
+      value={name}
+      maxLength={60}
+      onChange={(e) => setName(e.target.value)}
+      onBlur={() => void setSetting(database(), "name", name.trim())}
+    />
   );
 }

@@ -14,6 +14,7 @@ import type { ReadingOf } from "../../core/steps/index.ts";
 import { entryProblem, say, type Phrase } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
 import { Choice } from "./choice.tsx";
+import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
 import { Words } from "./words.tsx";
 
@@ -114,9 +115,8 @@ export function ReadingPad({
   return (
     <Box borderWidth="2px" borderStyle="solid" borderColor="accent" p="14px" maxW="560px">
       <Box display="flex" gap="12px" flexWrap="wrap" alignItems="flex-end" mb="10px">
-        <chakra.label htmlFor={`${id}-text`} fontSize="15px" flex="1" minW="150px">
-          Reading of the {of}, {unit}
-          <chakra.input
+        <Labeled label={`Reading of the ${of}, ${unit}`} htmlFor={`${id}-text`} flex="1" minW="150px">
+          <Input
             id={`${id}-text`}
             ref={field}
             value={text}
@@ -128,22 +128,14 @@ export function ReadingPad({
               if (e.key === "Enter") enter();
             }}
             inputMode="decimal"
-            autoComplete="off"
-            display="block"
             width="100%"
             minH="60px"
-            px="12px"
             fontSize="34px"
             fontWeight="700"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor={problem ? "stop" : "quiet"}
             aria-invalid={problem !== null}
             aria-describedby={`${id}-said`}
           />
-        </chakra.label>
+        </Labeled>
         <Choice
           label="Instrument"
           value={instrumentId}

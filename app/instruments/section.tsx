@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { Input } from "./field.tsx";
 
 /** The heading of a station: what it asks, in large letters. */
 export function StationTitle({ above, children }: { above?: ReactNode; children: ReactNode }) {
@@ -65,16 +66,10 @@ export function ReasonLine({ reason, onReason }: { reason: string; onReason: (re
     <Box borderLeftWidth="5px" borderColor="accent" bg="accentSoft" px="12px" py="8px" mb="12px">
       <chakra.label fontSize="14px">
         Metal has been cut: a change here is logged. Why do you change it?{" "}
-        <chakra.input
+        <Input
           value={reason}
           maxLength={200}
           onChange={(e) => onReason(e.target.value)}
-          minH="34px"
-          px="8px"
-          bg="sheet"
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="quiet"
           width="min(320px, 100%)"
         />
       </chakra.label>

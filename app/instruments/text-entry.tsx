@@ -1,5 +1,5 @@
-import { chakra } from "@chakra-ui/react";
 import { useId, useState } from "react";
+import { Input, Labeled, TextArea } from "./field.tsx";
 import { useSubmit } from "./use-submit.ts";
 
 /** A line or paragraph of plain text kept at a path; kept on leaving the field. */
@@ -8,13 +8,11 @@ export function TextEntry({
   path,
   value,
   lines = 1,
-  width = "100%",
 }: {
   label: string;
   path: string;
   value: string;
   lines?: number;
-  width?: string;
 }) {
   const id = useId();
   const submit = useSubmit();
@@ -23,34 +21,19 @@ export function TextEntry({
     if (text !== null && text !== value) void submit.set(path, text);
     setText(null);
   };
-  const shared = {
-    id,
-    value: text ?? value,
-    width,
-    px: "8px",
-    bg: "sheet",
-    borderWidth: "1px",
-    borderStyle: "solid",
-    borderColor: "quiet",
-    borderRadius: "sm",
-    onBlur: keep,
-  } as const;
+  const shared = { id, value: text ?? value, width: "100%", onBlur: keep } as const;
   return (
-    <div>
-      <chakra.label htmlFor={id} display="block" fontSize="13px" color="quiet">
-        {label}
-      </chakra.label>
+    <Labeled label={label} htmlFor={id}>
       {lines > 1 ? (
-        <chakra.textarea {...shared} rows={lines} py="6px" onChange={(e) => setText(e.target.value)} />
+        <TextArea {...shared} rows={lines} py="6px" onChange={(e) => setText(e.target.value)} />
       ) : (
-        <chakra.input
+        <Input
           {...shared}
-          minH="36px"
           maxLength={200}
           onChange={(e) => setText(e.target.value)}
           onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}
         />
       )}
-    </div>
+    </Labeled>
   );
 }

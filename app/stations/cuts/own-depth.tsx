@@ -6,6 +6,7 @@ import type { Setup } from "../../../core/route/index.ts";
 import { entryProblem } from "../../../core/working/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { understoodAs } from "../../instruments/number-entry.tsx";
@@ -79,49 +80,24 @@ export function OwnDepth({
         </Notice>
       )}
       <Box display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end">
-        <chakra.label htmlFor={`${id}-depth`} fontSize="13px" color="quiet">
-          Depth
-          <chakra.input
-            id={`${id}-depth`}
-            ref={fieldRef}
-            display="block"
-            width="110px"
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-            onKeyDown={(e) => e.key === "Enter" && keep()}
-            minH="36px"
-            px="8px"
-            bg="sheet"
-            color="ink"
-            fontWeight="600"
-            fontSize="16px"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor={read && !read.ok ? "stop" : "quiet"}
-            aria-invalid={read !== null && !usable}
-            aria-describedby={`${id}-said`}
-            autoComplete="off"
-          />
-        </chakra.label>
-        <chakra.label htmlFor={`${id}-why`} fontSize="13px" color="quiet" flex="1" minW="140px">
-          Reason
-          <chakra.input
-            id={`${id}-why`}
-            display="block"
-            width="100%"
-            value={why}
-            maxLength={200}
-            onChange={(e) => setWhy(e.target.value)}
-            onKeyDown={(e) => e.key === "Enter" && keep()}
-            minH="36px"
-            px="8px"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="quiet"
-          />
-        </chakra.label>
+        <Field
+          label="Depth"
+          figure
+          ref={fieldRef}
+          width="110px"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={(e) => e.key === "Enter" && keep()}
+          aria-invalid={read !== null && !usable}
+          aria-describedby={`${id}-said`}
+        />
+        <Field
+          label="Reason"
+          grow
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+          onKeyDown={(e) => e.key === "Enter" && keep()}
+        />
         <Button look="strong" disabled={!usable} onClick={keep}>
           Use mine
         </Button>

@@ -43,20 +43,24 @@ export function MachineStation() {
   const progress = useMemo(() => foldProgress(records, piece), [records, piece]);
   const lost = stepId !== undefined && !asked;
 
-  // The URL names the step; when the step under way is done, the next one comes by itself.
-  const lastCurrent = useRef<string | null>(null);
+  // The URL names the step; whoever looks at the step under way is led on when it is done. A revalidation can swallow a
+  // navigation, so it is asked for again until it has happened.
+  const following = useRef(false);
   const currentId = current ? `${current.op} ${current.id}` : "end";
+  const askedId = asked ? `${asked.op} ${asked.id}` : null;
   useEffect(() => {
-    const followed = lastCurrent.current !== null && lastCurrent.current !== currentId;
-    lastCurrent.current = currentId;
-    if (current && (followed || stepId === undefined))
+    if (askedId === currentId) following.current = true;
+    else if (current && (stepId === undefined || following.current)) {
       void navigate(stepUrl(job.id, current, piece), { replace: true });
-  }, [currentId, current, stepId, job.id, piece, navigate]);
+    }
+  }, [askedId, currentId, current, stepId, job.id, piece, navigate]);
 
   const move = (by: -1 | 1) => {
     const at = plan.steps.findIndex((s) => s === step);
     const to = plan.steps[at + by];
-    if (to) void navigate(stepUrl(job.id, to, piece));
+    if (!to) return;
+    following.current = false;
+    void navigate(stepUrl(job.id, to, piece));
   };
   const setup = plan.setups.find((s) => s.key === step?.op);
   const { machine, vise } = equipment(job, shop);

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Setup } from "../../../core/route/index.ts";
 import { effective, type StaleCause } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
@@ -98,23 +99,14 @@ export function Wrong({
         </Button>
       )}
       <Box display="flex" gap="8px" alignItems="flex-end" mt="6px">
-        <chakra.label flex="1" fontSize="15px">
-          Note
-          <chakra.input
-            display="block"
-            width="100%"
-            minH="44px"
-            px="8px"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="quiet"
-            value={note}
-            onChange={(e) => setNote(e.target.value)}
-            maxLength={500}
-          />
-        </chakra.label>
+        <Field
+          label="Note"
+          grow
+          minH="44px"
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+          maxLength={500}
+        />
         <Button
           disabled={!note.trim()}
           onClick={() => {

@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useId, useState } from "react";
+import { useState } from "react";
 import { fitDeviations } from "../../../core/handbook/index.ts";
 import { fromMm, mm, parseDimension, showFixed } from "../../../core/quantity/index.ts";
 import type { Spare } from "../../../core/stock/index.ts";
 import { entryProblem } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -13,7 +14,6 @@ import { Figure, Words } from "../../instruments/words.tsx";
 export function Retarget({ spare }: { spare: Spare }) {
   const { unit } = useJob();
   const submit = useSubmit();
-  const id = useId();
   const half = (spare.limits.upper - spare.limits.lower) / 2;
   const step = unit === "mm" ? 0.1 : 0.005;
   const most = Math.floor((fromMm(spare.reachable - half, unit) + 1e-9) / step) * step;
@@ -45,42 +45,14 @@ export function Retarget({ spare }: { spare: Spare }) {
         Whoever made the drawing must agree; it is recorded as a deviation.
       </chakra.p>
       <Box display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end">
-        <chakra.label htmlFor={`${id}-size`} fontSize="13px" color="quiet">
-          New {spare.axis}
-          <chakra.input
-            id={`${id}-size`}
-            display="block"
-            value={shown}
-            onChange={(e) => setText(e.target.value)}
-            minH="36px"
-            px="8px"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="quiet"
-            fontWeight="600"
-            fontSize="16px"
-          />
-        </chakra.label>
-        <chakra.label htmlFor={`${id}-why`} fontSize="13px" color="quiet" flex="1" minW="200px">
-          Agreed with, or why
-          <chakra.input
-            id={`${id}-why`}
-            display="block"
-            width="100%"
-            value={why}
-            maxLength={200}
-            onChange={(e) => setWhy(e.target.value)}
-            minH="36px"
-            px="8px"
-            bg="sheet"
-            color="ink"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="quiet"
-          />
-        </chakra.label>
+        <Field
+          label={`New ${spare.axis}`}
+          figure
+          value={shown}
+          onChange={(e) => setText(e.target.value)}
+          aria-invalid={!usable || !fits}
+        />
+        <Field label="Agreed with, or why" grow value={why} onChange={(e) => setWhy(e.target.value)} />
         <Button
           look="strong"
           disabled={!usable || !fits}

@@ -1,0 +1,201 @@
+import { describe, expect, test } from "vitest";
+import { demoShop } from "../shop/index.ts";
+import { phraseText } from "../working/index.ts";
+import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
+import { walk } from "../../tests/support/walker.ts";
+import {
+  applyChanges,
+  changeOf,
+  type Job,
+  newJob,
+  type Plan,
+  plan,
+  sameJson,
+  type Station,
+  stations,
+  valueAt,
+} from "./index.ts";
+
+const planOf = (job: Job): Plan => plan({ job, records: [], shop: demoShop, piece: 1 });
+
+function changed(...changes: [path: string, to: unknown][]): Job {
+  return changes.reduce((job, [path, to]) => {
+    const applied = applyChanges(job, [changeOf(job, path, to)]);
+    if (!applied.ok) throw new Error(path);
+    return applied.job;
+  }, cheekBlock());
+}
+
+describe("changes by path", () => {
+  const job = cheekBlock();
+
+  test.each([
+    ["part/sizes/length/nominal", 96],
+    ["name", "Cheek block"],
+    ["stock/measured/length/p3", null],
+    ["nothing/here", null],
+    ["overrides/byId/none", null],
+    ["part/sizes/length/toString", null],
+  ])("the value at %s", (path, value) => expect(valueAt(job, path)).toEqual(value));
+
+  test.each([
+    [{ a: 1, b: [1, { c: null }] }, { b: [1, { c: null }], a: 1 }, true],
+    [{ a: 1 }, { a: 1, b: undefined }, false],
+    [[1, 2], [2, 1], false],
+    [[], {}, false],
+    [null, {}, false],
+    [Number.NaN, Number.NaN, true],
+  ])("%o and %o are the same: %s", (a, b, same) => expect(sameJson(a, b)).toBe(same));
+
+  test("a change both sides made alike is no conflict", () => {
+    const there = changed(["name", "Same"]);
+    expect(applyChanges(there, [{ path: "name", from: "Cheek block", to: "Same" }])).toMatchObject({
+      ok: true,
+    });
+  });
+
+  test("of several changes one conflict stops all, and every conflict is told", () => {
+    const applied = applyChanges(job, [
+      { path: "name", from: "Cheek block", to: "New" },
+      { path: "sheet", from: "other", to: "x" },
+      { path: "machine", from: "other", to: "y" },
+    ]);
+    expect(applied).toMatchObject({ ok: false, conflicts: [{ path: "sheet" }, { path: "machine" }] });
+  });
+
+  test("an entry of a collection is taken out, not set to null", () => {
+    const made = { id: "a", at: "top/face", what: "depth", value: 1, reason: "", since: "" };
+    const withOne = changed(["overrides/byId/a", made], ["overrides/order", ["a"]]);
+    const applied = applyChanges(withOne, [changeOf(withOne, "overrides/byId/a", null)]);
+    expect(applied.ok && applied.job.overrides.byId).toEqual({});
+  });
+});
+
+describe("overrides", () => {
+  const override = (at: string, value: number): [string, unknown][] => [
+    ["overrides/byId/a", { id: "a", at, what: "depth", value, reason: "tried", since: "" }],
+    ["overrides/order", ["a"]],
+  ];
+
+  test.each([
+    ["back/face", 0.5, "applied"],
+    ["back/face", 4.5, "impossible"],
+  ])("%s at %d is %s", (at, value, state) => {
+    const made = planOf(changed(...override(at, value)));
+    expect(made.overrides).toMatchObject([{ state }]);
+    const setup = made.setups.find((s) => s.key === at)!;
+    expect([setup.cut.own, setup.cut.depth === value]).toEqual(
+      state === "applied" ? [true, true] : [false, false],
+    );
+  });
+
+  test("an override survives a replan and finds its cut by its key, wherever it now stands", () => {
+    const made = planOf(
+      changed(
+        ...override("front/face", 0.5),
+        ["stock/conditions/front", "flameCut"],
+        ["part/material", "aluminum-6061"],
+      ),
+    );
+    expect(made.overrides[0]!.state).toBe("applied");
+    expect(made.setups.find((s) => s.key === "front/face")!.number).toBe(1);
+  });
+
+  test("without a plan an override waits, it is not dropped", () => {
+    expect(
+      planOf(changed(...override("back/face", 0.5), ["part/sizes/width", null])).overrides,
+    ).toMatchObject([{ state: "withoutObject" }]);
+  });
+});
+
+describe("plans of unfinished jobs", () => {
+  test("a new job plans nothing and says what is missing", () => {
+    const made = planOf(newJob("n", "New", "knee", "vise-125"));
+    expect(made.findings.map((f) => f.phrase.id)).toEqual([
+      "drawing.material",
+      "drawing.missing",
+      "drawing.missing",
+      "drawing.missing",
+    ]);
+    expect([made.setups, made.steps, made.spares]).toEqual([[], [], null]);
+  });
+
+  test.each([
+    ["limits below nothing", ["part/sizes/width", dim("0.05 ±0.1")], "drawing.zero"],
+    ["finer than any instrument proves", ["part/sizes/width", dim("60 ±0.004")], "M35.prove"],
+    ["longer than any instrument", ["part/sizes/length", dim("400 ±0.1")], "M35.range"],
+  ] as [string, [string, unknown], string][])("the drawing check finds %s", (_what, change, id) => {
+    expect(planOf(changed(change)).findings.map((f) => f.phrase.id)).toContain(id);
+    expect(planOf(cheekBlock()).findings.map((f) => f.phrase.id)).not.toContain(id);
+  });
+
+  const statuses: [string, Job, Partial<Record<Station, RegExp>>][] = [
+    [
+      "new",
+      newJob("n", "New", "knee", "vise-125"),
+      { drawing: /4 still to fill in/, stock: /after the drawing/, machine: /no steps/ },
+    ],
+    ["short", changed(["stock/measured/height/p2", read(38)]), { stock: /not enough height/ }],
+    [
+      "planned",
+      cheekBlock(),
+      {
+        drawing: /3 with own limits/,
+        stock: /spare on the/,
+        setups: /6 setups/,
+        cuts: /passes/,
+        machine: /not begun/,
+        record: /0 of 5/,
+      },
+    ],
+  ];
+  test.each(statuses)("status lines of a %s job", (_what, job, expected) => {
+    const made = planOf(job);
+    for (const station of stations) expect(phraseText(made.status[station], "mm").length).toBeGreaterThan(3);
+    for (const [station, pattern] of Object.entries(expected))
+      expect(phraseText(made.status[station as Station], "mm")).toMatch(pattern);
+  });
+
+  test("a retarget is what the plan aims at, and a deviation of the record", () => {
+    const made = planOf(changed(["retargets/height", { size: dim("36 ±0.05"), reason: "agreed" }]));
+    expect(made.setups.find((s) => s.axis === "height" && s.sized)!.to).toBe(36);
+    expect(made.requirements.find((r) => r.of === "height")!.deviation).toMatchObject({
+      reason: "agreed",
+      from: { nominal: 38 },
+    });
+  });
+});
+
+describe("the record", () => {
+  const { records, plan: made } = walk(cheekBlock());
+
+  test("every size is judged by the readings after its last cut", () => {
+    const sizes = made.requirements.filter((r) => r.drawn);
+    expect(sizes.map((r) => r.verdict?.verdict)).toEqual(
+      ["good", "withinU", "withinU"].map(() => expect.stringMatching(/good|withinU|cannotTell/) as string),
+    );
+    expect(sizes.every((r) => r.readings.length > 0)).toBe(true);
+  });
+
+  test("a reading at the inspection counts, parallelism is the spread of the worst pair", () => {
+    const more = [
+      ...records,
+      ...[60.0, 60.03].map((value, i) => ({
+        seq: 900 + i,
+        at: "",
+        by: "",
+        piece: 1,
+        type: "reading" as const,
+        op: null,
+        of: "width" as const,
+        value,
+        written: { text: "", unit: "mm" as const },
+        instrument: "mic-50-75",
+        questioned: [],
+      })),
+    ];
+    const again = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
+    expect(again.requirements.find((r) => r.of === "width")!.readings.length).toBeGreaterThan(2);
+    expect(again.requirements.find((r) => r.of === "parallelism")!.verdict?.largest).toBeCloseTo(0.03, 6);
+  });
+});

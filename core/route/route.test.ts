@@ -1,0 +1,130 @@
+import { describe, expect, test } from "vitest";
+import { type Face, faceNames, facesOf, opposite } from "../frame/index.ts";
+import type { FaceCondition } from "../handbook/index.ts";
+import { applyChanges, changeOf, type Job, plan } from "../job/index.ts";
+import { demoShop } from "../shop/index.ts";
+import { phraseText } from "../working/index.ts";
+import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
+import { endStandsUpright, operationFromSlug, operationSlug } from "./index.ts";
+
+const planned = (...changes: [path: string, to: unknown][]) =>
+  plan({
+    job: changes.reduce((job: Job, [path, to]) => {
+      const applied = applyChanges(job, [changeOf(job, path, to)]);
+      if (!applied.ok) throw new Error(path);
+      return applied.job;
+    }, cheekBlock()),
+    records: [],
+    shop: demoShop,
+    piece: 1,
+  });
+
+const conditions = (all: FaceCondition, some: Partial<Record<Face, FaceCondition>> = {}) =>
+  faceNames.map((face): [string, unknown] => [`stock/conditions/${face}`, some[face] ?? all]);
+
+describe("round the block", () => {
+  test.each([
+    // the flattest, then widest face goes to the fixed jaw first
+    ["all sawn: the wide bottom face", conditions("sawn"), "bottom"],
+    ["the top is milled", conditions("sawn", { top: "milled" }), "top"],
+    ["the narrow front is ground", conditions("sawn", { front: "ground" }), "front"],
+    ["only the back is drawn", conditions("hotRolled", { back: "drawn" }), "back"],
+    [
+      "the ends are ground, but ends are no seat",
+      conditions("sawn", { left: "ground", right: "ground" }),
+      "bottom",
+    ],
+  ] as [string, [string, unknown][], Face][])("first seat, %s", (_what, changes, fixed) => {
+    expect(planned(...changes).setups[0]!.seat.fixed).toBe(fixed);
+  });
+
+  test("the four setups follow each other's references, then the ends", () => {
+    const { setups } = planned();
+    const [one, two, three, four, five, six] = setups;
+    expect(two!.seat.fixed).toBe(one!.face);
+    expect(three!.seat.fixed).toBe(one!.face);
+    expect(three!.face).toBe(opposite(two!.face));
+    expect(four!.face).toBe(opposite(one!.face));
+    expect([four!.seat.fixed === two!.face, four!.seat.rod, four!.seat.tap]).toEqual([true, null, true]);
+    expect(facesOf("length")).toContain(five!.face);
+    expect(six!.face).toBe(opposite(five!.face));
+    expect(setups.map((s) => s.sized)).toEqual([false, false, true, true, false, true]);
+    // Turned about Y the same face stays at the fixed jaw.
+    expect([three!.turn, six!.turn]).toEqual(["about Y", "about Y"]);
+  });
+
+  test("of two faces the worse is cut first, the better one lies below", () => {
+    expect(planned(...conditions("sawn", { front: "flameCut" })).setups[0]!.face).toBe("front");
+    expect(planned(...conditions("sawn", { back: "flameCut" })).setups[0]!.face).toBe("back");
+  });
+
+  test("the longest size gives the ends, whatever it is called", () => {
+    const { setups } = planned(
+      ["part/sizes/length", dim("50 ±0.1")],
+      ["part/sizes/width", dim("90 ±0.1")],
+      ["stock/measured/length/p1", read(53)],
+      ["stock/measured/length/p2", read(53)],
+      ["stock/measured/width/p1", read(94)],
+      ["stock/measured/width/p2", read(94)],
+    );
+    expect(setups.slice(4).map((s) => s.axis)).toEqual(["width", "width"]);
+  });
+
+  test("a long block hangs its ends out past the jaws, a short one stands", () => {
+    const { machines, vises } = demoShop;
+    expect(endStandsUpright(100, vises[0]!, machines[0]!, 60).upright).toBe(true);
+    expect(endStandsUpright(101, vises[0]!, machines[0]!, 60).upright).toBe(false);
+    expect(endStandsUpright(100, vises[0]!, { ...machines[0]!, daylight: 200 }, 60)).toMatchObject({
+      upright: false,
+      reason: { id: "M43.daylight" },
+    });
+    const long = planned(
+      ["part/sizes/length", dim("120 ±0.1")],
+      ["stock/measured/length/p1", read(124)],
+      ["stock/measured/length/p2", read(124)],
+    );
+    const ends = long.setups.slice(4);
+    expect(ends.map((s) => [s.cut.kind, s.seat.square])).toEqual([
+      ["side", false],
+      ["side", false],
+    ]);
+    expect(ends[0]!.seat.overhang).toBeGreaterThan(ends[0]!.from - ends[0]!.to);
+    expect(long.steps.find((s) => s.setup === 5 && s.touch)?.touch?.axis).toBe("x");
+  });
+
+  test("what no cutter reaches or no vise holds is a reason, never an empty plan", () => {
+    const wide = planned(
+      ["part/sizes/height", dim("118 ±0.1")],
+      ["part/sizes/width", dim("117 ±0.1")],
+      ["part/sizes/length", dim("200 ±0.1")],
+      ["stock/measured/height/p1", read(122)],
+      ["stock/measured/height/p2", read(122)],
+      ["stock/measured/width/p1", read(121)],
+      ["stock/measured/width/p2", read(121)],
+      ["stock/measured/length/p1", read(204)],
+      ["stock/measured/length/p2", read(204)],
+    );
+    expect(wide.refusal?.number).toBe(1);
+    expect(phraseText(wide.refusal!.reason, "mm")).toMatch(/between the jaws/);
+  });
+
+  test("a face with nothing to take off stays as it is and says so", () => {
+    const { setups } = planned(
+      ...conditions("sawn", { front: "ground", back: "ground" }),
+      ["stock/measured/width/p1", read(60)],
+      ["stock/measured/width/p2", read(60)],
+    );
+    const stays = setups.filter((s) => s.axis === "width");
+    expect(stays.map((s) => s.cut.passes.length)).toEqual([0, 0]);
+    expect(phraseText(stays[0]!.title, "mm")).toMatch(/stays as it is/);
+  });
+});
+
+describe("operation keys in addresses", () => {
+  test.each(faceNames)("%s/face goes to a slug and back", (face) => {
+    expect(operationFromSlug(operationSlug(`${face}/face`))).toBe(`${face}/face`);
+  });
+  test.each(["", "top", "top.slot", "nowhere.face", undefined])("%s is none", (slug) =>
+    expect(operationFromSlug(slug)).toBeNull(),
+  );
+});

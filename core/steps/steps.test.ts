@@ -1,0 +1,141 @@
+import { describe, expect, test } from "vitest";
+import { plan } from "../job/index.ts";
+import { demoShop } from "../shop/index.ts";
+import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { appended, walk } from "../../tests/support/walker.ts";
+import { effective, foldProgress, type Record, type RecordEvent, type StaleCause } from "./index.ts";
+
+const op = "back/face" as const;
+/** Records of the demo block up to its second pass. */
+const atSecondPass = () => walk(cheekBlock(), { until: (s) => s.id === "cut-2" }).records;
+const current = (records: Record[]) => {
+  const made = plan({ job: cheekBlock(), records, shop: demoShop, piece: 1 });
+  return made.steps[made.current]!;
+};
+const after = (...events: RecordEvent[]) => current(appended(atSecondPass(), ...events));
+
+describe("records", () => {
+  test("a withdrawal takes back, and can be taken back", () => {
+    const records = appended(
+      [],
+      { type: "note", text: "a" },
+      { type: "note", text: "b" },
+      { type: "withdrawn", of: 1 },
+    );
+    expect(effective(records).map((r) => r.seq)).toEqual([2]);
+    expect(effective(appended(records, { type: "withdrawn", of: 3 })).map((r) => r.seq)).toEqual([1, 2]);
+  });
+
+  test("the order is the sequence, never the clock", () => {
+    const [a, b] = appended([], { type: "note", text: "a" }, { type: "note", text: "b" });
+    const late = { ...a!, at: "2030-01-01T00:00:00.000Z" };
+    expect(effective([b!, late]).map((r) => r.seq)).toEqual([1, 2]);
+  });
+
+  test("records of another piece do not count", () => {
+    const other = atSecondPass().map((r) => ({ ...r, piece: 2 }));
+    expect([foldProgress(other, 1).size, foldProgress(other, 2).size]).toEqual([0, 1]);
+  });
+});
+
+describe("where am I", () => {
+  test("the demo block stands at its second pass", () => expect(current(atSecondPass()).id).toBe("cut-2"));
+
+  test.each([
+    ["moved", "clamp"],
+    ["cutter", "touch"],
+    ["knee", "touch"],
+    ["restarted", "touch"],
+  ] as [StaleCause, string][])("a zero stale because of %s leads back to %s", (cause, step) => {
+    expect(after({ type: "stale", op, cause }).id).toBe(step);
+  });
+
+  test("after touching off again the stops count from the new zero, the pass keeps its number", () => {
+    const step = after(
+      { type: "stale", op, cause: "knee" },
+      { type: "touched", op, sizeAtZero: 62.8, medium: 0.05 },
+    );
+    expect([step.id, step.pass?.number]).toEqual(["cut-2", 2]);
+    expect(step.pass!.stop).toBeCloseTo(step.pass!.sizeAfter - 62.8, 1);
+  });
+
+  test("taking back the cut leads back to it", () => {
+    const records = atSecondPass();
+    const cut = records.findLast((r) => r.type === "cut")!;
+    expect(current(appended(records, { type: "withdrawn", of: cut.seq })).id).toBe("cut-1");
+  });
+
+  test("not clean all over plans one more pass where there is metal, and asks again", () => {
+    const { records } = walk(cheekBlock(), { until: (s) => s.id === "clean" });
+    const before = plan({ job: cheekBlock(), records, shop: demoShop, piece: 1 });
+    const more = appended(records, { type: "cleanup", op, clean: false });
+    const again = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
+    expect(again.steps[again.current]!.kind).toBe("cut");
+    expect(again.setups[0]!.to).toBeCloseTo(before.setups[0]!.to - 0.3, 6);
+    const { done } = walk(cheekBlock(), { until: (s) => s.id === "deburr" }, demoShop, more);
+    expect(done.map((s) => s.kind)).toEqual(["cut", "cleanup"]);
+  });
+
+  test("measuring may be left out between passes, the plan goes on", () => {
+    const { records } = walk(cheekBlock(), { until: (s) => s.setup === 4 && s.id === "measure-1" });
+    const step = current(appended(records, { type: "measured", op: "front/face", after: 1, skipped: true }));
+    expect(step.id).toBe("cut-2");
+  });
+
+  test("a first reading too large does not send anyone back before measuring is finished", () => {
+    const { records } = walk(cheekBlock(), { until: (s) => s.setup === 4 && s.id === "measure" });
+    const reading: RecordEvent = {
+      type: "reading",
+      op: "front/face",
+      of: "width",
+      value: 60.2,
+      written: { text: "60.2", unit: "mm" },
+      instrument: "caliper",
+      questioned: [],
+    };
+    const once = appended(records, reading);
+    expect(current(once).id).toBe("measure");
+    const made = plan({
+      job: cheekBlock(),
+      records: appended(once, { type: "measured", op: "front/face", after: 3, skipped: false }),
+      shop: demoShop,
+      piece: 1,
+    });
+    const step = made.steps[made.current]!;
+    expect([step.kind, step.pass?.last]).toEqual(["cut", true]);
+    expect(step.pass!.depth).toBeCloseTo(0.2, 6);
+  });
+});
+
+describe("the order of steps", () => {
+  const made = plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 });
+
+  test.each([1, 2, 3, 4, 5, 6])(
+    "setup %d: placed, clamped, checked, zeroed, cut, cleaned, deburred, measured, taken out",
+    (setup) => {
+      const kinds = made.steps.filter((s) => s.setup === setup).map((s) => s.kind);
+      const order = ["place", "clamp", "check", "touch", "cut", "cleanup", "deburr", "measure", "takeOut"];
+      const firsts = order.map((kind) => kinds.indexOf(kind as (typeof kinds)[number]));
+      expect(firsts.every((at) => at >= 0)).toBe(true);
+      expect(kinds.indexOf("deburr")).toBeGreaterThan(kinds.lastIndexOf("cut"));
+      expect(kinds.lastIndexOf("measure")).toBeGreaterThan(kinds.indexOf("deburr"));
+      expect(kinds.at(-1)).toBe("takeOut");
+    },
+  );
+
+  test("a size is measured before its last two passes, a first face is not", () => {
+    const between = (setup: number) =>
+      made.steps.filter((s) => s.setup === setup && s.measure && !s.measure.final).length;
+    expect(between(1)).toBe(0);
+    expect(between(4)).toBe(2);
+  });
+
+  test("every step and tick has an id of its own within its setup", () => {
+    for (const setup of made.setups) {
+      const steps = made.steps.filter((s) => s.op === setup.key);
+      expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
+      const ticks = steps.flatMap((s) => s.ticks.map((t) => t.id));
+      expect(new Set(ticks).size, ticks.join(" ")).toBe(ticks.length);
+    }
+  });
+});

@@ -62,6 +62,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
     const field = page.getByLabel(/^Reading of/);
     const url = page.url();
     if (await field.isVisible()) {
+      await expect(field).toBeFocused();
       const expected = Number(/Expected:\s*([\d.]+)/.exec(before)?.[1]);
       // The first reading between passes comes out light: the rest must move by it.
       const light = !corrected && url.includes("/measure-") ? 0.03 : 0;

@@ -1,4 +1,4 @@
-import { sliver } from "../handbook/index.ts";
+import { leastFaceDepth, sliver } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { done, type Outcome, refused, say } from "../working/index.ts";
 
@@ -53,11 +53,11 @@ export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0):
 
 /**
  * Passes for what a reading says is left (domain.md 7, offset model): the finish pass is kept; nothing left gives none.
- * A sliver above the finish allowance is taken with it.
+ * What would be a roughing pass thinner than is worth facing is taken with the finish pass.
  */
 export function passesForRest(rest: Mm, largest: Mm, finish: Mm): Pass[] {
   if (rest <= 0) return [];
-  const allowance = rest <= Math.min(finish + sliver, largest) ? rest : finish;
+  const allowance = rest <= Math.min(finish + leastFaceDepth, largest) ? rest : finish;
   const schedule = passSchedule(tidy(rest), largest, allowance);
   return schedule.ok ? schedule.value : [];
 }

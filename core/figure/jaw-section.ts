@@ -29,7 +29,6 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const rod = seat.rod?.diameter ?? 0;
   const margin = small ? 4 : 34;
   const jawsWidth = vise.jawThickness * 2 + seat.between + rod;
-  const cutterWidth = Math.min(cutter.diameter, jawsWidth);
   const head = small ? 14 : 24;
   const width = jawsWidth + 2 * margin;
   const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 20);
@@ -82,18 +81,13 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
     const bottom = y(top - removal);
     // The cutter stands to the left, so that the metal still to come off shows at the right.
     const right = partLeft + seat.between * 0.68;
+    const cutterLeft = Math.max(1, right - cutter.diameter);
+    const cutterWidth = right - cutterLeft;
     shapes.push(
+      { kind: "rect", x: cutterLeft, y: bottom - head * 0.42, w: cutterWidth, h: head * 0.42, ink: "cutter" },
       {
         kind: "rect",
-        x: right - cutterWidth,
-        y: bottom - head * 0.42,
-        w: cutterWidth,
-        h: head * 0.42,
-        ink: "cutter",
-      },
-      {
-        kind: "rect",
-        x: right - cutterWidth * 0.7,
+        x: cutterLeft + cutterWidth * 0.3,
         y: bottom - head * 0.85,
         w: cutterWidth * 0.4,
         h: head * 0.43,

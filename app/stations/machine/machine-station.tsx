@@ -50,8 +50,11 @@ export function MachineStation() {
   const askedId = asked ? `${asked.op} ${asked.id}` : null;
   useEffect(() => {
     if (askedId === currentId) following.current = true;
-    else if (current && (stepId === undefined || following.current)) {
-      void navigate(stepUrl(job.id, current, piece), { replace: true });
+    else if (stepId === undefined ? current : following.current) {
+      // After the last step the address without a step tells that all is done.
+      void navigate(current ? stepUrl(job.id, current, piece) : `/jobs/${job.id}/machine?piece=${piece}`, {
+        replace: true,
+      });
     }
   }, [askedId, currentId, current, stepId, job.id, piece, navigate]);
 

@@ -73,6 +73,8 @@ let opened: Database | undefined;
 export function database(): Database {
   if (!opened) {
     opened = new Database();
+    // Asks the browser not to throw the jobs away when space runs short.
+    if (typeof navigator !== "undefined") void navigator.storage?.persist?.().catch(() => false);
     // A newer app in another tab wants to change the tables: let go, and say so.
     opened.on("versionchange", () => {
       opened?.close();

@@ -126,7 +126,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
         )}
         <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">
           Firm Arbor advises. Your machine's manual, the workshop's rules and a qualified instructor come
-          first. Jobs are kept in this browser only: export them to keep them safe.
+          first. Jobs are kept in this browser only: export them to keep them safe.{" "}
+          {!isSecureContext &&
+            "Opened over plain http: without a network this page does not load, and the screen may go dark at the machine."}
         </chakra.p>
       </Box>
       <KeysSheet open={help} onClose={() => setHelp(false)} />

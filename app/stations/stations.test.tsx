@@ -1,0 +1,141 @@
+import "fake-indexeddb/auto";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { newJob } from "../../core/job/index.ts";
+import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
+import { jobStub } from "../../tests/support/job-stub.tsx";
+import { walk } from "../../tests/support/walker.ts";
+import type { JobIntent } from "../instruments/job-context.tsx";
+import { CutsStation } from "./cuts/cuts-station.tsx";
+import { DrawingStation } from "./drawing/drawing-station.tsx";
+import { MachineStation } from "./machine/machine-station.tsx";
+import { RecordStation } from "./record/record-station.tsx";
+import { timeAtMachine } from "./record/time-taken.ts";
+import { SetupsStation } from "./setups/setups-station.tsx";
+import { StockStation } from "./stock/stock-station.tsx";
+
+const stations: [name: string, station: ReactNode, firstUse: RegExp][] = [
+  ["drawing", <DrawingStation key="d" />, /Choose the material/],
+  ["stock", <StockStation key="s" />, /Enter the drawing first/],
+  ["setups", <SetupsStation key="p" />, /as soon as the drawing/],
+  ["cuts", <CutsStation key="c" />, /as soon as the drawing/],
+  ["machine", <MachineStation key="m" />, /No steps yet/],
+  ["record", <RecordStation key="r" />, /Is it good/],
+];
+
+const half = walk(cheekBlock(), { until: (s) => s.setup === 4 && s.id === "cut-2", light: 0.03 }).records;
+
+describe("every station", () => {
+  beforeEach(() => localStorage.clear());
+  afterEach(cleanup);
+
+  test.each(stations)("%s says what to do on first use", async (name, station, firstUse) => {
+    const job = newJob("n", "New", "knee", "vise-125");
+    render(jobStub(station, { job })(`/jobs/n/${name}`));
+    await waitFor(() => expect(document.body.textContent).toMatch(firstUse));
+  });
+
+  const states = stations.flatMap(([name, station]) =>
+    (["mm", "in"] as const).flatMap((unit) => [
+      [name, unit, "planned", station, []] as const,
+      [name, unit, "half cut", station, half] as const,
+    ]),
+  );
+  test.each(states)("%s in %s, %s: no number is missing", async (name, unit, _state, station, records) => {
+    localStorage.setItem("firm-arbor:unit", unit);
+    render(jobStub(station, { job: cheekBlock(), records: [...records] })(`/jobs/cheek-block/${name}`));
+    await waitFor(() => expect(document.body.textContent.length).toBeGreaterThan(150));
+    expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/);
+    expect(document.querySelectorAll("h1").length).toBe(1);
+  });
+});
+
+describe("the stations do what they say", () => {
+  beforeEach(() => localStorage.clear());
+  afterEach(cleanup);
+  const intents: JobIntent[] = [];
+  const open = (station: ReactNode, path: string, job = cheekBlock(), records = half) => {
+    intents.length = 0;
+    render(jobStub(station, { job, records, onIntent: (i) => intents.push(i) })(`/jobs/cheek-block/${path}`));
+  };
+
+  test("a short lump offers a size it gives, recorded as a deviation", async () => {
+    const job = cheekBlock();
+    job.stock.measured.height.p2 = read(38.2);
+    open(<StockStation />, "stock", job, []);
+    fireEvent.click(await screen.findByRole("button", { name: "Record the deviation" }));
+    await waitFor(() => expect(intents).toHaveLength(1));
+    expect(intents[0]).toMatchObject({
+      changes: [{ path: "retargets/height", to: { size: { nominal: 37.1 } } }],
+    });
+    await waitFor(() => expect(document.body.textContent).toMatch(/The height deviates from the drawing/));
+  });
+
+  test("an own depth is kept with its reason and taken back", async () => {
+    open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
+    fireEvent.change(await screen.findByLabelText("Depth"), { target: { value: "0.5" } });
+    fireEvent.change(screen.getByLabelText("Reason"), { target: { value: "chatter" } });
+    fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
+    await waitFor(() => expect(document.body.textContent).toMatch(/0\.50 mm a pass instead of/));
+    fireEvent.click(screen.getByRole("button", { name: "Back to the plan's depth" }));
+    await waitFor(() => expect(document.body.textContent).not.toMatch(/a pass instead of/));
+  });
+
+  test("a depth the motor cannot take is not applied, and says what would do (M21)", async () => {
+    open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
+    fireEvent.change(await screen.findByLabelText("Depth"), { target: { value: "4.2" } });
+    fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
+    await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
+  });
+
+  test("the machine shows how a reading moved the rest, and one press keeps the cut", async () => {
+    open(<MachineStation />, "machine");
+    await waitFor(() =>
+      expect(document.body.textContent).toMatch(/After pass 1 you read.*the cut came out 0\.030 mm light/),
+    );
+    fireEvent.click(screen.getByRole("button", { name: /Cut done/ }));
+    await waitFor(() => expect(intents).toHaveLength(1));
+    expect(intents[0]).toMatchObject({
+      intent: "append",
+      events: [{ type: "cut", op: "front/face", pass: 2 }],
+    });
+  });
+
+  test("ticks are made in their order", async () => {
+    open(<MachineStation />, "machine", cheekBlock(), []);
+    const second = await screen.findByRole("button", { name: /to the fixed jaw, the back face up/ });
+    expect((second as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.click(screen.getByRole("button", { name: /wiped clean/ }));
+    await waitFor(() => expect(intents).toHaveLength(1));
+    expect(intents[0]).toMatchObject({ events: [{ type: "begun" }, { type: "tick", tick: "wiped" }] });
+    await waitFor(() =>
+      expect((screen.getByRole("button", { name: /the back face up/ }) as HTMLButtonElement).disabled).toBe(
+        false,
+      ),
+    );
+  });
+
+  test("a wrong reading can be taken back at the record", async () => {
+    const { records } = walk(cheekBlock(), {});
+    open(<RecordStation />, "record", cheekBlock(), records);
+    const [first] = await screen.findAllByRole("button", { name: /Take back the reading/ });
+    fireEvent.click(first!);
+    await waitFor(() => expect(intents).toMatchObject([{ events: [{ type: "withdrawn" }] }]));
+  });
+});
+
+test("time at the machine leaves pauses out", () => {
+  const at = (minute: number) => new Date(Date.UTC(2026, 10, 25, 8, minute)).toISOString();
+  const records = [0, 5, 9, 60, 62].map((minute, i) => ({
+    seq: i + 1,
+    at: at(minute),
+    by: "",
+    piece: 1,
+    type: "tick" as const,
+    op: "top/face" as const,
+    tick: "x",
+  }));
+  expect(timeAtMachine(records)?.active).toBeCloseTo(11, 6);
+  expect(timeAtMachine([])).toBeNull();
+});

@@ -1,0 +1,80 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { type ReactNode, useState } from "react";
+import { createRoutesStub } from "react-router";
+import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/job-context.tsx";
+import { JobContext } from "../../app/instruments/job-context.tsx";
+import { useUnit } from "../../app/instruments/local-setting.ts";
+import { system } from "../../app/theme/system.ts";
+import { applyChanges, type Job, plan } from "../../core/job/index.ts";
+import { demoShop } from "../../core/shop/index.ts";
+import type { Record } from "../../core/steps/index.ts";
+import { appended } from "./walker.ts";
+
+interface StubOptions {
+  job: Job;
+  records?: Record[];
+  /** Answers instead of the store; without it changes and events are taken. */
+  answer?: (intent: JobIntent) => Answer | null;
+  onIntent?: (intent: JobIntent) => void;
+}
+
+/** A station or instrument inside a job that lives in memory: decisions and records are kept as the store would. */
+export function jobStub(
+  children: ReactNode,
+  { job: first, records: begin = [], answer, onIntent }: StubOptions,
+) {
+  let take: (intent: JobIntent) => void = () => undefined;
+  function Host() {
+    const [job, setJob] = useState(first);
+    const [records, setRecords] = useState(begin);
+    const [drafts, setDrafts] = useState<{ [path: string]: string }>({});
+    const [focusKey, setFocusKey] = useState<string | null>(null);
+    const [unit] = useUnit();
+    take = (intent) => {
+      if (intent.intent === "change") {
+        const applied = applyChanges(job, intent.changes);
+        if (applied.ok) setJob(applied.job);
+      } else if (intent.intent === "append") setRecords(appended(records, ...intent.events));
+    };
+    const value: JobContextValue = {
+      job,
+      records,
+      shop: demoShop,
+      plan: plan({ job, records, shop: demoShop, piece: 1 }),
+      piece: 1,
+      unit,
+      drafts,
+      keepDraft: (path, text) =>
+        setDrafts((all) =>
+          text === ""
+            ? Object.fromEntries(Object.entries(all).filter(([p]) => p !== path))
+            : { ...all, [path]: text },
+        ),
+      preview: () => undefined,
+      focusKey,
+      setFocusKey,
+      reason: "",
+      setReason: () => undefined,
+    };
+    return (
+      <ChakraProvider value={system}>
+        <JobContext value={value}>{children}</JobContext>
+      </ChakraProvider>
+    );
+  }
+  const Stub = createRoutesStub([
+    {
+      path: "/jobs/:jobId/:station?/:operation?/:step?",
+      Component: Host,
+      action: async ({ request }) => {
+        const intent = (await request.json()) as JobIntent;
+        onIntent?.(intent);
+        const refused = answer?.(intent);
+        if (refused) return refused;
+        take(intent);
+        return { ok: true };
+      },
+    },
+  ]);
+  return (path = `/jobs/${first.id}/drawing`) => <Stub initialEntries={[path]} />;
+}

@@ -1,4 +1,4 @@
-import { appRooms, coreRooms } from "./rooms.mjs";
+import { coreRooms, stations as stationNames } from "./rooms.mjs";
 
 const tests = "[.]test[.]tsx?$";
 
@@ -20,7 +20,7 @@ const doors = coreRooms.map((room) => ({
   to: { path: `^core/${room}/`, pathNot: `^core/${room}/index[.]ts$` },
 }));
 
-const stations = appRooms.stations.map((station) => ({
+const stations = stationNames.map((station) => ({
   name: `station-${station}`,
   comment: "stations do not import each other",
   severity: "error",

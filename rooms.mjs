@@ -1,5 +1,5 @@
 // The floors of the house and the order of rooms inside core: each room may import only from rooms above it in this list.
-export const floors = ["core", "store", "app"];
+// Floors: core, store, app; imports go downwards only.
 
 export const coreRooms = [
   "quantity",
@@ -22,8 +22,5 @@ export const coreRooms = [
   "exchange",
 ];
 
-/** Views of the app, lowest first: routes → stations and other views → planner → instruments → theme. */
-export const appRooms = {
-  stations: ["drawing", "stock", "setups", "cuts", "machine", "record"],
-  layers: ["theme", "planner", "instruments", "views", "routes"],
-};
+/** The stations of a job: views that do not import each other. */
+export const stations = ["drawing", "stock", "setups", "cuts", "machine", "record"];

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { useJob } from "./job-context.tsx";
 
 /** A figure a person may doubt: on focus or press its working stands in the margin. */
-export function Worked({ at, children, label }: { at: string; children: ReactNode; label?: string }) {
+export function Worked({ at, children }: { at: string; children: ReactNode }) {
   const { focusKey, setFocusKey } = useJob();
   const chosen = focusKey === at;
   return (
@@ -17,8 +17,7 @@ export function Worked({ at, children, label }: { at: string; children: ReactNod
       borderColor="accent"
       cursor="help"
       px="1px"
-      aria-label={label ? undefined : undefined}
-      title={label ?? "Show the working"}
+      title="Show the working"
       onFocus={() => setFocusKey(at)}
       onClick={() => setFocusKey(at)}
     >

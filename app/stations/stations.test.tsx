@@ -104,13 +104,15 @@ describe("the stations do what they say", () => {
 
   test("ticks are made in their order", async () => {
     open(<MachineStation />, "machine", cheekBlock(), []);
-    const second = await screen.findByRole("button", { name: /to the fixed jaw, the back face up/ });
-    expect((second as HTMLButtonElement).disabled).toBe(true);
+    const second = await screen.findByRole<HTMLButtonElement>("button", {
+      name: /to the fixed jaw, the back face up/,
+    });
+    expect(second.disabled).toBe(true);
     fireEvent.click(screen.getByRole("button", { name: /wiped clean/ }));
     await waitFor(() => expect(intents).toHaveLength(1));
     expect(intents[0]).toMatchObject({ events: [{ type: "begun" }, { type: "tick", tick: "wiped" }] });
     await waitFor(() =>
-      expect((screen.getByRole("button", { name: /the back face up/ }) as HTMLButtonElement).disabled).toBe(
+      expect(screen.getByRole<HTMLButtonElement>("button", { name: /the back face up/ }).disabled).toBe(
         false,
       ),
     );

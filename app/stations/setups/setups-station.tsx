@@ -123,6 +123,15 @@ export function SetupsStation() {
               </b>
             </span>
           </Box>
+          <Section title="At the machine, before the cut">
+            <Box as="ul" listStyleType="none" fontSize="14.5px">
+              {before.map((tick) => (
+                <Box as="li" key={tick.id} py="2px">
+                  {tick.done ? "✓" : "·"} <Words of={tick.phrase} />
+                </Box>
+              ))}
+            </Box>
+          </Section>
         </Box>
         <Box>
           <chakra.h2 fontSize="14px" color="quiet" mb="4px">
@@ -152,15 +161,6 @@ export function SetupsStation() {
               Number: order of cutting. Bar at the side: at the fixed jaw. Bar at the foot: on the bed.
               Hatched: not machined.
             </chakra.p>
-          </Section>
-          <Section title="At the machine, before the cut">
-            <Box as="ul" listStyleType="none" fontSize="14.5px">
-              {before.map((tick) => (
-                <Box as="li" key={tick.id} py="2px">
-                  {tick.done ? "✓" : "·"} <Words of={tick.phrase} />
-                </Box>
-              ))}
-            </Box>
           </Section>
         </Box>
       </Box>

@@ -1,20 +1,17 @@
 import { liveQuery } from "dexie";
 import type { Database } from "./database.ts";
 
-/** Calls back whenever decisions, records or drafts of a job change, here or in another tab. Returns how to stop. */
-export function watchJob(db: Database, jobId: string, onChange: () => void): () => void {
-  let seen: string | undefined;
+/** State of a job as kept: its revision, its number of records, its time of change. Two equal ones hold the same job. */
+export const jobState = (rev: number, records: number, changed: string): string =>
+  `${rev}/${records}/${changed}`;
+
+/** Calls back with the state of a job whenever it changes, here or in another tab. Returns how to stop. */
+export function watchJob(db: Database, jobId: string, onState: (state: string) => void): () => void {
   const subscription = liveQuery(async () => {
     const document = await db.documents.get(jobId);
-    const records = await db.records.where("jobId").equals(jobId).keys();
+    const records = await db.records.where("jobId").equals(jobId).count();
     const card = await db.jobs.get(jobId);
-    return `${document?.rev ?? 0}/${records.length}/${card?.changed ?? ""}/${card?.deleted ?? ""}`;
-  }).subscribe({
-    next(state) {
-      if (seen !== undefined && seen !== state) onChange();
-      seen = state;
-    },
-    error: () => undefined,
-  });
+    return card?.deleted ? "put away" : jobState(document?.rev ?? 0, records, card?.changed ?? "");
+  }).subscribe({ next: onState, error: () => undefined });
   return () => subscription.unsubscribe();
 }

@@ -19,7 +19,14 @@ import {
 } from "../../core/job/index.ts";
 import { operationFromSlug, type OperationKey, operationSlug } from "../../core/route/index.ts";
 import type { Shop } from "../../core/shop/index.ts";
-import { database, keepDraft as storeDraft, type KeptJob, setStatus, watchJob } from "../../store/index.ts";
+import {
+  database,
+  jobState,
+  keepDraft as storeDraft,
+  type KeptJob,
+  setStatus,
+  watchJob,
+} from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
 import { type Answer, JobContext, type JobContextValue } from "../instruments/job-context.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
@@ -32,6 +39,9 @@ import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
 import { FrameSkeleton } from "./skeleton.tsx";
 import { TopLine } from "./top-line.tsx";
+
+/** How long a change of this tab may take to be loaded again, ms. */
+const settleTime = 250;
 
 /** Time of day in the person's own clock. */
 const timeOfDay = (iso: string) =>
@@ -67,7 +77,25 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
   const undo = useFetcher<Answer>();
   const { revalidate } = useRevalidator();
 
-  useEffect(() => watchJob(database(), job.id, () => void revalidate()), [job.id, revalidate]);
+  // What this tab changed is loaded by its own action; only what came from elsewhere is fetched. Asking at once could
+  // swallow a navigation that is just under way.
+  const loaded = useRef("");
+  useEffect(() => {
+    loaded.current = jobState(kept.rev, kept.records.length, kept.changed);
+  }, [kept]);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const stop = watchJob(database(), job.id, (state) => {
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        if (state !== loaded.current) void revalidate();
+      }, settleTime);
+    });
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [job.id, revalidate]);
   useEffect(() => {
     const onUpdate = () => setSaid("Firm Arbor was updated in another tab. Reload this one.");
     addEventListener("firm-arbor:updated-elsewhere", onUpdate);

@@ -46,7 +46,7 @@ export function cannotBe(
         ? {
             phrase: rule(
               "M03.slip",
-            )`You typed ${reading.text} ${reading.unit}, that is ${mm(value)}; about ${mm(expected)} is expected. ${slip > 20 || slip < 0.05 ? "The other unit" : "The point one place on"} would give ${mm(value * slip)}.`,
+            )`You typed ${reading.text} ${reading.unit}, that is ${precise(mm(value), 3)}; about ${mm(expected)} is expected. ${slip > 20 || slip < 0.05 ? "The other unit" : "The point one place on"} would give ${mm(value * slip)}.`,
             perhaps: tidy(value * slip),
           }
         : {

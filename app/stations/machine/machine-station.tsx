@@ -302,39 +302,13 @@ export function MachineStation() {
               send({ type: "reading", op: setup.key, of: pad.of, ...reading });
             }}
           />
-          {step.measure && isCurrent && (
-            <Box display="flex" gap="12px" mt="12px" flexWrap="wrap">
-              <Button
-                look="strong"
-                size="machine"
-                disabled={pad.readings.length === 0 || submit.busy}
-                onClick={act}
-              >
-                Done measuring
-              </Button>
-              {(!step.measure.final || !setup.sized) && (
-                <Button
-                  size="machine"
-                  disabled={submit.busy}
-                  onClick={() =>
-                    send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true })
-                  }
-                >
-                  Leave it out
-                </Button>
-              )}
-            </Box>
-          )}
         </Box>
       )}
       <Box
         mt="auto"
         pt="18px"
         display="grid"
-        gridTemplateColumns={{
-          base: "1fr 1fr",
-          md: step.kind === "cut" || step.kind === "touch" ? "1.5fr 1fr 1fr" : "1fr 1fr",
-        }}
+        gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fit, minmax(180px, 1fr))" }}
         gap="12px"
         position={{ base: "sticky", md: "static" }}
         bottom="0"
@@ -356,9 +330,33 @@ export function MachineStation() {
             </chakra.span>
           </Button>
         )}
-        <Button size="machine" onClick={() => setExtraPad(!extraPad)} aria-expanded={pad !== null}>
-          Take a reading
-        </Button>
+        {step.measure && isCurrent ? (
+          <>
+            <Button
+              look="strong"
+              size="machine"
+              disabled={step.measure.readings.length === 0 || submit.busy}
+              onClick={act}
+            >
+              Done measuring
+            </Button>
+            {(!step.measure.final || !setup.sized) && (
+              <Button
+                size="machine"
+                disabled={submit.busy}
+                onClick={() =>
+                  send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true })
+                }
+              >
+                Leave it out
+              </Button>
+            )}
+          </>
+        ) : (
+          <Button size="machine" onClick={() => setExtraPad(!extraPad)} aria-expanded={pad !== null}>
+            Take a reading
+          </Button>
+        )}
         <Button look="warn" size="machine" onClick={() => setWrong(true)}>
           Something is wrong
         </Button>

@@ -244,6 +244,11 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
         ) : (
           <chakra.span color="quiet">○ not judged yet</chakra.span>
         )}
+        {r.verdict && r.readings.length === 1 && r.drawn && (
+          <chakra.span display="block" fontSize="13px" color="quiet">
+            by one point only
+          </chakra.span>
+        )}
       </td>
     </tr>
   );

@@ -208,6 +208,7 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
     records,
     shop,
     plan,
+    working: planned.working,
     piece,
     unit,
     drafts,

@@ -16,6 +16,8 @@ export interface JobContextValue {
   records: Record[];
   shop: Shop;
   plan: Plan;
+  /** A newer plan is being worked; the one shown is the last. */
+  working: boolean;
   piece: number;
   unit: LengthUnit;
   /** Text typed and not understood, by path. */

@@ -14,6 +14,7 @@ const context: JobContextValue = {
   records: [],
   shop: demoShop,
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
+  working: false,
   piece: 1,
   unit: "mm",
   drafts: {},

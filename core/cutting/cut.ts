@@ -1,6 +1,5 @@
 import {
-  classDepth,
-  classSideWidth,
+  classForce,
   type CutKind,
   endMillDepth,
   feedPerTooth,
@@ -13,6 +12,7 @@ import {
   softFactor,
   suggestedShare,
   underSkin,
+  usualHelix,
   wordsFor,
 } from "../handbook/index.ts";
 import { type Kw, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
@@ -31,8 +31,9 @@ import {
   words,
 } from "../working/index.ts";
 import * as z from "../zod.ts";
-import { meanChipCentered, meanChipSide } from "./chip.ts";
+import { engagementAngle, meanChipCentered, meanChipSide } from "./chip.ts";
 import { chooseFeed, cutTime, feedPerToothOf, tableFeed } from "./feed.ts";
+import { forceOverTurn } from "./force.ts";
 import { type Pass, passSchedule } from "./passes.ts";
 import { cuttingPower, depthByPower, specificForce } from "./power.ts";
 import { chooseSpeed } from "./speed.ts";
@@ -128,6 +129,37 @@ function cutterRule(cutter: Cutter, material: Material, kind: CutKind, across: M
   return endMillDepth(across / d, cutter.material) * d * soft;
 }
 
+/** Depth (of a side cut: width) at which the largest force over a turn reaches a cap, mm. */
+function depthByForce(
+  task: CutTask,
+  cutter: Cutter,
+  material: Material,
+  trial: Trial,
+  fz: Mm,
+  cap: number,
+): Mm {
+  const shared = { diameter: cutter.diameter, teeth: cutter.teeth, fz, kc11: material.kc11, mc: material.mc };
+  if (task.kind === "face") {
+    const half = (Math.asin(Math.min(1, trial.width / cutter.diameter)) * 180) / Math.PI;
+    return cap / forceOverTurn({ ...shared, ap: 1, from: 90 - half, to: 90 + half, helix: 0 }).peak;
+  }
+  const forceAt = (ae: Mm) =>
+    forceOverTurn({
+      ...shared,
+      ap: task.across,
+      from: 0,
+      to: engagementAngle(ae, cutter.diameter),
+      helix: usualHelix,
+    }).peak;
+  let [low, high] = [0, cutter.diameter / 2];
+  for (let i = 0; i < 12; i++) {
+    const middle = (low + high) / 2;
+    if (forceAt(middle) <= cap) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
 interface Trial {
   width: Mm;
   lanes: number;
@@ -140,15 +172,10 @@ function depthLimits(
   machine: Machine,
   material: Material,
   trial: Trial,
-  state: { vf: number; kc: number; spindlePower: Kw },
+  state: { fz: Mm; vf: number; kc: number; spindlePower: Kw },
 ): Limit[] {
-  const soft = softFactor[material.group];
-  const narrower = Math.min(
-    3,
-    (laneShares[0] * cutter.diameter) / Math.min(trial.width, laneShares[0] * cutter.diameter),
-  );
-  const classLimit =
-    task.kind === "face" ? classDepth[machine.class] * soft * narrower : classSideWidth[machine.class] * soft;
+  const force = suggestedShare * classForce[machine.class];
+  const classLimit = depthByForce(task, cutter, material, trial, state.fz, force);
   const rulesAllow = cutterRule(
     cutter,
     material,
@@ -169,11 +196,11 @@ function depthLimits(
     },
     {
       id: "class",
-      name: say`machine class, ${wordsFor.machineClass[machine.class]}`,
+      name: say`machine class, ${wordsFor.machineClass[machine.class]}, ${quantity("force", force)} of ${quantity("force", classForce[machine.class])}`,
       allows: mm(classLimit),
       lifts: say`a narrower cut, or a stiffer machine`,
       hardAt: null,
-      source: "shop judgement (guess) until a pull test replaces it",
+      source: "cutting force the class bears (guess) until a pull test replaces it",
     },
     {
       id: "power",
@@ -214,6 +241,7 @@ function trialCut(task: CutTask, cutter: Cutter, machine: Machine, material: Mat
   for (let round = 0; round < 4; round++) {
     hm = chipAt(depthGuess)!.hm;
     limits = depthLimits(task, cutter, machine, material, trial, {
+      fz,
       vf: feed.vf,
       kc: specificForce(material.kc11, material.mc, hm),
       spindlePower,

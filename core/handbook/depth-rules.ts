@@ -36,16 +36,16 @@ export function endMillDepth(aeOverD: number, tool: ToolMaterial): number {
 /** Fly cutter: at most this deep in steel, mm (domain.md 6). */
 export const flyCutterDepth = 0.5;
 
-/** Largest depth of a full-width facing cut in steel that the machine class bears, mm (guess). */
-export const classDepth: Record<MachineClass, number> = { bench: 0.6, lightKnee: 1.2, knee: 2, heavy: 4 };
-
-/** Largest side-cut width the class bears at full depth in steel, mm (guess). */
-export const classSideWidth: Record<MachineClass, number> = {
-  bench: 0.4,
-  lightKnee: 0.8,
-  knee: 1.5,
-  heavy: 3,
+/** Tangential cutting force the machine class bears, N (guess, domain.md 6); a pull test replaces it. */
+export const classForce: Record<MachineClass, number> = {
+  bench: 250,
+  lightKnee: 700,
+  knee: 1500,
+  heavy: 4000,
 };
+
+/** Helix of an ordinary end mill, degrees: what is reckoned with while a cutter's own is not known. */
+export const usualHelix = 30;
 
 /** Smallest chip an edge still cuts, mm (domain.md 6): about one edge radius. */
 export const leastChip: Record<ToolMaterial, number> = {

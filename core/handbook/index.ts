@@ -7,3 +7,4 @@ export * from "./iso286.ts";
 export * from "./materials.ts";
 export * from "./times.ts";
 export * from "./word-lists.ts";
+export * from "./bands.ts";

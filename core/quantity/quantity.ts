@@ -9,6 +9,7 @@ export type QuantityKind =
   | "cuttingSpeed"
   | "spindleSpeed"
   | "power"
+  | "force"
   | "stress"
   | "volumeRate"
   | "time"
@@ -58,6 +59,10 @@ const forms: Record<QuantityKind, Record<LengthUnit, Form>> = {
   power: {
     mm: { unit: "kW", factor: 1, decimals: 2 },
     in: { unit: "hp", factor: 1 / 0.745_699_872, decimals: 2 },
+  },
+  force: {
+    mm: { unit: "N", factor: 1, decimals: 0 },
+    in: { unit: "lbf", factor: 1 / 4.448_221_615, decimals: 0 },
   },
   stress: same("N/mm²", 0),
   volumeRate: {

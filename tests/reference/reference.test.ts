@@ -1,12 +1,16 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import type { Answers, Inputs, Outputs } from "./answers.ts";
+import { answers as deflection } from "./deflection.ts";
 import { answers as dialMoves } from "./dial-moves.ts";
+import { answers as forcePower } from "./force-power.ts";
 import { answers as locating } from "./locating.ts";
 import { answers as measured } from "./measured.ts";
 import { answers as passes } from "./passes.ts";
+import { answers as speedFeedBands } from "./speed-feed-bands.ts";
 import { answers as speedsFeeds } from "./speeds-feeds.ts";
 import { answers as units } from "./units.ts";
+import { answers as weights } from "./weights.ts";
 
 interface Tolerance {
   abs?: number;
@@ -29,6 +33,10 @@ const topics: { [topic: string]: Answers } = {
   measured,
   "dial-moves": dialMoves,
   locating,
+  "force-power": forcePower,
+  deflection,
+  weights,
+  "speed-feed-bands": speedFeedBands,
 };
 
 function same(got: unknown, expected: unknown, tolerance: Tolerance): boolean {
@@ -51,6 +59,16 @@ const allSame = (got: Outputs, expected: Case["expected"], tolerance: Tolerance,
     ([name, value]) => skip.includes(name) || same(got[name], value, tolerance.keys?.[name] ?? tolerance),
   );
 
+/** The outer limits of a band case: feeds and speeds, the specific force at a tenth, density. */
+function bandOf(expected: Case["expected"]): [low: number, high: number] | null {
+  const ends = ["outer_low", "kc_at_0p1_low", "density_low"].map((start) => {
+    const low = Object.entries(expected).find(([name]) => name.startsWith(start));
+    const high = low && expected[low[0].replace("_low", "_high")];
+    return low && typeof high === "number" ? ([low[1] as number, high] as [number, number]) : null;
+  });
+  return ends.find((band) => band !== null) ?? null;
+}
+
 /** Applies the tolerance rule of the reference README to one case. */
 function meets(c: Case, got: Outputs): boolean {
   const { accept, accept_nominal_mm, accept_refusal, accept_text, forbidden_nominal_mm, ...plain } =
@@ -61,6 +79,11 @@ function meets(c: Case, got: Outputs): boolean {
       accept_text?: string[];
       forbidden_nominal_mm?: number[];
     } & Case["expected"];
+  const band = bandOf(plain);
+  if (band) {
+    const value = got.value ?? got.kc_at_0p1_n_mm2 ?? got.density_kg_m3;
+    return typeof value === "number" && value >= band[0] && value <= band[1];
+  }
   if (accept) return accept.some((member) => allSame(got, member, c.tolerance));
   if (accept_text) return accept_text.includes(got.text as string);
   if (accept_nominal_mm) {

@@ -41,6 +41,7 @@ export function jobStub(
       records,
       shop: demoShop,
       plan: plan({ job, records, shop: demoShop, piece: 1 }),
+      working: false,
       piece: 1,
       unit,
       drafts,

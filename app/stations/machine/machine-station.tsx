@@ -27,7 +27,7 @@ const stepUrl = (jobId: string, step: Step, piece: number) =>
 
 /** What do I do now? One step at a time, in letters readable at arm's length. */
 export function MachineStation() {
-  const { job, plan, records, shop, piece } = useJob();
+  const { job, plan, working, records, shop, piece } = useJob();
   const { operation, step: stepId } = useParams();
   const navigate = useNavigate();
   const submit = useSubmit();
@@ -124,6 +124,7 @@ export function MachineStation() {
       <MachineTop step={step} total={plan.steps.length} />
       <Box
         as="main"
+        aria-busy={submit.busy || working}
         display="grid"
         gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 400px" }}
         flex="1"

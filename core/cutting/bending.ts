@@ -2,8 +2,6 @@ import type { Mm } from "../quantity/index.ts";
 
 /** Bending of a tool as a beam clamped at the holder, force at the tip. N, mm, N/mm². Null where a size cannot be. */
 
-/** Modulus of elasticity: 210 kN/mm² for HSS, 600 for carbide (mid-range of 520 to 650). */
-export const elasticity = { hss: 210_000, carbide: 600_000 } as const;
 /** Flutes leave about this share of the diameter to carry (published 0.75 to 0.85). */
 export const fluteShare = 0.8;
 

@@ -152,7 +152,7 @@ function depthByForce(
       helix: usualHelix,
     }).peak;
   let [low, high] = [0, cutter.diameter / 2];
-  for (let i = 0; i < 12; i++) {
+  for (let i = 0; i < 9; i++) {
     const middle = (low + high) / 2;
     if (forceAt(middle) <= cap) low = middle;
     else high = middle;
@@ -172,10 +172,9 @@ function depthLimits(
   machine: Machine,
   material: Material,
   trial: Trial,
-  state: { fz: Mm; vf: number; kc: number; spindlePower: Kw },
+  state: { byForce: Mm; vf: number; kc: number; spindlePower: Kw },
 ): Limit[] {
   const force = suggestedShare * classForce[machine.class];
-  const classLimit = depthByForce(task, cutter, material, trial, state.fz, force);
   const rulesAllow = cutterRule(
     cutter,
     material,
@@ -197,7 +196,7 @@ function depthLimits(
     {
       id: "class",
       name: say`machine class, ${wordsFor.machineClass[machine.class]}, ${quantity("force", force)} of ${quantity("force", classForce[machine.class])}`,
-      allows: mm(classLimit),
+      allows: mm(state.byForce),
       lifts: say`a narrower cut, or a stiffer machine`,
       hardAt: null,
       source: "cutting force the class bears (guess) until a pull test replaces it",
@@ -234,6 +233,7 @@ function trialCut(task: CutTask, cutter: Cutter, machine: Machine, material: Mat
           cutter.diameter,
           cutter.enteringAngle,
         );
+  const byForce = depthByForce(task, cutter, material, trial, fz, suggestedShare * classForce[machine.class]);
   // A side cut's chip thins with its depth: settle power and depth together.
   let depthGuess = task.kind === "face" ? 1 : 0.1 * cutter.diameter;
   let hm = chipAt(depthGuess)!.hm;
@@ -241,7 +241,7 @@ function trialCut(task: CutTask, cutter: Cutter, machine: Machine, material: Mat
   for (let round = 0; round < 4; round++) {
     hm = chipAt(depthGuess)!.hm;
     limits = depthLimits(task, cutter, machine, material, trial, {
-      fz,
+      byForce,
       vf: feed.vf,
       kc: specificForce(material.kc11, material.mc, hm),
       spindlePower,

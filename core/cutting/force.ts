@@ -81,7 +81,7 @@ interface PeakCut extends Omit<SideCut, "n" | "ae"> {
  * A straight tooth gives the primitive kc · ap · h at the thickest place.
  */
 export function forceOverTurn(c: PeakCut): { peak: number; mean: number } {
-  const slices = c.helix > 0 ? 12 : 1;
+  const slices = c.helix > 0 ? 8 : 1;
   const steps = 30;
   const pitch = 360 / c.teeth;
   const lag = (z: Mm) => ((2 * z * Math.tan((c.helix * Math.PI) / 180)) / c.diameter) * (180 / Math.PI);

@@ -1,4 +1,5 @@
 import { type Axis, axisNames } from "../frame/index.ts";
+import { meanForce, removalRate, torque } from "../cutting/index.ts";
 import { feedSource, handlingTimes, wordsFor } from "../handbook/index.ts";
 import { cutterClearance, parallelHeightNeeded } from "../holding/index.ts";
 import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
@@ -149,6 +150,18 @@ function cutWorking(setup: Setup, ladder: LivePass[], job: Job, shop: Shop, figu
               ["vf", quantity("feed", cut.vf)],
               ["kc", quantity("stress", cut.kc)],
             ],
+          }),
+          line("metal removed", quantity("volumeRate", removalRate(cut.depth, cut.width, cut.vf) * 1000), {
+            formula: "removal-rate",
+            terms: [],
+          }),
+          line("torque at the spindle", quantity("torque", torque(cut.power, cut.rpm)), {
+            formula: "torque",
+            terms: [],
+          }),
+          line("mean force at the edge", quantity("force", meanForce(cut.power, cut.vc)), {
+            formula: "mean-force",
+            terms: [],
           }),
         ],
         notes: [words("Suggestions stay at 70 % of what reaches the spindle.")],

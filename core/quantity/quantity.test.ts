@@ -119,6 +119,9 @@ describe("showing", () => {
     [quantity("power", 0.7457), "0.75 kW", "1.00 hp"],
     [quantity("spindleSpeed", 660), "660 rpm", "660 rpm"],
     [quantity("volumeRate", 16387), "16.4 cm³/min", "1.00 in³/min"],
+    [quantity("force", 1000), "1000 N", "225 lbf"],
+    [quantity("torque", 10), "10.0 N·m", "89 lbf·in"],
+    [quantity("mass", 1), "1.00 kg", "2.20 lb"],
     [quantity("angle", 45), "45.0°", "45.0°"],
     [quantity("count", 3), "3", "3"],
   ] as const)("%o", (q, metric, inch) => {

@@ -10,6 +10,8 @@ export type QuantityKind =
   | "spindleSpeed"
   | "power"
   | "force"
+  | "torque"
+  | "mass"
   | "stress"
   | "volumeRate"
   | "time"
@@ -64,6 +66,11 @@ const forms: Record<QuantityKind, Record<LengthUnit, Form>> = {
     mm: { unit: "N", factor: 1, decimals: 0 },
     in: { unit: "lbf", factor: 1 / 4.448_221_615, decimals: 0 },
   },
+  torque: {
+    mm: { unit: "N·m", factor: 1, decimals: 1 },
+    in: { unit: "lbf·in", factor: 8.850_745_8, decimals: 0 },
+  },
+  mass: { mm: { unit: "kg", factor: 1, decimals: 2 }, in: { unit: "lb", factor: 2.204_622_6, decimals: 2 } },
   stress: same("N/mm²", 0),
   volumeRate: {
     mm: { unit: "cm³/min", factor: 1e-3, decimals: 1 },

@@ -74,18 +74,25 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
       ? setup.cut.passes
       : passesForRest(rest, setup.cut.depth, setup.cut.finish);
   const present = state && cuts.length > 0 ? presentSize(state) : setup.from;
-  const coming = planned.map((pass, i): LivePass => {
+  const step = screw.readout ?? screw.division;
+  let stoodAt = cuts.at(-1)?.stop ?? stopReading(setup.from, sizeAtZero);
+  const coming: LivePass[] = [];
+  planned.forEach((pass, i) => {
     const last = i === planned.length - 1;
     const sizeAfter = last ? setup.to : tidy(present - pass.cumulative);
-    return {
-      number: cuts.length + i + 1,
+    const settled = settle(sizeAfter, sizeAtZero, screw);
+    // A pass thinner than can be set on the dial is no pass: the next one takes it.
+    if (!last && stoodAt - settled.stop < step / 2) return;
+    stoodAt = settled.stop;
+    coming.push({
+      number: cuts.length + coming.length + 1,
       kind: pass.kind,
       depth: pass.depth,
       sizeAfter,
-      ...settle(sizeAfter, sizeAtZero, screw),
+      ...settled,
       done: false,
       last,
-    };
+    });
   });
   return [...done, ...coming];
 }

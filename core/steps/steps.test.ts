@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { plan } from "../job/index.ts";
 import { demoShop } from "../shop/index.ts";
-import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { appended, walk } from "../../tests/support/walker.ts";
 import { effective, foldProgress, type Record, type RecordEvent, type StaleCause } from "./index.ts";
 
@@ -105,6 +105,30 @@ describe("where am I", () => {
     expect([step.kind, step.pass?.last]).toEqual(["cut", true]);
     expect(step.pass!.depth).toBeCloseTo(0.2, 6);
   });
+});
+
+test("a pass thinner than the dial can set is taken with the next one, and the walk ends", () => {
+  const job = cheekBlock();
+  job.machine = "bench";
+  job.part.sizes.length = dim("4.094 ±0.002", "in");
+  for (const [point, value] of [
+    ["p1", 104.19],
+    ["p2", 103.69],
+  ] as const)
+    job.stock.measured.length[point] = read(value);
+  job.stock.conditions = {
+    left: "cast",
+    right: "ground",
+    front: "sawn",
+    back: "sawn",
+    bottom: "sawn",
+    top: "sawn",
+  };
+  const { plan: made } = walk(job, { light: 0.02 });
+  expect(made.current).toBe(made.steps.length);
+  for (const ladder of Object.values(made.ladders)) {
+    for (const [i, pass] of ladder.entries()) if (i > 0) expect(pass.stop).toBeLessThan(ladder[i - 1]!.stop);
+  }
 });
 
 describe("the order of steps", () => {

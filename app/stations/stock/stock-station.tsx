@@ -1,9 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { faceNet } from "../../../core/figure/index.ts";
-import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
-import { faceConditions, stockFormSchema, wordsFor } from "../../../core/handbook/index.ts";
-import { changeOf } from "../../../core/job/index.ts";
-import { type Dimension, mm, tidy } from "../../../core/quantity/index.ts";
+import { type Axis, axisNames, faceNames, facesOf, type Sizes } from "../../../core/frame/index.ts";
+import { faceConditions, materialById, stockFormSchema, wordsFor } from "../../../core/handbook/index.ts";
+import { changeOf, type Plan } from "../../../core/job/index.ts";
+import { type Dimension, mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import {
   conditionsFor,
   matchedInOrder,
@@ -12,6 +12,7 @@ import {
   spareOf,
   stockPoints,
   waysToLie,
+  weightOf,
 } from "../../../core/stock/index.ts";
 import { sameJson } from "../../../core/job/index.ts";
 import { longestAxis } from "../../../core/part/index.ts";
@@ -54,6 +55,7 @@ export function StockStation() {
         axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })]),
       ) as Record<Axis, Spare>,
     );
+  const weights = weightsOf(plan, job.part.material);
   const short = plan.spares
     ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short")
     : [];
@@ -210,6 +212,13 @@ export function StockStation() {
                 );
               })}
             </Table>
+            {weights && (
+              <chakra.p fontSize="14px" color="quiet" mt="6px">
+                The lump weighs about <Figure of={quantity("mass", weights.lump)} />, the part{" "}
+                <Figure of={quantity("mass", weights.part)} />.
+                {weights.lump > heavy && " Lift it with help or a hoist, and put wood on the table."}
+              </chakra.p>
+            )}
             <Warnings of={plan.warnings} />
             {short.map((spare) => (
               <Retarget key={spare.axis} spare={spare} />
@@ -244,6 +253,18 @@ const liesWords = (way: Record<Axis, Axis>) => {
 };
 
 const describe = (d: Dimension | null) => (d ? d.written.text : "nothing");
+
+/** From this weight on a lump is not lifted onto the table alone, kg (guess). */
+const heavy = 15;
+
+/** Weight of lump and part in kg by the material's density; null while material or sizes are missing. */
+function weightsOf(plan: Plan, materialId: string | null): { lump: number; part: number } | null {
+  const density = materialId ? materialById(materialId)?.density : undefined;
+  if (!density || !plan.raw || !plan.target || plan.spareVerdict === "unmeasured") return null;
+  const of = ({ length, width, height }: Sizes) =>
+    weightOf({ shape: "plate", length, width, thickness: height }, density)?.mass ?? 0;
+  return { lump: of(plan.raw.sizes), part: of(plan.target) };
+}
 
 /** A way to lie that gives a better smallest spare than now, or null. */
 function betterWay(

@@ -129,8 +129,39 @@ function cutterRule(cutter: Cutter, material: Material, kind: CutKind, across: M
   return endMillDepth(across / d, cutter.material) * d * soft;
 }
 
-/** Depth (of a side cut: width) at which the largest force over a turn reaches a cap, mm. */
+/** Depths by force already worked: while a size is typed the same cutters and widths come again and again. */
+const workedForces = new Map<string, Mm>();
+const mostWorked = 1000;
+
 function depthByForce(
+  task: CutTask,
+  cutter: Cutter,
+  material: Material,
+  trial: Trial,
+  fz: Mm,
+  cap: number,
+): Mm {
+  const key = [
+    task.kind,
+    task.kind === "face" ? trial.width : task.across,
+    cutter.diameter,
+    cutter.teeth,
+    fz,
+    material.kc11,
+    material.mc,
+    cap,
+  ].join(" ");
+  let depth = workedForces.get(key);
+  if (depth === undefined) {
+    if (workedForces.size >= mostWorked) workedForces.clear();
+    depth = workDepthByForce(task, cutter, material, trial, fz, cap);
+    workedForces.set(key, depth);
+  }
+  return depth;
+}
+
+/** Depth (of a side cut: width) at which the largest force over a turn reaches a cap, mm. */
+function workDepthByForce(
   task: CutTask,
   cutter: Cutter,
   material: Material,

@@ -12,9 +12,6 @@ import { readJobFile, writeJobFile } from "../core/exchange/index.ts";
 import * as any from "./arbitraries.ts";
 import { walk } from "./support/walker.ts";
 
-// A failing law is told as it was found: shrinking a whole walk takes minutes.
-fc.configureGlobal({ endOnFailure: true });
-
 const plainPlan = (job: Parameters<typeof plan>[0]["job"]) =>
   plan({ job, records: [], shop: demoShop, piece: 1 });
 

@@ -22,8 +22,13 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
 
   await page.reload();
   await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
-  await page.keyboard.press("Space");
-  await expect(page.getByRole("button", { name: /wiped clean/, pressed: true })).toBeVisible();
+  // Keys act as soon as the view listens, a moment after it can be seen.
+  await expect(async () => {
+    await page.keyboard.press("Space");
+    await expect(page.getByRole("button", { name: /wiped clean/, pressed: true })).toBeVisible({
+      timeout: 1_000,
+    });
+  }).toPass();
   await page.goto("/jobs/cheek-block/machine/back.face/clamp?piece=1");
   await expect(page.getByText("This step waits")).toBeVisible();
   await page.goto("/jobs/cheek-block/setups/top.face");

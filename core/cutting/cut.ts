@@ -129,37 +129,6 @@ function cutterRule(cutter: Cutter, material: Material, kind: CutKind, across: M
   return endMillDepth(across / d, cutter.material) * d * soft;
 }
 
-/** Depths by force already worked: while a size is typed the same cutters and widths come again and again. */
-const workedForces = new Map<string, Mm>();
-const mostWorked = 1000;
-
-function depthByForce(
-  task: CutTask,
-  cutter: Cutter,
-  material: Material,
-  trial: Trial,
-  fz: Mm,
-  cap: number,
-): Mm {
-  const key = [
-    task.kind,
-    task.kind === "face" ? trial.width : task.across,
-    cutter.diameter,
-    cutter.teeth,
-    fz,
-    material.kc11,
-    material.mc,
-    cap,
-  ].join(" ");
-  let depth = workedForces.get(key);
-  if (depth === undefined) {
-    if (workedForces.size >= mostWorked) workedForces.clear();
-    depth = workDepthByForce(task, cutter, material, trial, fz, cap);
-    workedForces.set(key, depth);
-  }
-  return depth;
-}
-
 /** Depth (of a side cut: width) at which the largest force over a turn reaches a cap, mm. */
 function workDepthByForce(
   task: CutTask,
@@ -189,6 +158,32 @@ function workDepthByForce(
     else high = middle;
   }
   return low;
+}
+
+/** Depths by force already worked: while a size is typed the same cutters and widths come again and again. */
+const workedForces = new Map<string, Mm>();
+const mostWorked = 1000;
+
+function depthByForce(...asked: Parameters<typeof workDepthByForce>): Mm {
+  const [task, cutter, material, trial, fz, cap] = asked;
+  const { kind, across } = task;
+  const { diameter, teeth } = cutter;
+  const key = [
+    kind,
+    kind === "face" ? trial.width : across,
+    diameter,
+    teeth,
+    fz,
+    material.kc11,
+    material.mc,
+    cap,
+  ].join(" ");
+  const known = workedForces.get(key);
+  if (known !== undefined) return known;
+  if (workedForces.size >= mostWorked) workedForces.clear();
+  const depth = workDepthByForce(...asked);
+  workedForces.set(key, depth);
+  return depth;
 }
 
 interface Trial {

@@ -98,9 +98,7 @@ export function plan({ job, records, shop, piece }: PlanInputs): Plan {
   const findings = checkDrawing(part, shop);
   const target = targetSizes(part);
   const progress = foldProgress(records, piece);
-  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
-  const vise = shop.vises.find((v) => v.id === job.vise) ?? shop.vises[0];
-  const material = part.material ? materialById(part.material) : undefined;
+  const { machine, vise, material } = equipment(job, shop);
   const requirements = requirementsOf(job, part, records, shop, progress, piece);
   const empty: Plan = {
     findings,

@@ -35,7 +35,7 @@ export const views: View[] = [
     name: "cuts",
     url: `${job}/cuts/back.face`,
     sizes: [desk, phone],
-    ready: "Own depth of a pass",
+    ready: "What the limits leave",
     picture: true,
   },
   {

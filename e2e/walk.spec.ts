@@ -35,7 +35,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await expect(page.getByText(/Round the block · setup 2 of 6/)).toBeVisible();
   await page.keyboard.press("[");
   await page.keyboard.press("4");
-  await expect(page.getByRole("heading", { name: "Own depth of a pass" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "What the limits leave" })).toBeVisible();
 
   // An own depth with its reason, undone.
   await page.keyboard.press("o");

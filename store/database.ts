@@ -1,8 +1,9 @@
 import Dexie, { type EntityTable, type Table } from "dexie";
 import type { JobFile } from "../core/exchange/index.ts";
 import type { Change, Job } from "../core/job/index.ts";
-import type { Shop } from "../core/shop/index.ts";
-import type { Record } from "../core/steps/index.ts";
+import type { OwnHandbook } from "../core/handbook/index.ts";
+import { type Shop, upgradeShop } from "../core/shop/index.ts";
+import { type Record, upgradeRecord } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 
 /** All the bench reads of a job. */
@@ -44,6 +45,9 @@ export interface Draft {
   text: string;
 }
 
+/** The one entry of the shop and of own handbook values. */
+export const shopKey = "mine";
+
 export class Database extends Dexie {
   jobs!: EntityTable<JobCard, "id">;
   documents!: EntityTable<JobDocument, "jobId">;
@@ -51,6 +55,7 @@ export class Database extends Dexie {
   history!: EntityTable<HistoryEntry, "id">;
   drafts!: Table<Draft, [string, string]>;
   shop!: Table<Shop, string>;
+  own!: Table<OwnHandbook, string>;
   settings!: Table<string, string>;
 
   constructor(name = "firm-arbor") {
@@ -64,6 +69,26 @@ export class Database extends Dexie {
       shop: "",
       settings: "",
     });
+    // Version 2: machines have ranges, cutters holders, told conditions a feed of the last pass; own handbook values.
+    this.version(2)
+      .stores({ own: "" })
+      .upgrade(async (tx) => {
+        const shop: unknown = await tx.table("shop").get(shopKey);
+        if (shop) await tx.table("shop").put(upgradeShop(shop as never), shopKey);
+        await tx
+          .table("records")
+          .toCollection()
+          .modify((record: object, ref: { value: unknown }) => {
+            ref.value = upgradeRecord(record);
+          });
+        await tx
+          .table("documents")
+          .toCollection()
+          .modify((document: { imported?: { shopUsed: unknown } }) => {
+            if (document.imported)
+              document.imported.shopUsed = upgradeShop(document.imported.shopUsed as never);
+          });
+      });
   }
 }
 

@@ -1,25 +1,160 @@
-import { demoShop, type Shop, shopSchema } from "../core/shop/index.ts";
-import type { Database } from "./database.ts";
+import {
+  type OwnHandbook,
+  type Material,
+  materialSchema,
+  noOwnValues,
+  ownHandbookSchema,
+} from "../core/handbook/index.ts";
+import { sameJson } from "../core/job/index.ts";
+import {
+  checkItem,
+  demoShop,
+  emptyShop,
+  type Shop,
+  type ShopFinding,
+  type ShopItem,
+  type ShopList,
+  shopListNames,
+  shopSchema,
+} from "../core/shop/index.ts";
+import { type Database, shopKey } from "./database.ts";
 
-const key = "mine";
+/** Lists without which nothing can be planned: while one is empty, the demo shop's stands in, and it is said. */
+const needed = ["machines", "cutters", "vises"] as const satisfies ShopList[];
 
-/** What is owned: the demo shop until the person's own is entered. */
-export async function loadShop(db: Database): Promise<Shop> {
-  const stored = shopSchema.safeParse(await db.shop.get(key));
-  return stored.success ? stored.data : demoShop;
+export interface Equipment {
+  /** What is owned, with stand-ins where a list is still empty. */
+  shop: Shop;
+  standIns: ShopList[];
+  own: OwnHandbook;
 }
 
-/** Adds what a job file used and this shop lacks; what is here stays as it is. Returns the names added. */
+/** What the person entered; empty until then. Throws when what is kept cannot be read: nothing is then overwritten. */
+export async function loadMine(db: Database): Promise<Shop> {
+  const stored: unknown = await db.shop.get(shopKey);
+  if (stored === undefined) return emptyShop;
+  const parsed = shopSchema.safeParse(stored);
+  if (!parsed.success)
+    throw new Error(
+      `the shop kept in this browser cannot be read (${parsed.error.issues[0]?.path.join("/") ?? ""}): reload to get the newer app`,
+    );
+  return parsed.data;
+}
+
+/** What plans reckon with: the person's shop, stand-ins said, and their own handbook values. */
+export async function loadEquipment(db: Database): Promise<Equipment> {
+  const mine = await loadMine(db);
+  const standIns = needed.filter((list) => mine[list].every((item) => item.retired));
+  // Holders, parallels and rods come with the drawer they belong to.
+  const withDrawer: Partial<Shop> = standIns.includes("cutters")
+    ? { holders: [...mine.holders, ...demoShop.holders], instruments: mine.instruments }
+    : {};
+  const withVise: Partial<Shop> = standIns.includes("vises")
+    ? { parallels: [...mine.parallels, ...demoShop.parallels], rods: [...mine.rods, ...demoShop.rods] }
+    : {};
+  const shop = {
+    ...mine,
+    ...withDrawer,
+    ...withVise,
+    ...Object.fromEntries(standIns.map((list) => [list, [...mine[list], ...demoShop[list]]])),
+    instruments: mine.instruments.length > 0 ? mine.instruments : demoShop.instruments,
+  };
+  return { shop, standIns, own: await loadOwn(db) };
+}
+
+/** The shop as plans reckon with it. */
+export const loadShop = async (db: Database): Promise<Shop> => (await loadEquipment(db)).shop;
+
+export type ShopSaved =
+  | { ok: true }
+  /** Changed elsewhere since it was opened: what stands there now. */
+  | { ok: false; theirs: ShopItem | null }
+  | { ok: false; findings: ShopFinding[] };
+
+/** The list without the item of this id, or with it replaced in its place; a new one goes to the end. */
+function put(items: readonly ShopItem[], id: string, item: ShopItem | null): ShopItem[] {
+  const at = items.findIndex((i) => i.id === id);
+  const others = items.filter((i) => i.id !== id);
+  if (!item) return others;
+  return at === -1 ? [...items, item] : items.with(at, item);
+}
+
+/**
+ * Keeps an item in one transaction. What stands there now must be `from` (null: nothing), else nothing is written. An item
+ * that cannot be is refused with what is wrong.
+ * @param to null takes it out
+ */
+export async function saveItem(
+  db: Database,
+  list: ShopList,
+  id: string,
+  from: ShopItem | null,
+  to: ShopItem | null,
+): Promise<ShopSaved> {
+  const findings = to ? checkItem(list, to).filter((f) => f.severity === "stop") : [];
+  if (findings.length > 0) return { ok: false, findings };
+  return db.transaction("rw", db.shop, async () => {
+    const mine = await loadMine(db);
+    const now = (mine[list] as ShopItem[]).find((i) => i.id === id) ?? null;
+    if (!sameJson(now, from)) return { ok: false, theirs: now };
+    await db.shop.put({ ...mine, [list]: put(mine[list], id, to) }, shopKey);
+    return { ok: true };
+  });
+}
+
+/** Adds what is not there yet by id; what is there stays as it is. Returns the names added. */
 export async function addMissing(db: Database, used: Shop): Promise<string[]> {
-  const mine = await loadShop(db);
-  const added: string[] = [];
-  const merged = Object.fromEntries(
-    Object.entries(mine).map(([list, items]) => {
-      const missing = used[list as keyof Shop].filter((item) => !items.some((own) => own.id === item.id));
-      added.push(...missing.map((item) => ("name" in item ? item.name : item.id)));
-      return [list, [...items, ...missing]];
-    }),
-  ) as unknown as Shop;
-  if (added.length > 0) await db.shop.put(merged, key);
-  return added;
+  return db.transaction("rw", db.shop, async () => {
+    const mine = await loadMine(db);
+    const added: string[] = [];
+    const merged = Object.fromEntries(
+      shopListNames.map((list) => {
+        const missing = (used[list] as ShopItem[]).filter(
+          (item) => !mine[list].some((own) => own.id === item.id),
+        );
+        added.push(...missing.map((item) => item.name));
+        return [list, [...mine[list], ...missing]];
+      }),
+    ) as unknown as Shop;
+    if (added.length > 0) await db.shop.put(merged, shopKey);
+    return added;
+  });
+}
+
+/** Puts read items into a list: those with an id that is there replace it. */
+export async function importItems(db: Database, list: ShopList, items: ShopItem[]): Promise<Shop> {
+  return db.transaction("rw", db.shop, async () => {
+    const before = await loadMine(db);
+    const after = items.reduce<ShopItem[]>((all, item) => put(all, item.id, item), before[list]);
+    await db.shop.put({ ...before, [list]: after }, shopKey);
+    return before;
+  });
+}
+
+/** Puts the shop back as it was: undo of an import or a starter set. */
+export const restoreShop = (db: Database, shop: Shop): Promise<unknown> => db.shop.put(shop, shopKey);
+
+/** The person's own handbook values. */
+export async function loadOwn(db: Database): Promise<OwnHandbook> {
+  const stored = ownHandbookSchema.safeParse(await db.own.get(shopKey));
+  return stored.success ? stored.data : noOwnValues;
+}
+
+/** Keeps a changed or added material; null takes the person's values back. Refuses one that cannot be, in words. */
+export async function saveMaterial(
+  db: Database,
+  id: string,
+  material: Material | null,
+): Promise<{ ok: true } | { ok: false; problem: string }> {
+  const parsed = material ? materialSchema.safeParse(material) : null;
+  if (parsed && !parsed.success) {
+    const issue = parsed.error.issues[0];
+    return { ok: false, problem: `${issue?.path.join(" ") ?? ""}: ${issue?.message ?? "not valid"}` };
+  }
+  await db.transaction("rw", db.own, async () => {
+    const { materials } = await loadOwn(db);
+    const others = Object.fromEntries(Object.entries(materials).filter(([other]) => other !== id));
+    await db.own.put({ materials: parsed ? { ...others, [id]: parsed.data } : others }, shopKey);
+  });
+  return { ok: true };
 }

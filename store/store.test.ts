@@ -9,6 +9,7 @@ import { jobFileJsonSchema } from "../tests/support/job-file-schema.ts";
 import { cheekBlock, dim } from "../tests/support/cheek-block.ts";
 import { walk } from "../tests/support/walker.ts";
 import {
+  addMissing,
   addJob,
   appendRecords,
   changeJob,
@@ -162,6 +163,7 @@ describe("files", () => {
     const file = JSON.parse(demoFile) as { shopUsed: typeof demoShop; job: { id: string } };
     file.job.id = "elsewhere";
     file.shopUsed.cutters.push({ ...demoShop.cutters[0]!, id: "theirs", name: "their face mill" });
+    await addMissing(db, demoShop);
     const imported = await importJobFile(db, canonicalJson(file), stamp.at);
     expect(imported).toMatchObject({ kind: "added", added: ["their face mill"] });
   });
@@ -170,8 +172,8 @@ describe("files", () => {
     ["broken", demoFile.slice(0, 2000), /line \d+, column \d+/],
     ["not JSON at all", "G1 X10", /line 1/],
     ["foreign", JSON.stringify({ format: "other" }), /not a job file/],
-    ["newer", demoFile.replaceAll('"version": 1', '"version": 99'), /newer version \(99\)/],
-    ["without a version", demoFile.replaceAll('"version": 1', '"version": "x"'), /version of the job/],
+    ["newer", demoFile.replaceAll('"version": 2', '"version": 99'), /newer version \(99\)/],
+    ["without a version", demoFile.replaceAll('"version": 2', '"version": "x"'), /version of the job/],
     [
       "with a wrong field",
       demoFile.replace('"material": "steel-low-rolled"', '"material": 5'),

@@ -1,9 +1,18 @@
 import * as fc from "fast-check";
 import { type Axis, axisNames, faceNames, type Sizes } from "../core/frame/index.ts";
-import { faceConditions, materials } from "../core/handbook/index.ts";
+import { cutTask, type CutTask } from "../core/cutting/index.ts";
+import {
+  cutKinds,
+  cutterKindFacts,
+  cutterKinds,
+  faceConditions,
+  machineClasses,
+  materials,
+  toolMaterials,
+} from "../core/handbook/index.ts";
 import { type Job, newJob } from "../core/job/index.ts";
 import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts";
-import { type Cutter, demoShop, type Machine } from "../core/shop/index.ts";
+import { type Cutter, cutterConditions, demoShop, type Machine, newCutter } from "../core/shop/index.ts";
 import { dim, read } from "./support/cheek-block.ts";
 
 // The check draws the same cases every time; `LAW_SEED=… npm run unit` draws others. A failing law is told as it was found:
@@ -37,29 +46,60 @@ export const dimensionText: fc.Arbitrary<{ text: string; unit: LengthUnit }> = u
     }),
 );
 
-/** A cutter of any kind the app knows, with a plausible shape. */
+/** A cutter that mills, of any kind, with a plausible shape. */
 export const cutter: fc.Arbitrary<Cutter> = fc
   .record({
-    kind: fc.constantFrom("endMill", "faceMill", "shellMill", "flyCutter"),
-    material: fc.constantFrom("hss", "cobalt", "carbide", "coatedCarbide"),
-    diameter: fc.integer({ min: 6, max: 100 }),
-    teeth: fc.integer({ min: 1, max: 10 }),
+    kind: fc.constantFrom(...cutterKinds.filter((kind) => cutterKindFacts[kind].cuts.length > 0)),
+    material: fc.constantFrom(...toolMaterials),
+    diameter: fc.integer({ min: 3, max: 120 }),
+    teeth: fc.integer({ min: 1, max: 12 }),
     flute: fc.integer({ min: 4, max: 90 }),
+    out: fc.integer({ min: 0, max: 40 }),
+    helix: fc.constantFrom(0, 15, 30, 45),
     maxDepth: fc.option(fc.integer({ min: 5, max: 60 }).map((n) => n / 10)),
+    condition: fc.constantFrom(...cutterConditions),
+    runOut: fc.option(fc.integer({ min: 0, max: 60 }).map((n) => n / 1000)),
+    enteringAngle: fc.constantFrom(90, 90, 75, 45),
   })
-  .map(({ flute, ...c }) => ({
-    ...c,
-    id: "any",
-    name: "any",
-    fluteLength: flute,
-    enteringAngle: 90,
-    stickout: flute + 20,
+  .map(({ flute, out, ...c }) => {
+    const made = newCutter({ id: "any", name: "any", fluteLength: flute, ...c });
+    return { ...made, stickout: flute + out, cornerRadius: Math.min(made.cornerRadius, c.diameter / 2) };
+  });
+
+/** One of the demo machines with power, class, drive and pull test changed. */
+export const machine: fc.Arbitrary<Machine> = fc
+  .record({
+    base: fc.constantFrom(...demoShop.machines),
+    power: fc.integer({ min: 3, max: 60 }),
+    class: fc.constantFrom(...machineClasses),
+    slip: fc.option(fc.integer({ min: 5, max: 80 })),
+    base_: fc.option(fc.integer({ min: 300, max: 2000 })),
+    variable: fc.boolean(),
+  })
+  .map(({ base, power, slip, base_, variable, ...rest }) => ({
+    ...base,
+    ...rest,
+    motorPower: power / 10,
+    ranges: base.ranges.map((range) => ({
+      ...range,
+      slipTorque: slip,
+      baseRpm: base_,
+      ...(variable ? { speeds: { kind: "variable" as const, from: 60, to: 3000 } } : {}),
+    })),
   }));
 
-/** One of the demo machines with its power changed. */
-export const machine: fc.Arbitrary<Machine> = fc
-  .record({ base: fc.constantFrom(...demoShop.machines), power: fc.integer({ min: 3, max: 60 }) })
-  .map(({ base, power }) => ({ ...base, motorPower: power / 10 }));
+/** What a cut may be asked to do, of any kind. */
+export const cutAsked: fc.Arbitrary<CutTask> = fc
+  .record({
+    kind: fc.constantFrom(...cutKinds),
+    length: fc.integer({ min: 10, max: 300 }),
+    across: fc.integer({ min: 4, max: 120 }),
+    tenths: fc.integer({ min: 1, max: 80 }),
+    halfTolerance: fc.option(fc.constantFrom(0.01, 0.05, 0.2)),
+    ra: fc.option(fc.constantFrom(0.8, 3.2)),
+    aim: fc.constantFrom("usual" as const, "usual" as const, "quick" as const),
+  })
+  .map(({ tenths, ...task }) => cutTask({ ...task, total: tenths / 10 }));
 
 export const material = fc.constantFrom(...materials);
 

@@ -1,8 +1,8 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { cutWith, passesForRest, passSchedule } from "../core/cutting/index.ts";
+import { passesForRest, passSchedule } from "../core/cutting/index.ts";
 import { axisOf, faceNames, facesOf, opposite } from "../core/frame/index.ts";
-import { fitDeviations, suggestedShare } from "../core/handbook/index.ts";
+import { fitDeviations } from "../core/handbook/index.ts";
 import { applyChanges, type Change, changeOf, plan, reversed } from "../core/job/index.ts";
 import { dialMove, roundedSteps } from "../core/locate/index.ts";
 import { convertedText, parseDimension, showDimension } from "../core/quantity/index.ts";
@@ -83,39 +83,6 @@ describe("passes", () => {
         for (const pass of passesForRest(stock, largest, Math.min(finish, largest)))
           expect(pass.depth).toBeLessThanOrEqual(largest + 1e-9);
       }),
-    );
-  });
-
-  test("a cut never exceeds its own limits", () => {
-    fc.assert(
-      fc.property(
-        any.cutter,
-        any.machine,
-        any.material,
-        fc.integer({ min: 10, max: 120 }),
-        fc.integer({ min: 1, max: 80 }),
-        fc.constantFrom("face" as const, "side" as const),
-        (cutter, machine, material, across, tenths, kind) => {
-          const outcome = cutWith(
-            { kind, length: 100, across, total: tenths / 10, skin: 0, outside: [], ownDepth: null },
-            cutter,
-            machine,
-            material,
-          );
-          if (!outcome.ok) {
-            expect(outcome.reason.parts.length).toBeGreaterThan(0);
-            return;
-          }
-          const cut = outcome.value;
-          const limit = Math.max(Math.min(...cut.limits.map((l) => l.allows.value)), 0.05);
-          for (const pass of cut.passes) expect(pass.depth).toBeLessThanOrEqual(limit + 1e-9);
-          if (kind === "face" && cut.allowed >= 0.05)
-            expect(cut.power).toBeLessThanOrEqual(suggestedShare * cut.spindlePower + 1e-9);
-          expect(cut.vc).toBeLessThanOrEqual(
-            Math.max(cut.vcRange[1], cut.vc * (cut.warnings.length > 0 ? 1 : 0)) + 1e-6,
-          );
-        },
-      ),
     );
   });
 });

@@ -137,6 +137,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
 }
 
 /** Import of a job file: what is wrong is said and where; a known job with other decisions is asked about. */
+/** More than this many new things are counted, not named. */
+const mostNamed = 6;
+
 function ImportJob() {
   const fetcher = useFetcher<{ imported: Imported }>();
   const navigate = useNavigate();
@@ -192,7 +195,13 @@ function ImportJob() {
         <Notice severity="good" role="status">
           <Words of={good} />{" "}
           {"added" in imported && imported.added.length > 0 && (
-            <>New in the shop: {imported.added.join(", ")}. </>
+            <>
+              New in the shop:{" "}
+              {imported.added.length > mostNamed
+                ? `${imported.added.length} things`
+                : imported.added.join(", ")}
+              .{" "}
+            </>
           )}
           <Button onClick={() => void navigate(`/jobs/${imported.jobId}/drawing`)}>Open it</Button>
         </Notice>

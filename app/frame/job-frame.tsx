@@ -18,9 +18,9 @@ import {
   stations,
 } from "../../core/job/index.ts";
 import { operationFromSlug, type OperationKey, operationSlug } from "../../core/route/index.ts";
-import type { Shop } from "../../core/shop/index.ts";
 import {
   database,
+  type Equipment,
   jobState,
   keepDraft as storeDraft,
   type KeptJob,
@@ -33,7 +33,7 @@ import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
-import { usePlan, useWorking } from "../planner/use-plan.ts";
+import { askComparison, usePlan, useWorking } from "../planner/use-plan.ts";
 import { Drawers } from "./drawers.tsx";
 import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
@@ -57,7 +57,8 @@ function usualKey(station: Station, op: OperationKey | undefined, last: string |
 }
 
 /** The job layout: frame, plan, keys; the stations stand in its outlet. */
-export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
+export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipment }) {
+  const { shop, standIns, own } = equipment;
   const { job, records } = kept;
   const [search] = useSearchParams();
   const piece = Math.max(1, Number(search.get("piece") ?? 1) || 1);
@@ -104,8 +105,8 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
 
   const inputs = useMemo(() => {
     const previewed = applyChanges(job, Object.values(previews));
-    return { job: previewed.ok ? previewed.job : job, records, shop, piece };
-  }, [job, records, shop, piece, previews]);
+    return { job: previewed.ok ? previewed.job : job, records, shop, piece, own };
+  }, [job, records, shop, piece, own, previews]);
   const planned = usePlan(inputs);
   const plan = planned.plan;
   const statusText = plan
@@ -207,6 +208,8 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
     job,
     records,
     shop,
+    standIns,
+    own,
     plan,
     working: planned.working,
     piece,
@@ -214,6 +217,7 @@ export function JobFrame({ kept, shop }: { kept: KeptJob; shop: Shop }) {
     drafts,
     keepDraft,
     preview,
+    compare: askComparison,
     focusKey,
     setFocusKey,
     reason,

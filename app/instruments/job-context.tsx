@@ -1,7 +1,9 @@
 import { createContext, useContext } from "react";
-import type { Change, Conflict, Job, Plan } from "../../core/job/index.ts";
+import type { Change, Conflict, CutComparison, Job, Plan } from "../../core/job/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
-import type { Shop } from "../../core/shop/index.ts";
+import type { OwnHandbook } from "../../core/handbook/index.ts";
+import type { OperationKey } from "../../core/route/index.ts";
+import type { Shop, ShopList } from "../../core/shop/index.ts";
 import type { Record, RecordEvent } from "../../core/steps/index.ts";
 
 /** What the job's clientAction answers. */
@@ -15,6 +17,10 @@ export interface JobContextValue {
   job: Job;
   records: Record[];
   shop: Shop;
+  /** Lists of the shop that are empty and filled from the demo shop. */
+  standIns: ShopList[];
+  /** Handbook values the person changed. */
+  own: OwnHandbook;
   plan: Plan;
   /** A newer plan is being worked; the one shown is the last. */
   working: boolean;
@@ -23,6 +29,8 @@ export interface JobContextValue {
   /** Text typed and not understood, by path. */
   drafts: { [path: string]: string };
   keepDraft: (path: string, text: string) => void;
+  /** Compares the owned cutters for a cut of the plan and works its charts. */
+  compare: (key: OperationKey) => Promise<CutComparison | null>;
   /** Plans with changes that are being typed, before they are kept; null takes them back. */
   preview: (path: string, change: Change | null) => void;
   /** Figure whose working stands in the margin. */

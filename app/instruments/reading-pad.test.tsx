@@ -2,6 +2,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
 import { plan } from "../../core/job/index.ts";
+import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { system } from "../theme/system.ts";
@@ -13,6 +14,9 @@ const context: JobContextValue = {
   job,
   records: [],
   shop: demoShop,
+  standIns: [],
+  own: noOwnValues,
+  compare: () => Promise.resolve(null),
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
   working: false,
   piece: 1,

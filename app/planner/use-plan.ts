@@ -1,7 +1,9 @@
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
-import type { Plan, PlanInputs } from "../../core/job/index.ts";
+import type { CutComparison, Plan, PlanInputs } from "../../core/job/index.ts";
+import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
+import { useAnswer } from "../instruments/use-answer.ts";
 import type { Planner } from "./worker.ts";
 
 let planner: Comlink.Remote<Planner> | undefined;
@@ -46,19 +48,11 @@ export function usePlan(inputs: PlanInputs): Planned {
 }
 
 /** The working behind a key, asked of the planner whenever key or plan change. */
-export function useWorking(key: string | null, plan: Plan | null): Working | null {
-  const [answer, setAnswer] = useState<{ key: string; working: Working | null } | null>(null);
-  useEffect(() => {
-    if (!key || !plan) return;
-    let current = true;
-    void thePlanner()
-      .working(key)
-      .then((working) => {
-        if (current) setAnswer({ key, working });
-      });
-    return () => {
-      current = false;
-    };
-  }, [key, plan]);
-  return answer && answer.key === key ? answer.working : null;
-}
+export const useWorking = (key: string | null, plan: Plan | null): Working | null =>
+  useAnswer(key, plan, askWorking);
+
+const askWorking = (key: string): Promise<Working | null> => thePlanner().working(key);
+
+/** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
+export const askComparison = (key: OperationKey): Promise<CutComparison | null> =>
+  thePlanner().comparison(key);

@@ -1,5 +1,13 @@
 import * as Comlink from "comlink";
-import { type Plan, plan, type PlanInputs, workingOf } from "../../core/job/index.ts";
+import {
+  compareCut,
+  type CutComparison,
+  type Plan,
+  plan,
+  type PlanInputs,
+  workingOf,
+} from "../../core/job/index.ts";
+import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 
 let last: { inputs: PlanInputs; made: Plan } | undefined;
@@ -12,7 +20,11 @@ const planner = {
   },
   /** The working of a figure of the last plan; null when it has none. */
   working(key: string): Working | null {
-    return last ? workingOf(last.made, last.inputs.job, last.inputs.shop, key) : null;
+    return last ? workingOf(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
+  },
+  /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
+  comparison(key: OperationKey): CutComparison | null {
+    return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
 };
 

@@ -5,7 +5,7 @@ import {
   database,
   getSetting,
   loadJob,
-  loadShop,
+  loadEquipment,
   undoJob,
 } from "../../store/index.ts";
 import { Failure } from "../frame/failure.tsx";
@@ -30,7 +30,7 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
       "There is no such job in this browser. It may be kept in another one: export it there, import it here.",
       { status: 404 },
     );
-  return { kept, shop: await loadShop(db) };
+  return { kept, equipment: await loadEquipment(db) };
 }
 clientLoader.hydrate = true as const;
 
@@ -57,7 +57,7 @@ export function HydrateFallback() {
 }
 
 export default function Job({ loaderData }: Route.ComponentProps) {
-  return <JobFrame kept={loaderData.kept} shop={loaderData.shop} />;
+  return <JobFrame kept={loaderData.kept} equipment={loaderData.equipment} />;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

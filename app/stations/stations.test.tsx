@@ -74,7 +74,7 @@ describe("the stations do what they say", () => {
 
   test("an own depth is kept with its reason and taken back", async () => {
     open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth"), { target: { value: "0.5" } });
+    fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "0.5" } });
     fireEvent.change(screen.getByLabelText("Reason"), { target: { value: "chatter" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/0\.50 mm a pass instead of/));
@@ -84,7 +84,7 @@ describe("the stations do what they say", () => {
 
   test("a depth the motor cannot take is not applied, and says what would do (M21)", async () => {
     open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth"), { target: { value: "4.2" } });
+    fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "4.2" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
   });

@@ -1,33 +1,33 @@
 import { describe, expect, test } from "vitest";
 import { materialById } from "../handbook/index.ts";
-import { demoShop } from "../shop/index.ts";
+import { type Cutter, demoShop, type Machine } from "../shop/index.ts";
+import { phraseText, type Warning } from "../working/index.ts";
 import {
   aimedSpeed,
   chooseCut,
   chooseFeed,
   chooseSpeed,
+  type CutPlace,
   type CutTask,
+  cutTask,
   cutWith,
   hardLimitBroken,
+  nothingOwn,
+  type OwnConditions,
 } from "./index.ts";
 
-const [knee, bench] = demoShop.machines as [(typeof demoShop.machines)[0], (typeof demoShop.machines)[0]];
+const [knee, bench] = demoShop.machines as [Machine, Machine];
 const steel = materialById("steel-low-drawn")!;
-const face: CutTask = {
-  kind: "face",
-  length: 100,
-  across: 40,
-  total: 2,
-  skin: 0,
-  outside: [],
-  ownDepth: null,
-};
+const face = cutTask({ kind: "face", length: 100, across: 40, total: 2 });
+const place = (machine: Machine = knee): CutPlace => ({ machine, material: steel, shop: demoShop });
 const cutter = (id: string) => demoShop.cutters.find((c) => c.id === id)!;
-const cutOf = (task: CutTask, id = "face-63", machine = knee) => {
-  const outcome = cutWith(task, cutter(id), machine, steel);
-  if (!outcome.ok) throw new Error("refused");
+const own = (more: Partial<OwnConditions>): OwnConditions => ({ ...nothingOwn, ...more });
+const cutOf = (task: CutTask, id = "face-63", machine = knee, changed: Partial<Cutter> = {}) => {
+  const outcome = cutWith(task, { ...cutter(id), ...changed }, place(machine));
+  if (!outcome.ok) throw new Error(phraseText(outcome.reason, "mm"));
   return outcome.value;
 };
+const ids = (warnings: Warning[]) => warnings.map((w) => w.phrase.id);
 
 describe("speed", () => {
   test.each([
@@ -43,13 +43,18 @@ describe("speed", () => {
     // diameter, expected step, warning
     [63, 660, undefined],
     [20, 2720, undefined],
-    [10, 2720, "speed.lowerNeighbor"],
-    [1200, 80, "M21.tooFast"],
+    [10, 2720, "speed.topsOut"],
+    [1200, 80, ["M21.tooFast", "M18.reversed"]],
   ])("coated carbide of %d mm runs at %d", (diameter, rpm, warning) => {
-    const choice = chooseSpeed(knee, steel, "coatedCarbide", diameter);
+    const choice = chooseSpeed({
+      machine: knee,
+      material: steel,
+      cutter: { ...cutter("face-63"), diameter },
+      diameter,
+    });
     expect(choice.rpm).toBe(rpm);
-    expect(choice.warnings.map((w) => w.phrase.id)).toEqual(warning ? [warning] : []);
-    if (!warning) expect(choice.vc).toBeLessThanOrEqual(choice.range[1]);
+    expect(ids(choice.warnings)).toEqual(warning ? [warning].flat() : []);
+    if (!warning) expect(choice.vc).toBeLessThanOrEqual(choice.vcRange[1]);
   });
 });
 
@@ -107,30 +112,33 @@ describe("one cut", () => {
   test("side cuts ask for an end mill whose flutes reach (M20)", () => {
     const side: CutTask = { ...face, kind: "side", across: 38 };
     expect(cutOf(side, "em-20").lanes).toBe(1);
-    expect(cutWith(side, cutter("em-16"), knee, steel)).toMatchObject({
+    expect(cutWith(side, cutter("em-16"), place())).toMatchObject({
       ok: false,
       reason: { id: "M20.flute" },
     });
-    expect(cutWith(side, cutter("face-63"), knee, steel).ok).toBe(false);
+    expect(cutWith(side, cutter("face-63"), place()).ok).toBe(false);
     // A taller wall bears a thinner cut.
-    expect(cutOf({ ...side, across: 60 }, "em-20").allowed).toBeLessThan(cutOf(side, "em-20").allowed);
+    expect(cutOf({ ...side, across: 70 }, "em-20").allowed).toBeLessThan(
+      cutOf({ ...side, across: 20 }, "em-20").allowed,
+    );
   });
 
   test("the quickest owned cutter wins, the others tell what they would cost", () => {
-    const choice = chooseCut(face, demoShop.cutters, knee, steel);
+    const choice = chooseCut(face, demoShop.cutters, place());
     if (!choice.ok) throw new Error("refused");
     const { best, others } = choice.value;
-    expect(others.every((o) => o.minutes >= best.minutes)).toBe(true);
-    expect(others).toHaveLength(demoShop.cutters.length - 1);
-    expect(chooseCut(face, [], knee, steel).ok).toBe(false);
+    expect(others.every((o) => o.against > best.against || o.minutes >= best.minutes)).toBe(true);
+    expect(others.length + choice.value.refused.length).toBe(demoShop.cutters.length - 1);
+    expect(best.against).toBe(0);
+    expect(chooseCut(face, [], place()).ok).toBe(false);
   });
 
   test("an own depth is taken, marked, and told what it goes beyond; a hard limit stands (M21)", () => {
-    const own = cutOf({ ...face, ownDepth: 1.6 });
-    expect([own.own, own.depth]).toEqual([true, 1.6]);
-    expect(own.warnings.map((w) => w.phrase.id)).toEqual(["M21.power"]);
-    expect(hardLimitBroken(own, 1.6)).toBeUndefined();
-    expect(hardLimitBroken(own, 2.5)?.id).toBe("power");
-    expect(cutOf({ ...face, ownDepth: 0.5 }).warnings).toEqual([]);
+    const mine = cutOf({ ...face, own: own({ depth: 1.6 }) });
+    expect([mine.own.depth, mine.depth]).toEqual([true, 1.6]);
+    expect(mine.warnings.map((w) => w.phrase.id)).toEqual(["M21.power"]);
+    expect(hardLimitBroken(mine, 1.6)).toBeUndefined();
+    expect(hardLimitBroken(mine, 2.5)?.id).toBe("power");
+    expect(cutOf({ ...face, own: own({ depth: 0.5 }) }).warnings).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { type Material, mostThinning, type Range } from "../handbook/index.ts";
 import type { Minutes, Mm, MmPerMin, Rpm } from "../quantity/index.ts";
 import type { AxisScrew } from "../shop/index.ts";
 
@@ -18,7 +19,7 @@ export const cutTime = (length: Mm, approach: Mm, overrun: Mm, vf: MmPerMin, pas
   ((length + approach + overrun) / vf) * passes;
 
 /** A hand turns a wheel comfortably in 1 to 15 s a turn (domain.md 6). */
-const quickestTurn = 1;
+export const comfortableTurn: Range = [1, 15];
 
 export interface FeedChoice {
   vf: MmPerMin;
@@ -30,8 +31,52 @@ export interface FeedChoice {
 
 /** Nearest power feed not above the wanted one; without one, by hand, no quicker than a hand can turn. */
 export function chooseFeed(axis: AxisScrew, wanted: MmPerMin): FeedChoice {
-  const step = [...axis.powerFeeds].sort((a, b) => b - a).find((f) => f <= wanted);
+  const step = [...axis.powerFeeds].sort((a, b) => b - a).find((f) => f <= wanted * (1 + 1e-9));
   if (step !== undefined) return { vf: step, by: "power", pace: (60 * axis.lead) / step, bound: "step" };
-  const vf = Math.min(wanted, (60 * axis.lead) / quickestTurn);
+  const vf = Math.min(wanted, (60 * axis.lead) / comfortableTurn[0]);
   return { vf, by: "hand", pace: (60 * axis.lead) / vf, bound: vf < wanted ? "hand" : "wanted" };
 }
+
+/** A feed the person asks for: the power feed when there is one like it, else by hand as asked. */
+export function ownFeed(axis: AxisScrew, vf: MmPerMin): FeedChoice {
+  const like = axis.powerFeeds.find((f) => Math.abs(f - vf) <= 0.005 * vf);
+  return {
+    vf: like ?? vf,
+    by: like ? "power" : "hand",
+    pace: (60 * axis.lead) / (like ?? vf),
+    bound: "wanted",
+  };
+}
+
+export interface FeedCandidate {
+  fz: Mm;
+  /** Largest ae/D at which the chip of this feed is no thicker than at the plain feed; 1 when not raised. */
+  thinTo: number;
+}
+
+/** Lower feeds tried when force or power bind, and higher ones for thin chips, as shares of the plain one. */
+const gentler = [1, 0.8, 0.62];
+const raised = [1.25, 1.6, 2, mostThinning];
+
+/**
+ * Feeds per tooth worth comparing: where the range is aimed at, gentler ones inside it, and for cuts on the side raised ones
+ * that keep the largest chip where ae is below D/2 (domain.md 6: at most × 2.5, for that move only).
+ * @param quick aims at three quarters of the range instead of its middle
+ */
+export function feedCandidates(range: Range, thins: boolean, quick = false): FeedCandidate[] {
+  const [low, high] = range;
+  const plain = low + (high - low) * (quick ? 0.75 : 0.5);
+  const slow = [...new Set(gentler.map((share) => Math.max(low, plain * share)))];
+  return [
+    ...slow.map((fz) => ({ fz, thinTo: 1 })),
+    ...(thins
+      ? raised.map((factor) => ({
+          fz: plain * factor,
+          thinTo: (1 - Math.sqrt(1 - 1 / factor ** 2)) / 2,
+        }))
+      : []),
+  ];
+}
+
+/** Whether a material must never be rubbed: no spring passes, no dwelling. */
+export const neverRub = (material: Material): boolean => material.workHardens;

@@ -68,38 +68,92 @@ export function meanChipPowerRatio(mc: number, fz: Mm, aeOverD: number): number 
   return (chip.hm ** (1 - mc) * end) / integral;
 }
 
-interface PeakCut extends Omit<SideCut, "n" | "ae"> {
+/** Steps of the tables of sin^(1−mc) and its integral, a quarter of a degree. */
+const tableSteps = 720;
+interface SineTable {
+  value: Float64Array;
+  /** From 0 to φ, radians. */
+  integral: Float64Array;
+}
+const tables = new Map<number, SineTable>();
+
+/** sin^(1−mc) and its integral over 0 to 180°; made once for each mc. */
+function tableFor(mc: number): SineTable {
+  const known = tables.get(mc);
+  if (known) return known;
+  const width = Math.PI / tableSteps;
+  const made = { value: new Float64Array(tableSteps + 1), integral: new Float64Array(tableSteps + 1) };
+  for (let i = 0; i < tableSteps; i++) {
+    made.value[i + 1] = i + 1 === tableSteps ? 0 : Math.sin((i + 1) * width) ** (1 - mc);
+    made.integral[i + 1] = made.integral[i]! + Math.sin((i + 0.5) * width) ** (1 - mc) * width;
+  }
+  if (tables.size > 200) tables.clear();
+  tables.set(mc, made);
+  return made;
+}
+
+function readTable(table: Float64Array, angle: number): number {
+  const place = angle <= 0 ? 0 : angle >= 180 ? tableSteps : (angle / 180) * tableSteps;
+  const low = Math.floor(place);
+  return low >= tableSteps
+    ? table[tableSteps]!
+    : table[low]! + (place - low) * (table[low + 1]! - table[low]!);
+}
+
+export interface TurnGeometry {
+  diameter: Mm;
+  teeth: number;
+  ap: Mm;
   /** Angles of rotation where the work begins and ends, degrees. */
   from: number;
   to: number;
   /** Helix angle in degrees; 0 for straight teeth. */
   helix: number;
+  mc: number;
+  /** Entering angle, degrees. */
+  kappa?: number;
 }
 
+/** Places of a tooth pitch looked at. */
+const positions = 16;
+
 /**
- * Largest and mean tangential force over a turn, the edge cut into slices along its helix: N.
- * A straight tooth gives the primitive kc · ap · h at the thickest place.
+ * Length of edge in the cut weighed by (chip / fz)^(1−mc), its largest and mean over a turn, mm: the force over a turn is
+ * kc1.1 · fz^(1−mc) times it. The edge is integrated along its helix.
  */
-export function forceOverTurn(c: PeakCut): { peak: number; mean: number } {
-  const slices = c.helix > 0 ? 8 : 1;
-  const steps = 30;
-  const pitch = 360 / c.teeth;
-  const lag = (z: Mm) => ((2 * z * Math.tan((c.helix * Math.PI) / 180)) / c.diameter) * (180 / Math.PI);
+export function weighedEdge(g: TurnGeometry): { peak: number; mean: number } {
+  const sinKappa = Math.sin(((g.kappa ?? 90) * Math.PI) / 180);
+  const width = sinKappa ** -g.mc;
+  const pitch = 360 / g.teeth;
+  const lag = ((2 * g.ap * Math.tan((g.helix * Math.PI) / 180)) / g.diameter) * (180 / Math.PI);
+  const table = tableFor(g.mc);
+  const clip = (angle: number) => Math.min(g.to, Math.max(g.from, angle));
   let peak = 0;
   let sum = 0;
-  for (let step = 0; step < steps; step++) {
-    let force = 0;
-    for (let tooth = 0; tooth < c.teeth; tooth++) {
-      for (let slice = 0; slice < slices; slice++) {
-        const z = ((slice + 0.5) / slices) * c.ap;
-        const angle = ((((step / steps) * pitch + tooth * pitch - lag(z)) % 360) + 360) % 360;
-        if (angle <= c.from || angle >= c.to) continue;
-        const h = c.fz * Math.sin((angle * Math.PI) / 180);
-        force += c.kc11 * h ** (1 - c.mc) * (c.ap / slices);
+  for (let position = 0; position < positions; position++) {
+    let edge = 0;
+    for (let tooth = 0; tooth < g.teeth; tooth++) {
+      // Every turn the same tooth comes again: its lower end may be out while the rest is still in.
+      const leading = ((position / positions) * pitch + tooth * pitch) % 360;
+      for (let angle = leading; angle - lag < g.to; angle += 360) {
+        if (angle <= g.from) continue;
+        if (lag < 0.5) {
+          if (angle < g.to) edge += g.ap * readTable(table.value, angle);
+        } else {
+          const inCut = readTable(table.integral, clip(angle)) - readTable(table.integral, clip(angle - lag));
+          edge += (inCut * 180 * g.ap) / (Math.PI * lag);
+        }
       }
     }
-    peak = Math.max(peak, force);
-    sum += force;
+    peak = Math.max(peak, edge);
+    sum += edge;
   }
-  return { peak, mean: sum / steps };
+  return { peak: peak * width, mean: (sum / positions) * width };
+}
+
+/** Largest and mean tangential force over a turn, N. A straight tooth gives the primitive kc · ap · h at its thickest. */
+export function forceOverTurn(c: TurnGeometry & { fz: Mm; kc11: number }): { peak: number; mean: number } {
+  const edge = weighedEdge(c);
+  const unit = c.kc11 * c.fz ** (1 - c.mc);
+  return { peak: unit * edge.peak, mean: unit * edge.mean };
 }

@@ -9,7 +9,3 @@ export const specificForce = (kc11: number, mc: number, hm: Mm, rake = 0): numbe
 
 /** Power at the cutter: P = ap ae vf kc / 60 000 000. */
 export const cuttingPower = (ap: Mm, ae: Mm, vf: MmPerMin, kc: number): Kw => (ap * ae * vf * kc) / 60e6;
-
-/** Depth along the axis that a power bears: the cutting-power formula solved for ap. */
-export const depthByPower = (power: Kw, ae: Mm, vf: MmPerMin, kc: number): Mm =>
-  (power * 60e6) / (ae * vf * kc);

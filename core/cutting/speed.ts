@@ -1,7 +1,23 @@
-import { type Material, type Range, type ToolMaterial, wordsFor } from "../handbook/index.ts";
-import type { Mm, MPerMin, Rpm } from "../quantity/index.ts";
-import { quantity } from "../quantity/index.ts";
-import { type Machine, nearestByRatio } from "../shop/index.ts";
+import {
+  cutterKindFacts,
+  isCarbide,
+  type Material,
+  type Range,
+  stickoutSteps,
+  type ToolMaterial,
+  wordsFor,
+} from "../handbook/index.ts";
+import { type Mm, type MPerMin, quantity, type Rpm } from "../quantity/index.ts";
+import {
+  type Cutter,
+  cuttingDiameter,
+  houseFactor,
+  type HouseRule,
+  type Machine,
+  pickSetting,
+  speedSpan,
+  type SpindleSetting,
+} from "../shop/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
 
 /** Spindle speed for a cutting speed on a diameter: n = 1000 vc / (π D). NaN for a diameter that is not positive. */
@@ -11,63 +27,107 @@ export const spindleSpeed = (vc: MPerMin, diameter: Mm): Rpm =>
 /** Cutting speed of a diameter at a spindle speed: vc = π D n / 1000. */
 export const cuttingSpeed = (n: Rpm, diameter: Mm): MPerMin => (Math.PI * diameter * n) / 1000;
 
-/** Where in its range a tool material aims: HSS and cobalt at the lower third, carbide in the middle (domain.md 6). */
-export function aimedSpeed([low, high]: Range, tool: ToolMaterial): MPerMin {
-  return tool === "hss" || tool === "cobalt" ? low + (high - low) / 3 : (low + high) / 2;
+/**
+ * Where in its range a tool material aims: HSS and cobalt at the lower third, carbide in the middle (domain.md 6); as quick
+ * as possible: the middle and the upper third.
+ */
+export function aimedSpeed([low, high]: Range, tool: ToolMaterial, quick = false): MPerMin {
+  const share = isCarbide(tool) ? (quick ? 2 / 3 : 1 / 2) : quick ? 1 / 2 : 1 / 3;
+  return low + (high - low) * share;
 }
 
-export interface SpeedChoice {
-  range: Range;
+/** What a long tool takes off speed and feed: stickout over diameter against the steps of domain.md 6; null when too long. */
+export function stickoutFactor(cutter: Cutter): { ratio: number; speed: number; feed: number } | null {
+  if (cutterKindFacts[cutter.kind].mount !== "shank") return { ratio: 0, speed: 1, feed: 1 };
+  const ratio = cutter.stickout / cuttingDiameter(cutter);
+  const step = stickoutSteps.find((s) => ratio <= s.upTo + 1e-9);
+  return step ? { ratio, speed: step.speed, feed: step.feed } : null;
+}
+
+export interface SpeedChoice extends SpindleSetting {
+  /** Range of the handbook with what kind, stickout and house rules make of it, m/min. */
+  vcRange: Range;
+  /** What was put on the handbook's range. */
+  factor: number;
   vcWanted: MPerMin;
   wanted: Rpm;
-  rpm: Rpm;
-  setting: string;
   vc: MPerMin;
   warnings: Warning[];
 }
 
+interface SpeedRequest {
+  machine: Machine;
+  material: Material;
+  cutter: Cutter;
+  /** Diameter the speed counts on, mm. */
+  diameter: Mm;
+  rules?: HouseRule[];
+  quick?: boolean;
+  /** The person's own speed, rpm. */
+  own?: Rpm | null;
+}
+
 /**
  * The machine's step nearest by ratio to the wanted speed, never above the top of the range. No step inside the range:
- * the lower neighbor, and it says so; all steps too fast: the slowest, with a warning.
+ * the lower neighbor, and it says so; all steps too fast: the slowest, with a warning (M21). An own speed is set to the
+ * nearest the machine has, and its consequence told.
  */
-export function chooseSpeed(
-  machine: Machine,
-  material: Material,
-  tool: ToolMaterial,
-  diameter: Mm,
-): SpeedChoice {
-  const range = material.speeds[tool];
-  const vcWanted = aimedSpeed(range, tool);
+export function chooseSpeed(request: SpeedRequest): SpeedChoice {
+  const { machine, material, cutter, diameter, rules = [], quick = false, own = null } = request;
+  const house = houseFactor(rules, "speed", { machine, cutter, materialId: material.id });
+  const factor =
+    cutterKindFacts[cutter.kind].speed *
+    (stickoutFactor(cutter) ?? stickoutSteps.at(-1)!).speed *
+    house.factor;
+  const published = material.speeds[cutter.material];
+  const vcRange: Range = [published[0] * factor, published[1] * factor];
+  const vcWanted = aimedSpeed(vcRange, cutter.material, quick);
   const wanted = spindleSpeed(vcWanted, diameter);
-  const steps = machine.speeds.map((s) => s.rpm);
-  const allowed = steps.filter((n) => cuttingSpeed(n, diameter) <= range[1] * (1 + 1e-9));
+  const top = spindleSpeed(vcRange[1], diameter);
+  const setting = own === null ? pickSetting(machine, wanted, top) : pickSetting(machine, own);
+  const vc = cuttingSpeed(setting.rpm, diameter);
+  const tool = wordsFor.toolMaterial[cutter.material];
   const warnings: Warning[] = [];
-  const rpm = nearestByRatio(allowed, wanted) ?? Math.min(...steps);
-  const vc = cuttingSpeed(rpm, diameter);
-  if (allowed.length === 0) {
+  const bears = quantity("cuttingSpeed", vcRange[1]);
+  if (own !== null && vc > vcRange[1] * (1 + 1e-9)) {
+    const would = pickSetting(machine, wanted, top).rpm;
+    warnings.push(
+      warn(
+        rule(
+          "M21.speed",
+        )`${quantity("cuttingSpeed", vc)} at ${quantity("spindleSpeed", setting.rpm)}: ${tool} in this material bears ${bears}, the edge will not last. ${quantity("spindleSpeed", would)} would do.`,
+      ),
+    );
+  } else if (vc > vcRange[1] * (1 + 1e-9)) {
     warnings.push(
       warn(
         rule(
           "M21.tooFast",
-        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${wordsFor.toolMaterial[tool]} in this material bears ${quantity("cuttingSpeed", range[1])}. A smaller cutter would do.`,
+        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material bears ${bears}. A smaller cutter would do.`,
       ),
     );
-  } else if (vc < range[0] * (1 - 1e-9)) {
+  } else if (vc < vcRange[0] * (1 - 1e-9)) {
+    const [, fastest] = speedSpan(machine);
     warnings.push(
       note(
-        rule(
-          "speed.lowerNeighbor",
-        )`No step of the machine lies inside the range; the next lower one is taken.`,
+        fastest <= setting.rpm
+          ? rule(
+              "speed.topsOut",
+            )`The spindle tops out at ${quantity("spindleSpeed", fastest)}, below the range: ${tool} would bear more.`
+          : rule(
+              "speed.lowerNeighbor",
+            )`No step of the machine lies inside the range; the next lower one is taken.`,
       ),
     );
   }
-  return {
-    range,
-    vcWanted,
-    wanted,
-    rpm,
-    setting: machine.speeds.find((s) => s.rpm === rpm)!.setting,
-    vc,
-    warnings,
-  };
+  if (setting.range.reversed) {
+    warnings.push(
+      note(
+        rule(
+          "M18.reversed",
+        )`In the ${setting.range.name || "chosen range"} this spindle turns the other way for the same position of the switch: set it over, and look at the cutter before the first cut.`,
+      ),
+    );
+  }
+  return { ...setting, vcRange, factor, vcWanted, wanted, vc, warnings };
 }

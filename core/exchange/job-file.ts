@@ -1,6 +1,6 @@
 import { type Job, jobSchema, jobVersion, migrate } from "../job/index.ts";
-import { type Record, recordSchema } from "../steps/index.ts";
-import { type Shop, shopSchema } from "../shop/index.ts";
+import { type Record, recordSchema, upgradeRecord } from "../steps/index.ts";
+import { type Shop, shopSchema, upgradeShop } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, say, words } from "../working/index.ts";
 import * as z from "../zod.ts";
 import { canonicalJson } from "./canonical-json.ts";
@@ -83,7 +83,18 @@ export function readJobFile(text: string): Outcome<JobFile> {
         )
       : refused(say`The version of the job, "${String(migrated.version)}", is not known here.`, another);
   }
-  const parsed = jobFileSchema.safeParse({ ...raw, version: jobVersion, job: migrated.document });
+  const { shopUsed, records } = raw as { shopUsed?: unknown; records?: unknown };
+  const parsed = jobFileSchema.safeParse({
+    ...raw,
+    version: jobVersion,
+    job: migrated.document,
+    // A file of version 1 has machines without ranges and conditions with one feed.
+    shopUsed:
+      typeof shopUsed === "object" && shopUsed !== null
+        ? upgradeShop(shopUsed as { [key: string]: unknown })
+        : shopUsed,
+    records: Array.isArray(records) ? records.map(upgradeRecord) : records,
+  });
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     return refused(

@@ -3,6 +3,8 @@ import type { FaceCondition, StockForm } from "./word-lists.ts";
 export interface ConditionFacts {
   /** How deep the skin reaches, mm: the first pass goes under it (domain.md 3). */
   skin: number;
+  /** Scale, sand or a burnt edge: kills a sharp edge in one pass (M19). */
+  hardSkin: boolean;
   /** How flat such a face usually is, mm over 100 mm (guess): ranks provisional seats. */
   flatness: number;
   /** Fit to be a reference as it is. */
@@ -11,13 +13,13 @@ export interface ConditionFacts {
 
 /** Defaults of domain.md section 3; all but the standards' values are shop judgement (guess). */
 export const conditionFacts: Record<FaceCondition, ConditionFacts> = {
-  ground: { skin: 0, flatness: 0.005, machined: true },
-  milled: { skin: 0, flatness: 0.02, machined: true },
-  drawn: { skin: 0, flatness: 0.1, machined: false },
-  hotRolled: { skin: 0.5, flatness: 0.4, machined: false },
-  sawn: { skin: 0.5, flatness: 0.6, machined: false },
-  flameCut: { skin: 1.5, flatness: 1, machined: false },
-  cast: { skin: 1.5, flatness: 1.2, machined: false },
+  ground: { skin: 0, hardSkin: false, flatness: 0.005, machined: true },
+  milled: { skin: 0, hardSkin: false, flatness: 0.02, machined: true },
+  drawn: { skin: 0, hardSkin: false, flatness: 0.1, machined: false },
+  hotRolled: { skin: 0.5, hardSkin: true, flatness: 0.4, machined: false },
+  sawn: { skin: 0.5, hardSkin: false, flatness: 0.6, machined: false },
+  flameCut: { skin: 1.5, hardSkin: true, flatness: 1, machined: false },
+  cast: { skin: 1.5, hardSkin: true, flatness: 1.2, machined: false },
 };
 
 /** The condition faces of a form usually have: along the bar, and at its sawn or cast ends. */

@@ -1,5 +1,7 @@
 export * from "./cautions.ts";
+export * from "./cutter-kinds.ts";
 export * from "./depth-rules.ts";
+export * from "./own.ts";
 export * from "./face-conditions.ts";
 export * from "./feeds.ts";
 export * from "./general-tolerances.ts";

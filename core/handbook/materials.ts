@@ -1,29 +1,39 @@
-import type { ToolMaterial } from "./word-lists.ts";
+import { toolMaterialSchema } from "./word-lists.ts";
+import * as z from "../zod.ts";
 
+export const materialGroups = ["steel", "tough", "aluminum", "iron", "brass", "plastic"] as const;
 /** Groups that share feed per tooth and depth rules. */
-export type MaterialGroup = "steel" | "tough" | "aluminum" | "iron" | "brass" | "plastic";
+export type MaterialGroup = (typeof materialGroups)[number];
 
-export type Range = [low: number, high: number];
+const rangeSchema = z
+  .tuple([z.number().positive(), z.number().positive()])
+  .refine(([low, high]) => low <= high, "the low end of a range lies above its high end");
+export type Range = z.infer<typeof rangeSchema>;
 
-export interface Material {
-  id: string;
-  name: string;
-  group: MaterialGroup;
+export const materialSchema = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  group: z.enum(materialGroups),
   /** Cutting speed in m/min by tool material: the band where published tables overlap. */
-  speeds: Record<ToolMaterial, Range>;
+  speeds: z.record(toolMaterialSchema, rangeSchema),
   /** Specific cutting force at 1 mm chip thickness, N/mm², and its exponent (Kienzle). */
-  kc11: number;
-  mc: number;
+  kc11: z.number().positive(),
+  mc: z.number().min(0).max(0.6),
   /** kg/m³ */
-  density: number;
-  fluid: string;
-  behavior: string;
-  workHardens: boolean;
-  caution?: string;
-  source: string;
-}
+  density: z.number().positive(),
+  /** Growth in mm per m and °C. */
+  expansion: z.number().nonnegative(),
+  fluid: z.string(),
+  behavior: z.string(),
+  workHardens: z.boolean(),
+  caution: z.string().optional(),
+  source: z.string(),
+  /** How far published speeds reach beyond the band, as a share either way. */
+  spread: z.number().nonnegative(),
+});
+export type Material = z.infer<typeof materialSchema>;
 
-const bands = "bands where handbooks overlap; published spread is about ±40 %";
+const bands = "bands where handbooks overlap";
 
 /** One row a material. Speeds: HSS, cobalt, carbide, coated carbide. */
 // prettier-ignore
@@ -78,20 +88,51 @@ const cautions: Partial<Record<string, string>> = {
   "steel-unknown": "The grade is a guess: the plan is one too. Stop when it squeals or the chips turn blue.",
 };
 
+/** Growth in mm per m and °C: usual table values, about ±5 %; plastics vary by half. */
+const groupExpansion: Record<MaterialGroup, number> = {
+  steel: 0.0115,
+  tough: 0.0115,
+  aluminum: 0.0235,
+  iron: 0.0105,
+  brass: 0.019,
+  plastic: 0.1,
+};
+const expansions: Partial<Record<string, number>> = {
+  "stainless-303": 0.0172,
+  "stainless-304": 0.0172,
+  "stainless-316": 0.016,
+  "stainless-420": 0.0103,
+  titanium: 0.0086,
+  magnesium: 0.026,
+  bronze: 0.0175,
+  "bronze-aluminum": 0.0165,
+  copper: 0.0168,
+  "iron-ductile": 0.0115,
+  "aluminum-cast": 0.0215,
+  acetal: 0.11,
+  nylon: 0.09,
+  ptfe: 0.13,
+  pvc: 0.08,
+};
+
+/** The materials as published here, before what the person changed. */
 export const materials: Material[] = rows.map(
   ([id, name, group, hss, cobalt, carbide, coatedCarbide, kc11, mc, density, fluid, behavior]) => ({
     id,
     name,
     group,
-    speeds: { hss, cobalt, carbide, coatedCarbide },
+    // Coated HSS runs as cobalt does: tables that tell them apart hardly differ.
+    speeds: { hss, coatedHss: cobalt, cobalt, carbide, coatedCarbide },
     kc11,
     mc,
     density,
+    expansion: expansions[id] ?? groupExpansion[group],
     fluid,
     behavior,
     workHardens: /^stainless-(303|304|316)|^titanium/.test(id),
     ...(cautions[id] ? { caution: cautions[id] } : {}),
     source: bands,
+    spread: 0.4,
   }),
 );
 

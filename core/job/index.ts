@@ -1,7 +1,10 @@
 export * from "./change.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";
+export * from "./cut-comparison.ts";
+export * from "./override.ts";
 export * from "./plan.ts";
 export * from "./requirement.ts";
+export * from "./settle-overrides.ts";
 export * from "./workings.ts";
 export { type Change } from "../steps/index.ts";

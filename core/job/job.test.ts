@@ -84,7 +84,7 @@ describe("overrides", () => {
     const made = planOf(changed(...override(at, value)));
     expect(made.overrides).toMatchObject([{ state }]);
     const setup = made.setups.find((s) => s.key === at)!;
-    expect([setup.cut.own, setup.cut.depth === value]).toEqual(
+    expect([setup.cut.own.depth, setup.cut.depth === value]).toEqual(
       state === "applied" ? [true, true] : [false, false],
     );
   });

@@ -2,23 +2,11 @@ import { asEntered, newStock, stockSchema } from "../stock/index.ts";
 import { axisSchema } from "../frame/index.ts";
 import { partSchema } from "../part/index.ts";
 import { dimensionSchema } from "../quantity/index.ts";
-import { operationKeySchema } from "../route/index.ts";
+import { overrideSchema } from "./override.ts";
 import * as z from "../zod.ts";
 
 /** Version of the job document; raised at most once a release of work, with a step in migrations. */
-export const jobVersion = 1;
-
-export const overrideSchema = z.object({
-  id: z.string(),
-  at: z.union([operationKeySchema, z.literal("route")]),
-  /** What is overridden; the depth of a roughing pass in mm. */
-  what: z.literal("depth"),
-  value: z.number().positive(),
-  reason: z.string(),
-  /** ISO time it was made. */
-  since: z.string(),
-});
-export type Override = z.infer<typeof overrideSchema>;
+export const jobVersion = 2;
 
 /** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
 export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });

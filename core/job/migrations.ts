@@ -5,8 +5,8 @@ type Document = { [key: string]: unknown };
 /** A pure step from version n to n + 1. Keyed by n. */
 export type Migrations = Record<number, (document: Document) => Document>;
 
-/** Steps between released versions. Version 1 is the first: add `1: (d) => ({ ...d, … })` when version 2 comes. */
-export const migrations: Migrations = {};
+/** Steps between released versions. 1 → 2: own speed, feed, cutter and direction came beside the depth; a job as it was holds. */
+export const migrations: Migrations = { 1: (job) => job };
 
 export type Migrated =
   { ok: true; document: Document } | { ok: false; problem: "newer" | "unknown"; version: unknown };

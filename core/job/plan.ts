@@ -1,5 +1,5 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
-import { type Material, materialById } from "../handbook/index.ts";
+import { type Material, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import {
   checkDrawing,
   type DrawingFinding,
@@ -9,16 +9,8 @@ import {
   targetSizes,
 } from "../part/index.ts";
 import { type Limits, mm, quantity, tidy } from "../quantity/index.ts";
-import { cutWithOwnDepthAllowed } from "./override-check.ts";
-import {
-  type OperationKey,
-  planRoute,
-  type Route,
-  type RouteContext,
-  type Setup,
-  setupOf,
-} from "../route/index.ts";
-import type { Machine, Shop, Vise } from "../shop/index.ts";
+import { type OperationKey, planRoute, type Route, type RouteContext, type Setup } from "../route/index.ts";
+import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { type Piece, rawPiece, type Spare, spareOf, type SpareVerdict } from "../stock/index.ts";
 import {
   begunOf,
@@ -32,18 +24,13 @@ import {
   stepsOf,
 } from "../steps/index.ts";
 import { type Phrase, precise, rule, say, stop, type Warning, words } from "../working/index.ts";
-import type { Job, Override } from "./job.ts";
+import type { Job } from "./job.ts";
+import type { Override } from "./override.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
+import { type OverrideReport, settleOverrides } from "./settle-overrides.ts";
 
 export const stations = ["drawing", "stock", "setups", "cuts", "machine", "record"] as const;
 export type Station = (typeof stations)[number];
-
-/** What became of an override in this plan: none is dropped silently. */
-export interface OverrideReport {
-  override: Override;
-  state: "applied" | "impossible" | "withoutObject";
-  why: Phrase;
-}
 
 export interface Plan {
   findings: DrawingFinding[];
@@ -75,6 +62,8 @@ export interface PlanInputs {
   records: JobRecord[];
   shop: Shop;
   piece: number;
+  /** Handbook values the person changed. */
+  own?: OwnHandbook;
 }
 
 /** The part to be made: the drawing with its recorded deviations. */
@@ -93,13 +82,14 @@ const worst: SpareVerdict[] = ["short", "tight", "unmeasured", "enough"];
  * The whole plan of a job, derived: the same decisions and records give the same plan. Never throws for what a person can
  * enter; what cannot be planned is a refusal with a reason and a suggestion.
  */
-export function plan({ job, records, shop, piece }: PlanInputs): Plan {
+export function plan({ job, records, shop: everything, piece, own = noOwnValues }: PlanInputs): Plan {
+  const shop = inUse(everything);
   const part = effectivePart(job);
-  const findings = checkDrawing(part, shop);
+  const findings = checkDrawing(part, shop, own);
   const target = targetSizes(part);
   const progress = foldProgress(records, piece);
-  const { machine, vise, material } = equipment(job, shop);
-  const requirements = requirementsOf(job, part, records, shop, progress, piece);
+  const { machine, vise, material } = equipment(job, everything, own);
+  const requirements = requirementsOf(job, part, records, everything, progress, piece);
   const empty: Plan = {
     findings,
     target,
@@ -131,6 +121,7 @@ export function plan({ job, records, shop, piece }: PlanInputs): Plan {
   ) as Record<Axis, Spare>;
   const spareVerdict = worst.find((v) => axisNames.some((axis) => spares[axis].verdict === v)) ?? "enough";
   const raw = rawPiece(job.stock, spares);
+  const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   const context: RouteContext = {
     target,
     limits,
@@ -141,11 +132,21 @@ export function plan({ job, records, shop, piece }: PlanInputs): Plan {
     shop,
     ends: longestAxis(target),
     rawLength: raw.sizes[longestAxis(target)],
-    ownDepth: {},
+    everyCutter: everything.cutters,
+    own: {},
+    aim: overridden.some((o) => o.what === "aim") ? "quick" : "usual",
     outside: [],
   };
   const begun = [...progress.values()].map((state) => begunOf(state, moreAllowed(state, spares, target)));
-  const overrides = settleOverrides(job, raw, begun, context);
+  const overrides =
+    overridden.length === 0
+      ? []
+      : settleOverrides(
+          overridden,
+          planRoute(raw, begun, context).setups,
+          new Set(begun.map((b) => b.told.key)),
+          context,
+        );
   const route = planRoute(raw, begun, context);
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
@@ -179,36 +180,6 @@ function moreAllowed(state: Progress, spares: Record<Axis, Spare>, target: Sizes
   const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
   const across = spares[axis].removal[opposite(state.told.face)] ?? 0;
   return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));
-}
-
-/** Puts own depths into the context where they can be, and reports on each override. */
-function settleOverrides(
-  job: Job,
-  raw: Piece,
-  begun: Parameters<typeof planRoute>[1],
-  context: RouteContext,
-): OverrideReport[] {
-  const wanted = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
-  if (wanted.length === 0) return [];
-  const without = planRoute(raw, begun, context);
-  return wanted.map((override): OverrideReport => {
-    const setup = override.at === "route" ? undefined : setupOf(without, override.at);
-    if (!setup || override.at === "route") {
-      return {
-        override,
-        state: "withoutObject",
-        why: say`This plan has no such cut. The depth is kept for when it has.`,
-      };
-    }
-    const outcome = cutWithOwnDepthAllowed(setup, override.value);
-    if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
-    context.ownDepth[override.at] = override.value;
-    return {
-      override,
-      state: "applied",
-      why: say`${mm(override.value)} a pass instead of ${mm(setup.cut.allowed)}.`,
-    };
-  });
 }
 
 const reportWithout = (override: Override | undefined): OverrideReport[] =>
@@ -276,14 +247,16 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
   };
 }
 
-/** Machine, vise and material of a job as the plan uses them. */
+/** Machine, vise and material of a job as the plan uses them. What a job names serves even when retired since. */
 export function equipment(
   job: Job,
   shop: Shop,
+  own: OwnHandbook = noOwnValues,
 ): { machine: Machine | undefined; vise: Vise | undefined; material: Material | undefined } {
+  const usable = inUse(shop);
   return {
-    machine: shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0],
-    vise: shop.vises.find((v) => v.id === job.vise) ?? shop.vises[0],
-    material: job.part.material ? materialById(job.part.material) : undefined,
+    machine: shop.machines.find((m) => m.id === job.machine) ?? usable.machines[0],
+    vise: shop.vises.find((v) => v.id === job.vise) ?? usable.vises[0],
+    material: job.part.material ? materialIn(own, job.part.material) : undefined,
   };
 }

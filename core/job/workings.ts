@@ -1,18 +1,28 @@
 import { type Axis, axisNames } from "../frame/index.ts";
-import { meanForce, removalRate, torque } from "../cutting/index.ts";
-import { feedSource, handlingTimes, wordsFor } from "../handbook/index.ts";
+import { cuttingFigure } from "../cutting/index.ts";
+import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { cutterClearance, parallelHeightNeeded } from "../holding/index.ts";
-import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
+import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
 import { type OperationKey, operationKeySchema, type Setup } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
-import { precise, say, type Working, type WorkingLine, words } from "../working/index.ts";
+import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
 import { equipment, type Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
-export const cutFigures = ["speed", "feed", "depth", "passes", "time", "power", "grip", "stop"] as const;
+export const cutFigures = [
+  "speed",
+  "feed",
+  "depth",
+  "passes",
+  "time",
+  "power",
+  "bending",
+  "grip",
+  "stop",
+] as const;
 export type CutFigure = (typeof cutFigures)[number];
 
 /** Key of a figure's working: `top/face#depth`, `spare#width`, `verdict#height`. */
@@ -20,15 +30,14 @@ export type WorkingKey = `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `ver
 
 export const cutKey = (op: OperationKey, figure: CutFigure): WorkingKey => `${op}#${figure}`;
 
-const line = (what: string, result: Quantity, more: Partial<WorkingLine> = {}): WorkingLine => ({
-  what: words(what),
-  terms: [],
-  result,
-  ...more,
-});
-
 /** The working of a figure of this plan, made when it is asked for; null for a key the plan has no figure for. */
-export function workingOf(made: Plan, job: Job, shop: Shop, key: string): Working | null {
+export function workingOf(
+  made: Plan,
+  job: Job,
+  shop: Shop,
+  key: string,
+  own: OwnHandbook = noOwnValues,
+): Working | null {
   const [at, figure] = key.split("#");
   if (at === "spare") {
     const axis = axisNames.find((a) => a === figure);
@@ -37,135 +46,33 @@ export function workingOf(made: Plan, job: Job, shop: Shop, key: string): Workin
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
   const op = operationKeySchema.safeParse(at);
   const setup = op.success ? made.setups.find((s) => s.key === op.data) : undefined;
-  const { machine } = equipment(job, shop);
+  const { machine } = equipment(job, shop, own);
   if (!setup || !machine) return null;
   const ladder = made.ladders[setup.key] ?? [];
-  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
-  const working = cutWorking(setup, ladder, job, shop, figure as CutFigure);
+  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
+  const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
 }
 
-type Body = Omit<Working, "key" | "title" | "limits" | "notes"> & Partial<Pick<Working, "limits" | "notes">>;
-
-function cutWorking(setup: Setup, ladder: LivePass[], job: Job, shop: Shop, figure: CutFigure): Body | null {
+function cutWorking(
+  setup: Setup,
+  ladder: LivePass[],
+  job: Job,
+  shop: Shop,
+  own: OwnHandbook,
+  figure: CutFigure,
+): WorkingBody | null {
   const { cut, seat } = setup;
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
-  const { machine, vise, material } = equipment(job, shop);
+  const { machine, vise, material } = equipment(job, shop, own);
   if (!cutter || !machine || !vise || !material) return null;
   switch (figure) {
     case "speed":
-      return {
-        lines: [
-          line(
-            `${wordsFor.toolMaterial[cut.tool]} in ${material.name}, low`,
-            quantity("cuttingSpeed", cut.vcRange[0]),
-            { source: material.source },
-          ),
-          line("high", quantity("cuttingSpeed", cut.vcRange[1])),
-          line(
-            cut.tool === "hss" || cut.tool === "cobalt" ? "aimed at, lower third" : "aimed at, the middle",
-            quantity("cuttingSpeed", cut.vcWanted),
-            { sum: true },
-          ),
-          line("wanted at the spindle", quantity("spindleSpeed", cut.wantedRpm), {
-            formula: "spindle-speed",
-            terms: [
-              ["vc", quantity("cuttingSpeed", cut.vcWanted)],
-              ["D", mm(cutter.diameter)],
-            ],
-          }),
-          line("nearest step of the machine", quantity("spindleSpeed", cut.rpm), {
-            sum: true,
-            source: machine.name,
-          }),
-          line("which gives", quantity("cuttingSpeed", cut.vc)),
-        ],
-        notes: [
-          words("Nearest by ratio, never above the top of the range."),
-          ...cut.warnings
-            .filter((w) => w.phrase.id?.startsWith("speed") || w.phrase.id === "M21.tooFast")
-            .map((w) => w.phrase),
-        ],
-      };
     case "feed":
-      return {
-        lines: [
-          line("feed per tooth, low", quantity("chip", cut.fzRange[0]), {
-            source: feedSource,
-          }),
-          line("high", quantity("chip", cut.fzRange[1])),
-          line("taken: the middle", quantity("chip", cut.fzWanted), { sum: true }),
-          line("wanted at the table", quantity("feed", cut.fzWanted * cutter.teeth * cut.rpm), {
-            formula: "table-feed",
-            terms: [
-              ["fz", quantity("chip", cut.fzWanted)],
-              ["z", count(cutter.teeth)],
-              ["n", quantity("spindleSpeed", cut.rpm)],
-            ],
-          }),
-          line(cut.feedBy === "power" ? "power feed not above it" : "by hand", quantity("feed", cut.vf), {
-            sum: true,
-            source: machine.name,
-          }),
-          line("chip per tooth then", quantity("chip", cut.fz)),
-          line("by hand, one turn in", quantity("seconds", cut.pace), {
-            formula: "pace",
-            terms: [["lead", mm(machine.axes[cut.kind === "side" ? "y" : "x"].lead)]],
-          }),
-        ],
-      };
     case "depth":
-      return {
-        lines: [
-          line("what the limits allow", mm(Math.min(...cut.limits.map((l) => l.allows.value)))),
-          line(cut.own ? "yours" : "taken, to a twentieth", mm(cut.depth), { sum: true }),
-          line("width of cut", mm(cut.width)),
-          line("mean chip", quantity("chip", cut.hm), { formula: "mean-chip", terms: [] }),
-          line("cutting force per area", quantity("stress", cut.kc), {
-            formula: "specific-force",
-            terms: [
-              ["kc1.1", quantity("stress", material.kc11)],
-              ["mc", quantity("ratio", material.mc)],
-            ],
-            source: "Kienzle values of the material, handbook",
-          }),
-        ],
-        limits: cut.limits,
-        bound: cut.bound,
-        notes: cut.own ? [say`Without your own depth ${mm(cut.allowed)} would be taken.`] : [],
-      };
     case "power":
-      return {
-        lines: [
-          line("motor", quantity("power", machine.motorPower), { source: machine.name }),
-          line("reaches the spindle", quantity("power", cut.spindlePower), {
-            terms: [["share", quantity("ratio", machine.efficiency)]],
-          }),
-          line("the cut takes", quantity("power", cut.power), {
-            sum: true,
-            formula: "chip-power",
-            terms: [
-              ["ap", mm(cut.kind === "face" ? cut.depth : cut.width)],
-              ["ae", mm(cut.kind === "face" ? cut.width : cut.depth)],
-              ["vf", quantity("feed", cut.vf)],
-              ["kc", quantity("stress", cut.kc)],
-            ],
-          }),
-          line("metal removed", quantity("volumeRate", removalRate(cut.depth, cut.width, cut.vf) * 1000), {
-            formula: "removal-rate",
-            terms: [],
-          }),
-          line("torque at the spindle", quantity("torque", torque(cut.power, cut.rpm)), {
-            formula: "torque",
-            terms: [],
-          }),
-          line("mean force at the edge", quantity("force", meanForce(cut.power, cut.vc)), {
-            formula: "mean-force",
-            terms: [],
-          }),
-        ],
-        notes: [words("Suggestions stay at 70 % of what reaches the spindle.")],
-      };
+    case "bending":
+      return cuttingFigure(figure, cut, { cutter, machine, material });
     case "passes":
       return {
         lines: [

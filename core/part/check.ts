@@ -1,5 +1,5 @@
 import { type Axis, axisNames } from "../frame/index.ts";
-import { materialById } from "../handbook/index.ts";
+import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { mm } from "../quantity/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { note, precise, rule, stop, warn, type Warning } from "../working/index.ts";
@@ -14,9 +14,9 @@ export interface DrawingFinding extends Warning {
  * Drawing check before any planning. Catches M35 as far as the instruments' uncertainty goes.
  * @returns what stops planning first, then warnings and notes; empty for a drawing that can be planned
  */
-export function checkDrawing(part: Part, shop: Shop): DrawingFinding[] {
+export function checkDrawing(part: Part, shop: Shop, own: OwnHandbook = noOwnValues): DrawingFinding[] {
   const found: DrawingFinding[] = [];
-  if (part.material === null || !materialById(part.material)) {
+  if (part.material === null || !materialIn(own, part.material)) {
     found.push({
       axis: null,
       ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`),

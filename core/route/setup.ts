@@ -1,4 +1,12 @@
-import { chooseCut, type Cut, type CutChoice, cutWith } from "../cutting/index.ts";
+import {
+  chooseCut,
+  type Cut,
+  cutAsTold,
+  type CutTask,
+  cutTask,
+  nothingOwn,
+  type OwnConditions,
+} from "../cutting/index.ts";
 import {
   type Axis,
   axisOf,
@@ -12,10 +20,17 @@ import {
   type Sizes,
   turnBetween,
 } from "../frame/index.ts";
-import { conditionFacts, handlingTimes, type Material, wordsFor } from "../handbook/index.ts";
+import {
+  conditionFacts,
+  type ConditionFacts,
+  cutterKindFacts,
+  handlingTimes,
+  type Material,
+  wordsFor,
+} from "../handbook/index.ts";
 import { faceCalled, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
 import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
-import type { Machine, Shop, Vise } from "../shop/index.ts";
+import { type Cutter, type Machine, newCutter, reachOf, type Shop, type Vise } from "../shop/index.ts";
 import { cutFace, isReference, type Piece, type Spare } from "../stock/index.ts";
 import {
   done,
@@ -39,12 +54,15 @@ export interface RouteContext {
   material: Material;
   machine: Machine;
   vise: Vise;
+  /** What is in use; a setup once begun may name a cutter that is retired since. */
   shop: Shop;
+  everyCutter: Cutter[];
   ends: Axis;
   /** Largest raw length across the ends, mm: both ends are held the same way by it. */
   rawLength: Mm;
-  /** Own depth of a pass by operation, mm. */
-  ownDepth: Partial<Record<OperationKey, Mm>>;
+  /** What the person set themselves, by operation. */
+  own: Partial<Record<OperationKey, OwnConditions>>;
+  aim: CutTask["aim"];
   /** Limits from holding and bending; none in this release, their place is here. */
   outside: Limit[];
 }
@@ -57,8 +75,10 @@ export interface Setup {
   at: Orientation;
   seat: Seat;
   cut: Cut;
-  /** Other owned cutters and the minutes they would cost. */
-  others: CutChoice["others"];
+  /** What the cut was to do: enough to compare cutters and draw its limits when they are asked for. */
+  task: CutTask;
+  /** Why this cutter. */
+  why: Phrase;
   /** Largest size before and size after, mm. */
   from: Mm;
   to: Mm;
@@ -140,7 +160,8 @@ export function planSetup(
   const axis = axisOf(face);
   const isEnd = axis === context.ends;
   const { removal, to, sized } = removalFor(piece, face, context);
-  const stickout = Math.min(...context.shop.cutters.map((c) => c.stickout), 100);
+  const facing = context.shop.cutters.filter((c) => cutterKindFacts[c.kind].cuts.includes("face"));
+  const stickout = Math.min(...facing.map((c) => reachOf(c, context.shop)), 100);
   const standing = isEnd
     ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout)
     : null;
@@ -168,16 +189,14 @@ export function planSetup(
   }
   const key = faceOperation(face);
   const condition = conditionFacts[piece.faces[face].condition];
-  const task = {
-    kind: hangs ? ("side" as const) : ("face" as const),
-    length: hangs ? seat.value.between : seat.value.along,
-    across: hangs ? seat.value.standing : seat.value.between,
-    total: removal,
-    skin: condition.skin,
-    outside: context.outside,
-    ownDepth: context.ownDepth[key] ?? null,
-  };
-  const choice = chooseCut(task, context.shop.cutters, context.machine, context.material);
+  const task = taskOf(
+    hangs ? "side" : context.machine.kind === "horizontal" ? "slab" : "face",
+    seat.value,
+    removal,
+    { face, key, sized, skin: condition },
+    context,
+  );
+  const choice = chooseCut(task, context.shop.cutters, context);
   if (!choice.ok) return choice;
   return done(
     describe(
@@ -189,7 +208,8 @@ export function planSetup(
         at,
         seat: seat.value,
         cut: choice.value.best,
-        others: choice.value.others,
+        task,
+        why: choice.value.why,
         from: piece.sizes[axis],
         to,
         sized,
@@ -206,6 +226,42 @@ export function planSetup(
     ),
   );
 }
+
+/** The task of cutting a face in a seat. */
+function taskOf(
+  kind: CutTask["kind"],
+  seat: Seat,
+  total: Mm,
+  of: { face: Face; key: OperationKey; sized: boolean; skin: ConditionFacts },
+  context: RouteContext,
+): CutTask {
+  const side = kind === "side";
+  const { upper, lower } = context.limits[axisOf(of.face)];
+  return cutTask({
+    kind,
+    length: side ? seat.between : seat.along,
+    across: side ? seat.standing : seat.between,
+    total,
+    skin: of.skin.skin,
+    hardSkin: of.skin.hardSkin,
+    halfTolerance: of.sized && Number.isFinite(upper - lower) ? (upper - lower) / 2 : null,
+    outside: context.outside,
+    own: context.own[of.key] ?? nothingOwn,
+    aim: context.aim,
+  });
+}
+
+/** A cutter that is gone from the shop, as far as what was told of it says. */
+const standIn = ({ conditions, kind }: Told) =>
+  newCutter({
+    id: conditions.cutter,
+    name: "a cutter no longer in the shop",
+    kind: kind === "side" ? "endMill" : kind === "face" ? "shellMill" : "slabMill",
+    material: "hss",
+    diameter: Math.max(20, kind === "face" ? conditions.width : 20),
+    teeth: 4,
+    fluteLength: Math.max(20, conditions.width + 5),
+  });
 
 /** A face with nothing to take off keeps its condition and gets its number. */
 function leftAsItIs(piece: Piece, face: Face, fixed: Face): Piece {
@@ -229,24 +285,26 @@ export function toldSetup(
   clean: boolean,
 ): Setup {
   const at: Orientation = { up: told.seat.up, fixed: told.seat.fixed };
-  const side = told.kind === "side";
   const axis = axisOf(told.face);
   const to = tidy(told.to - moreOff);
-  const cutter = context.shop.cutters.find((c) => c.id === told.conditions.cutter);
-  const task = {
-    kind: told.kind,
-    length: side ? told.seat.between : told.seat.along,
-    across: side ? told.seat.standing : told.seat.between,
-    total: Math.max(0, tidy(told.from - to)),
-    skin: conditionFacts[piece.faces[told.face].condition].skin,
-    outside: context.outside,
-    ownDepth: context.ownDepth[told.key] ?? null,
-  };
-  const fallback = chooseCut(task, context.shop.cutters, context.machine, context.material);
-  const again = cutter ? cutWith(task, cutter, context.machine, context.material) : null;
-  const computed = again?.ok ? again.value : fallback.ok ? fallback.value.best : null;
-  if (!computed)
-    throw new Error(`setup ${told.number} was begun with a cutter that is no longer in the shop`);
+  const sized = piece.faces[opposite(told.face)].order !== null;
+  const task = taskOf(
+    told.kind,
+    told.seat,
+    Math.max(0, tidy(told.from - to)),
+    { face: told.face, key: told.key, sized, skin: conditionFacts[piece.faces[told.face].condition] },
+    context,
+  );
+  const known = context.everyCutter.find((c) => c.id === told.conditions.cutter);
+  const cut = cutAsTold(task, known ?? standIn(told), context, told.conditions);
+  if (!known)
+    cut.warnings.push(
+      warn(
+        rule(
+          "shop.cutterGone",
+        )`The cutter this setup was begun with is no longer in the shop: check what stands in the spindle.`,
+      ),
+    );
   const total = tidy(told.from - to);
   return describe(
     {
@@ -256,11 +314,12 @@ export function toldSetup(
       axis,
       at,
       seat: told.seat,
-      cut: { ...computed, ...told.conditions, depth: task.ownDepth ?? told.conditions.depth },
-      others: [],
+      cut,
+      task,
+      why: say`The setup was begun with it.`,
       from: told.from,
       to,
-      sized: piece.faces[opposite(told.face)].order !== null,
+      sized,
       limits: context.limits[axis],
       before: piece,
       after:
@@ -286,6 +345,7 @@ export const tellSetup = (setup: Setup): Told => ({
     rpm: setup.cut.rpm,
     setting: setup.cut.setting,
     vf: setup.cut.vf,
+    finishVf: setup.cut.finishVf,
     feedBy: setup.cut.feedBy,
     pace: setup.cut.pace,
     width: setup.cut.width,

@@ -1,21 +1,80 @@
-import { cutterKindSchema, toolMaterialSchema } from "../handbook/index.ts";
+import { cutterKindFacts, cutterKindSchema, toolMaterialSchema } from "../handbook/index.ts";
+import type { Mm } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
+export const cutterConditions = ["new", "used", "worn", "expendable"] as const;
+export const ratings = ["good", "fair", "poor"] as const;
+const ratingSchema = z.enum(ratings);
+
 export const cutterSchema = z.object({
-  id: z.string(),
-  name: z.string(),
+  id: z.string().min(1),
+  name: z.string().min(1),
+  retired: z.boolean(),
   kind: cutterKindSchema,
   material: toolMaterialSchema,
-  /** mm */
+  /** Nominal diameter, mm. */
   diameter: z.number().positive(),
+  /** Diameter as measured, mm; null while it was not. */
+  measured: z.number().positive().nullable(),
   teeth: z.number().int().positive(),
-  /** Length of the cutting edges along the axis, mm. */
+  /** Helix in degrees; 0 for straight teeth. */
+  helix: z.number().min(0).max(60),
+  hand: z.enum(["right", "left"]),
+  /** Length of the cutting edges along the axis, mm; of a disc cutter or saw its width. */
   fluteLength: z.number().positive(),
+  /** Length out of its holder to the cutting end, mm. */
+  stickout: z.number().positive(),
+  /** Shank diameter, mm; of an arbor or shell cutter its bore. */
+  shank: z.number().positive(),
+  /** Radius at the corner, mm; half the diameter for a ball. */
+  cornerRadius: z.number().nonnegative(),
+  /** Entering angle in degrees: 90 is a square shoulder (the lead angle is 90° minus it). */
+  enteringAngle: z.number().min(10).max(90),
+  inserts: z.enum(["none", "straight", "round"]),
+  /** Whether every insert stands level with the others, as tried with an indicator. */
+  level: z.boolean(),
   /** Deepest cut the insert or tooth bears, mm; null when the rule for its kind decides. */
   maxDepth: z.number().positive().nullable(),
-  /** Entering angle in degrees: 90 is a square shoulder. */
-  enteringAngle: z.number().min(10).max(90),
-  /** Length from the spindle nose to the cutting end, mm. */
-  stickout: z.number().positive(),
+  centerCutting: z.boolean(),
+  /** Run-out at the edge as indicated (TIR), mm; null while not tried. */
+  runOut: z.number().nonnegative().nullable(),
+  condition: z.enum(cutterConditions),
+  /** What it is good for: a wall, a floor, scale and skin. */
+  rating: z.object({ wall: ratingSchema, floor: ratingSchema, scale: ratingSchema }),
+  minutesUsed: z.number().nonnegative(),
+  /** Holder it stands in; null when none is chosen. */
+  holder: z.string().nullable(),
 });
 export type Cutter = z.infer<typeof cutterSchema>;
+
+/** The diameter that cuts: as measured, else nominal, mm. */
+export const cuttingDiameter = (cutter: Cutter): Mm => cutter.measured ?? cutter.diameter;
+
+/** A cutter with the usual values of its kind for what is not said. Sizes in mm. */
+export function newCutter(
+  given: Pick<Cutter, "id" | "name" | "kind" | "material" | "diameter" | "teeth" | "fluteLength"> &
+    Partial<Cutter>,
+): Cutter {
+  const { mount } = cutterKindFacts[given.kind];
+  const shank = mount === "shank";
+  return {
+    retired: false,
+    measured: null,
+    helix: given.kind === "faceMill" || given.kind === "flyCutter" || given.kind === "slittingSaw" ? 0 : 30,
+    hand: "right",
+    stickout: Math.max(given.fluteLength + (shank ? 5 : 0), shank ? 2 * given.diameter : given.fluteLength),
+    shank: shank ? given.diameter : mount === "arbor" ? 27 : 22,
+    cornerRadius: given.kind === "ballEnd" ? given.diameter / 2 : given.kind === "faceMill" ? 0.8 : 0,
+    enteringAngle: 90,
+    inserts: given.kind === "faceMill" ? "straight" : "none",
+    level: true,
+    maxDepth: null,
+    centerCutting: false,
+    runOut: null,
+    condition: "used",
+    rating: { wall: "fair", floor: "fair", scale: "poor" },
+    minutesUsed: 0,
+    holder: null,
+    ...given,
+  };
+}

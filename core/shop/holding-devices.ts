@@ -1,8 +1,9 @@
 import * as z from "../zod.ts";
 
+const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
+
 export const viseSchema = z.object({
-  id: z.string(),
-  name: z.string(),
+  ...owned,
   /** All in mm. Jaw depth is measured from the bed to the top of the jaw. */
   opening: z.number().positive(),
   jawWidth: z.number().positive(),
@@ -12,12 +13,18 @@ export const viseSchema = z.object({
   bedHeight: z.number().positive(),
   /** Chamfer of the jaw edge. */
   jawChamfer: z.number().nonnegative(),
+  /** Relief slot at the foot of the fixed jaw, mm high; 0 for none. */
+  relief: z.number().nonnegative(),
+  /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
+  stretch: z.number().nonnegative().nullable(),
+  /** Fixed jaw out of square to the table: mm over 50, plus leans outward; null while not measured. */
+  jawSquareness: z.number().nullable(),
 });
 export type Vise = z.infer<typeof viseSchema>;
 
 /** A matched pair of parallels. */
 export const parallelsSchema = z.object({
-  id: z.string(),
+  ...owned,
   /** mm */
   height: z.number().positive(),
   thickness: z.number().positive(),
@@ -26,5 +33,33 @@ export const parallelsSchema = z.object({
 export type Parallels = z.infer<typeof parallelsSchema>;
 
 /** Soft round bar between the moving jaw and an unmachined face. */
-export const rodSchema = z.object({ id: z.string(), /** mm */ diameter: z.number().positive() });
+export const rodSchema = z.object({ ...owned, /** mm */ diameter: z.number().positive() });
 export type Rod = z.infer<typeof rodSchema>;
+
+export const aidKinds = ["vBlocks", "strap", "stud", "tNut", "jack", "stop", "angleBlock"] as const;
+export type AidKind = (typeof aidKinds)[number];
+
+export const aidWords: Record<AidKind, string> = {
+  vBlocks: "V-blocks",
+  strap: "strap clamp",
+  stud: "stud",
+  tNut: "T-nut",
+  jack: "jack",
+  stop: "stop",
+  angleBlock: "angle block",
+};
+
+/** What helps to hold: V-blocks, straps, studs, T-nuts, jacks, stops, angle blocks. */
+export const aidSchema = z.object({
+  ...owned,
+  kind: z.enum(aidKinds),
+  count: z.number().int().positive(),
+  /** Shortest and longest it spans: strap or stud length, jack height, diameter a V-block takes, slot of a T-nut; mm. */
+  from: z.number().nonnegative(),
+  to: z.number().positive(),
+  /** Thread of stud, T-nut or jack, as it is called; empty for others. */
+  thread: z.string(),
+  /** Angle of an angle block or V-block, degrees; null for others. */
+  angle: z.number().positive().max(180).nullable(),
+});
+export type Aid = z.infer<typeof aidSchema>;

@@ -1,9 +1,22 @@
 import * as z from "../zod.ts";
 
+export const instrumentKinds = [
+  "caliper",
+  "micrometer",
+  "depthCaliper",
+  "depthMicrometer",
+  "telescopicGauge",
+  "indicator",
+  "edgeFinder",
+  "square",
+  "rule",
+] as const;
+
 export const instrumentSchema = z.object({
-  id: z.string(),
-  name: z.string(),
-  kind: z.enum(["caliper", "micrometer", "depthCaliper", "rule"]),
+  id: z.string().min(1),
+  name: z.string().min(1),
+  retired: z.boolean(),
+  kind: z.enum(instrumentKinds),
   /** Smallest step it shows, mm. */
   resolution: z.number().positive(),
   /** Expanded uncertainty U of a reading, mm. */
@@ -11,5 +24,7 @@ export const instrumentSchema = z.object({
   /** Range it measures, mm. */
   from: z.number().nonnegative(),
   to: z.number().positive(),
+  /** Date it was last checked, as yyyy-mm-dd; empty when never. */
+  lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
 });
 export type Instrument = z.infer<typeof instrumentSchema>;

@@ -1,18 +1,61 @@
 import * as z from "../zod.ts";
 import { cutterSchema } from "./cutter.ts";
-import { parallelsSchema, rodSchema, viseSchema } from "./holding-devices.ts";
+import { holderSchema } from "./holder.ts";
+import { aidSchema, parallelsSchema, rodSchema, viseSchema } from "./holding-devices.ts";
+import { houseRuleSchema } from "./house-rule.ts";
 import { instrumentSchema } from "./instrument.ts";
 import { machineSchema } from "./machine.ts";
+
+/** The lists of the shop and what stands in each. */
+export const shopLists = {
+  machines: machineSchema,
+  cutters: cutterSchema,
+  holders: holderSchema,
+  vises: viseSchema,
+  parallels: parallelsSchema,
+  rods: rodSchema,
+  aids: aidSchema,
+  instruments: instrumentSchema,
+  houseRules: houseRuleSchema,
+} as const;
+export type ShopList = keyof typeof shopLists;
+export const shopListNames = Object.keys(shopLists) as ShopList[];
 
 export const shopSchema = z.object({
   machines: z.array(machineSchema),
   cutters: z.array(cutterSchema),
+  holders: z.array(holderSchema),
   vises: z.array(viseSchema),
   parallels: z.array(parallelsSchema),
   rods: z.array(rodSchema),
+  aids: z.array(aidSchema),
   instruments: z.array(instrumentSchema),
+  houseRules: z.array(houseRuleSchema),
 });
 /** What is owned. */
 export type Shop = z.infer<typeof shopSchema>;
+export type ShopItem<L extends ShopList = ShopList> = Shop[L][number];
+
+export const emptyShop: Shop = {
+  machines: [],
+  cutters: [],
+  holders: [],
+  vises: [],
+  parallels: [],
+  rods: [],
+  aids: [],
+  instruments: [],
+  houseRules: [],
+};
 
 export const instrumentById = (shop: Shop, id: string) => shop.instruments.find((i) => i.id === id);
+
+/** The shop without what is retired: what plans reckon with. Retired things stay for the jobs that name them. */
+export function inUse(shop: Shop): Shop {
+  return Object.fromEntries(
+    Object.entries(shop).map(([list, items]) => [
+      list,
+      (items as { retired: boolean }[]).filter((i) => !i.retired),
+    ]),
+  ) as unknown as Shop;
+}

@@ -2,3 +2,4 @@ export * from "./live-passes.ts";
 export * from "./progress.ts";
 export * from "./record.ts";
 export * from "./step.ts";
+export * from "./upgrade.ts";

@@ -1,7 +1,7 @@
 import type { Quantity } from "../quantity/index.ts";
 import type { FormulaId } from "./formulas.ts";
 import type { Limit } from "./limit.ts";
-import type { Phrase } from "./phrase.ts";
+import { type Phrase, words } from "./phrase.ts";
 
 /** One line of a working, as a person writes it on paper. */
 export interface WorkingLine {
@@ -11,6 +11,8 @@ export interface WorkingLine {
   result: Quantity;
   decimals?: number;
   source?: string;
+  /** Page of the handbook that says more: `materials/steel-low-drawn`. */
+  see?: string;
   /** A line that is a result of those above it: drawn under a rule. */
   sum?: boolean;
 }
@@ -25,3 +27,14 @@ export interface Working {
   bound?: string;
   notes: Phrase[];
 }
+
+/** A working before its figure's key and title are put to it. */
+export type WorkingBody = Pick<Working, "lines"> & Partial<Pick<Working, "limits" | "bound" | "notes">>;
+
+/** A line of a working: what, its result, and whatever else is known of it. */
+export const line = (what: string, result: Quantity, more: Partial<WorkingLine> = {}): WorkingLine => ({
+  what: words(what),
+  terms: [],
+  result,
+  ...more,
+});

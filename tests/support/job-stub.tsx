@@ -5,7 +5,8 @@ import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/j
 import { JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
-import { applyChanges, type Job, plan } from "../../core/job/index.ts";
+import { applyChanges, compareCut, type Job, plan } from "../../core/job/index.ts";
+import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
 import { appended } from "./walker.ts";
@@ -40,6 +41,8 @@ export function jobStub(
       job,
       records,
       shop: demoShop,
+      standIns: [],
+      own: noOwnValues,
       plan: plan({ job, records, shop: demoShop, piece: 1 }),
       working: false,
       piece: 1,
@@ -52,6 +55,7 @@ export function jobStub(
             : { ...all, [path]: text },
         ),
       preview: () => undefined,
+      compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,
       setFocusKey,
       reason: "",

@@ -1,34 +1,36 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useRef } from "react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { type CutFigure, cutKey } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { operationFromSlug } from "../../../core/route/index.ts";
+import { operationFromSlug, operationSlug, type Setup } from "../../../core/route/index.ts";
+import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { Pace } from "../../instruments/pace.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
-import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
+import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { StandIns } from "../../instruments/stand-ins.tsx";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-import { OwnDepth } from "./own-depth.tsx";
+import { useAnswer } from "../../instruments/use-answer.ts";
+import { LimitsChart, LimitShares, SpeedsChart } from "./cut-charts.tsx";
+import { CutterRanking } from "./cutter-ranking.tsx";
+import { OwnConditions } from "./own-conditions.tsx";
+import { useOverrides } from "./use-overrides.ts";
 
 /** With what, how fast, how deep? */
 export function CutsStation() {
-  const { plan, shop, reason, setReason } = useJob();
-  const [single] = useSingleKeys();
+  const { plan, reason, setReason } = useJob();
   const key = operationFromSlug(useParams().operation);
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
-  const depthField = useRef<HTMLInputElement>(null);
-  useKeyboard(
-    { o: () => depthField.current?.focus() },
-    { single: single === "on", onInstrument: () => undefined },
-  );
   if (!setup) {
     return (
       <>
         <StationTitle above="Cuts">With what, how fast, how deep?</StationTitle>
+        <StandIns />
         <Notice severity="note">
           {plan.refusal ? (
             <>
@@ -41,14 +43,61 @@ export function CutsStation() {
       </>
     );
   }
+  return (
+    <>
+      {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
+      {key && setup.key !== key && (
+        <Notice severity="note">That cut is no longer in the plan; this is the first one.</Notice>
+      )}
+      <StandIns />
+      <OneCut setup={setup} key={setup.key} />
+    </>
+  );
+}
+
+function OneCut({ setup }: { setup: Setup }) {
+  const { plan, shop, unit, compare } = useJob();
+  const [single] = useSingleKeys();
+  const depthField = useRef<HTMLInputElement>(null);
+  useKeyboard(
+    { o: () => depthField.current?.focus() },
+    { single: single === "on", onInstrument: () => undefined },
+  );
+  const comparison = useAnswer(setup.key, plan, compare);
+  const own = useOverrides(setup.key);
+  const route = useOverrides("route");
   const { cut } = setup;
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
+  const holder = shop.holders.find((h) => h.id === cut.holder);
   const bound = cut.limits.find((l) => l.id === cut.bound);
   const next = plan.ladders[setup.key]?.find((p) => !p.done)?.number ?? null;
-  const figure = (name: CutFigure, label: string, children: ReactNode, more?: ReactNode) => (
-    <Box borderTopWidth="1.5px" borderColor="ink" pt="5px" pb="8px" key={name}>
-      <chakra.div fontSize="13px" color="quiet">
+  const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
+  const quick = route.reportOf("aim") !== undefined;
+  const figure = (
+    name: CutFigure,
+    label: string,
+    children: ReactNode,
+    more?: ReactNode,
+    yours?: () => void,
+  ) => (
+    <Box borderTopWidth="1.5px" borderColor={yours ? "accent" : "ink"} pt="5px" pb="8px" key={name}>
+      <chakra.div fontSize="13px" color="quiet" display="flex" gap="6px" alignItems="baseline">
         {label}
+        {yours && (
+          <>
+            <chakra.b color="accent">◆ yours</chakra.b>
+            <chakra.button
+              type="button"
+              onClick={yours}
+              color="accent"
+              textDecoration="underline"
+              cursor="pointer"
+              aria-label={`Undo your ${name}`}
+            >
+              undo
+            </chakra.button>
+          </>
+        )}
       </chakra.div>
       <chakra.div fontSize="22px" fontWeight="700">
         <Worked at={cutKey(setup.key, name)}>{children}</Worked>
@@ -58,18 +107,24 @@ export function CutsStation() {
       </chakra.div>
     </Box>
   );
-  const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
+  const undoOf = (what: "speed" | "feed" | "depth") => (cut.own[what] ? () => own.takeBack(what) : undefined);
   return (
     <>
-      {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
-      {key && setup.key !== key && (
-        <Notice severity="note">That cut is no longer in the plan; this is the first one.</Notice>
-      )}
       <StationTitle
         above={`Cut of setup ${setup.number} of ${plan.setups.length} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
       >
         {cutter?.name}, <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
       </StationTitle>
+      <chakra.p fontSize="14.5px" mb="8px">
+        <Words of={setup.why} /> {holder && <>In the {holder.name}. </>}
+        <Button
+          aria-pressed={quick}
+          onClick={() => (quick ? route.takeBack("aim") : route.set([["aim", "quick"]], "by choice"))}
+          title="The whole job to the hard limits, the faster part of the ranges"
+        >
+          {quick ? "◆ yours: as quick as possible. Back to usual" : "As quick as possible"}
+        </Button>
+      </chakra.p>
       <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(3, 1fr)" }} gap="0 18px">
         {figure(
           "speed",
@@ -79,25 +134,32 @@ export function CutsStation() {
             {cut.setting}; <Figure of={quantity("cuttingSpeed", cut.vc)} />
             {inRange ? "" : ", outside the range"}
           </>,
+          undoOf("speed"),
         )}
         {figure(
           "feed",
           cut.feedBy === "power" ? "power feed" : "feed by hand",
           <Figure of={quantity("feed", cut.vf)} />,
           <>
-            <Figure of={quantity("chip", cut.fz)} /> a tooth; by hand one turn in{" "}
-            <Figure of={quantity("seconds", cut.pace)} />
+            <Figure of={quantity("chip", cut.fz)} /> a tooth
+            {cut.finishVf !== cut.vf && (
+              <>
+                ; last pass <Figure of={quantity("feed", cut.finishVf)} />
+              </>
+            )}
           </>,
+          undoOf("feed"),
         )}
         {figure(
           "depth",
-          cut.own ? "depth of a pass, yours" : "depth of a pass, at most",
+          cut.own.depth ? "depth of a pass" : "depth of a pass, at most",
           <Figure of={mm(cut.depth)} />,
           bound && (
             <>
               bound by: <Words of={bound.name} />
             </>
           ),
+          undoOf("depth"),
         )}
         {figure(
           "passes",
@@ -106,6 +168,7 @@ export function CutsStation() {
           <>
             {cut.passes.filter((p) => p.kind === "rough").length} rough, last{" "}
             <Figure of={mm(cut.passes.at(-1)?.depth ?? 0)} />
+            {cut.spring && ", once more at the same setting"}
           </>,
         )}
         {figure(
@@ -117,6 +180,14 @@ export function CutsStation() {
           </>,
         )}
         {figure(
+          "bending",
+          "force, bending",
+          <Figure of={quantity("force", cut.force.peak)} />,
+          <>
+            bends <Figure of={mm(cut.bending)} decimals={unit === "mm" ? 3 : 4} />, cutter and machine
+          </>,
+        )}
+        {figure(
           "time",
           "time",
           <Figure of={quantity("time", setup.minutes.cutting)} />,
@@ -124,53 +195,112 @@ export function CutsStation() {
             cutting; {cut.lanes === 1 ? "one lane" : `${cut.lanes} lanes`} <Figure of={mm(cut.width)} /> wide
           </>,
         )}
+        <Box
+          gridColumn={{ base: "1 / -1", md: "span 2" }}
+          borderTopWidth="1.5px"
+          borderColor="ink"
+          pt="5px"
+          pb="8px"
+        >
+          <chakra.div fontSize="13px" color="quiet">
+            by hand
+          </chakra.div>
+          <Pace seconds={cut.pace} />
+        </Box>
       </Box>
       <Warnings of={cut.warnings} />
+      <Section title="Yours: cutter, speed, feed, depth">
+        <OwnConditions setup={setup} comparison={comparison} depthField={depthField} />
+      </Section>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.25fr) minmax(0, 1fr)" }}
         gap="0 24px"
       >
-        <Section title="Passes: depth, and where to stop from zero">
-          <PassLadder
-            passes={plan.ladders[setup.key] ?? []}
-            corrections={plan.corrections[setup.key] ?? []}
-            current={next}
-          />
-          <chakra.p fontSize="14px" mt="4px">
-            <Worked at={cutKey(setup.key, "stop")}>How the next stop is worked</Worked>
-          </chakra.p>
+        <Section title="What the limits leave">
+          {comparison ? <LimitsChart comparison={comparison} unit={unit} /> : <Waiting height={330} />}
         </Section>
         <Box>
-          <Section title="Own depth of a pass">
-            <OwnDepth setup={setup} fieldRef={depthField} key={setup.key} />
+          <Section title="Share of each limit used">
+            {comparison ? <LimitShares comparison={comparison} /> : <Waiting height={120} />}
           </Section>
-          <Section title="Other cutters in the shop">
-            {setup.others.length === 0 ? (
-              <chakra.p color="quiet">None other reaches this cut.</chakra.p>
+          <Section title="Speeds of the machine">
+            {comparison ? (
+              <SpeedsChart comparison={comparison} setup={setup} unit={unit} />
             ) : (
-              <Box as="ul" listStyleType="none">
-                {setup.others.map((other) => (
-                  <Box
-                    as="li"
-                    key={other.cutter}
-                    display="flex"
-                    justifyContent="space-between"
-                    py="4px"
-                    borderBottomWidth="1px"
-                  >
-                    <span>{shop.cutters.find((c) => c.id === other.cutter)?.name}</span>
-                    <span>
-                      <Figure of={quantity("time", other.minutes)} />, +
-                      <Figure of={quantity("time", other.minutes - cut.minutes)} />
-                    </span>
-                  </Box>
-                ))}
-              </Box>
+              <Waiting height={200} />
             )}
           </Section>
         </Box>
       </Box>
+      <Section title="Cutters in the shop for this cut">
+        {comparison ? (
+          <CutterRanking
+            comparison={comparison}
+            chosen={cut.cutter}
+            onChoose={(id) => own.set([["cutter", id]], "")}
+          />
+        ) : (
+          <Waiting height={160} />
+        )}
+      </Section>
+      <Section title="Passes: depth, and where to stop from zero">
+        <PassLadder
+          passes={plan.ladders[setup.key] ?? []}
+          corrections={plan.corrections[setup.key] ?? []}
+          current={next}
+        />
+        <chakra.p fontSize="14px" mt="4px">
+          <Worked at={cutKey(setup.key, "stop")}>How the next stop is worked</Worked>
+        </chakra.p>
+      </Section>
+      <Section title="All cuts of the job, in order">
+        <AllCuts chosen={setup.key} />
+      </Section>
     </>
+  );
+}
+
+const Waiting = ({ height }: { height: number }) => (
+  <Box height={`${height}px`} bg="accentSoft" opacity="0.5" aria-hidden="true" />
+);
+
+/** Every cut of the job in order, to choose one. */
+function AllCuts({ chosen }: { chosen: Setup["key"] }) {
+  const { plan, shop, job } = useJob();
+  return (
+    <Table label="All cuts" head={["", "cut", "cutter", "speed", "feed", "depth", "passes", "time"]}>
+      {plan.setups.map(({ key, number, face, cut, minutes }) => (
+        <chakra.tr key={key} bg={key === chosen ? "accentSoft" : "transparent"}>
+          <td>{number}</td>
+          <td>
+            <Link
+              to={`/jobs/${job.id}/cuts/${operationSlug(key)}`}
+              style={{ textDecoration: "underline" }}
+              aria-current={key === chosen ? "true" : undefined}
+            >
+              {face} face
+            </Link>
+          </td>
+          <td>{shop.cutters.find((c) => c.id === cut.cutter)?.name}</td>
+          <td>
+            <Figure of={quantity("spindleSpeed", cut.rpm)} />
+            {cut.own.speed && " ◆"}
+          </td>
+          <td>
+            <Figure of={quantity("feed", cut.vf)} />
+            {cut.own.feed && " ◆"}
+          </td>
+          <td>
+            <Figure of={mm(cut.depth)} />
+            {cut.own.depth && " ◆"}
+          </td>
+          <td>{cut.passes.length}</td>
+          <td>
+            <Figure of={quantity("time", minutes.cutting)} />
+          </td>
+        </chakra.tr>
+      ))}
+    </Table>
   );
 }

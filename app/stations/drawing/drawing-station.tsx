@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { threeViews } from "../../../core/figure/index.ts";
 import { type Axis, axisNames, type Sizes } from "../../../core/frame/index.ts";
-import { type GeneralTolerance, materials } from "../../../core/handbook/index.ts";
+import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { limitsOf } from "../../../core/part/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
@@ -25,7 +25,7 @@ const generalOptions = [
 
 /** What am I making? Material, sizes on three views, tolerances, drawing check. */
 export function DrawingStation() {
-  const { job, plan, reason, setReason } = useJob();
+  const { job, plan, own, reason, setReason } = useJob();
   const submit = useSubmit();
   const { part } = job;
   const known = axisNames.flatMap((axis) => part.sizes[axis]?.nominal ?? []);
@@ -60,7 +60,7 @@ export function DrawingStation() {
           <Choice
             label="Material"
             value={part.material ?? ""}
-            options={materials.map((m) => [m.id, m.name] as const)}
+            options={materialsWith(own).map((m) => [m.id, m.own ? `${m.name} ◆` : m.name] as const)}
             onChoose={(id) => void submit.set("part/material", id)}
             empty="choose a material"
           />

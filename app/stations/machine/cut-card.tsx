@@ -5,6 +5,7 @@ import type { Setup } from "../../../core/route/index.ts";
 import type { Machine } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
 import { Warnings } from "../../instruments/notice.tsx";
+import { Pace } from "../../instruments/pace.tsx";
 import { Figure } from "../../instruments/words.tsx";
 
 /** One pass: where to stop in the largest letters, readout and dial from one zero, then feed and spindle. */
@@ -29,6 +30,8 @@ export function CutCard({
   const handle =
     axis === "x" ? "Move the table" : machine.depthBy === "knee" ? "Raise the knee" : "Lower the head";
   const { cut } = setup;
+  const vf = pass.last ? cut.finishVf : cut.vf;
+  const lead = machine.axes[cut.kind === "side" ? "y" : "x"].lead;
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
@@ -79,11 +82,11 @@ export function CutCard({
           value={
             <>
               {cut.feedBy === "power" ? "power " : "hand "}
-              <Figure of={quantity("feed", cut.vf)} />
+              <Figure of={quantity("feed", vf)} />
             </>
           }
         >
-          by hand: 1 turn in <Figure of={quantity("seconds", cut.pace)} />
+          by hand: <Pace seconds={(60 * lead) / vf} large />
         </Fact>
         <Fact label="spindle" value={<Figure of={quantity("spindleSpeed", cut.rpm)} />}>
           {cut.setting}

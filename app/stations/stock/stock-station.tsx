@@ -1,7 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { faceNet } from "../../../core/figure/index.ts";
 import { type Axis, axisNames, faceNames, facesOf, type Sizes } from "../../../core/frame/index.ts";
-import { faceConditions, materialById, stockFormSchema, wordsFor } from "../../../core/handbook/index.ts";
+import {
+  faceConditions,
+  materialIn,
+  type OwnHandbook,
+  stockFormSchema,
+  wordsFor,
+} from "../../../core/handbook/index.ts";
 import { changeOf, type Plan } from "../../../core/job/index.ts";
 import { type Dimension, mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import {
@@ -37,7 +43,7 @@ const verdictWords: Record<Spare["verdict"], string> = {
 
 /** What have I got, and is it enough? */
 export function StockStation() {
-  const { job, plan, reason, setReason } = useJob();
+  const { job, plan, own, reason, setReason } = useJob();
   const submit = useSubmit();
   const { stock } = job;
   const ends = plan.target ? longestAxis(plan.target) : "length";
@@ -55,7 +61,7 @@ export function StockStation() {
         axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })]),
       ) as Record<Axis, Spare>,
     );
-  const weights = weightsOf(plan, job.part.material);
+  const weights = weightsOf(plan, job.part.material, own);
   const short = plan.spares
     ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short")
     : [];
@@ -258,8 +264,12 @@ const describe = (d: Dimension | null) => (d ? d.written.text : "nothing");
 const heavy = 15;
 
 /** Weight of lump and part in kg by the material's density; null while material or sizes are missing. */
-function weightsOf(plan: Plan, materialId: string | null): { lump: number; part: number } | null {
-  const density = materialId ? materialById(materialId)?.density : undefined;
+function weightsOf(
+  plan: Plan,
+  materialId: string | null,
+  own: OwnHandbook,
+): { lump: number; part: number } | null {
+  const density = materialId ? materialIn(own, materialId)?.density : undefined;
   if (!density || !plan.raw || !plan.target || plan.spareVerdict === "unmeasured") return null;
   const of = ({ length, width, height }: Sizes) =>
     weightOf({ shape: "plate", length, width, thickness: height }, density)?.mass ?? 0;

@@ -1,0 +1,23 @@
+import { useEffect, useState } from "react";
+import type { Plan } from "../../core/job/index.ts";
+
+/** What is answered about a key of a plan, asked whenever key or plan change; null until it is there. */
+export function useAnswer<K extends string, T>(
+  key: K | null,
+  plan: Plan | null,
+  /** A steady function: a new one asks again. */
+  ask: (key: K) => Promise<T | null>,
+): T | null {
+  const [answer, setAnswer] = useState<{ key: K; of: T | null } | null>(null);
+  useEffect(() => {
+    if (!key || !plan) return;
+    let current = true;
+    void ask(key).then((of) => {
+      if (current) setAnswer({ key, of });
+    });
+    return () => {
+      current = false;
+    };
+  }, [key, plan, ask]);
+  return answer && answer.key === key ? answer.of : null;
+}

@@ -1,0 +1,253 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type RefObject, useId, useState } from "react";
+import { mm, parseLength, quantity } from "../../../core/quantity/index.ts";
+import type { Setup } from "../../../core/route/index.ts";
+import { cuttingDiameter, speedSpan } from "../../../core/shop/index.ts";
+import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
+import type { CutComparison, OverrideReport } from "../../../core/job/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { Field } from "../../instruments/field.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { understoodAs } from "../../instruments/number-entry.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+import { useOverrides } from "./use-overrides.ts";
+
+/** What is typed as a number. */
+const typedKinds = ["speed", "feed", "depth"] as const;
+type Typed = (typeof typedKinds)[number];
+
+type Read = { ok: true; value: number; said: string } | { ok: false; problem: Phrase } | null;
+
+/** Cutter, speed, feed, depth and direction as the person wants them, each with its reason, its consequence and its undo. */
+export function OwnConditions({
+  setup,
+  comparison,
+  depthField,
+}: {
+  setup: Setup;
+  comparison: CutComparison | null;
+  depthField: RefObject<HTMLInputElement | null>;
+}) {
+  const { shop, job, unit } = useJob();
+  const own = useOverrides(setup.key);
+  const [reason, setReason] = useState("");
+  const [typed, setTyped] = useState<Record<Typed, string>>({ speed: "", feed: "", depth: "" });
+  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
+  const { cut } = setup;
+  const able = (comparison?.ranking ?? []).filter((r) => r.minutes !== null);
+  const stepped = machine?.ranges.every((r) => r.speeds.kind === "steps") ?? true;
+  const onSide = setup.task.kind === "side" || setup.task.kind === "slab";
+  const reports = (["cutter", "speed", "feed", "depth", "direction"] as const).flatMap(
+    (what) => own.reportOf(what) ?? [],
+  );
+
+  const readDepth = (text: string): Read => {
+    const read = parseLength(text, unit);
+    if (!read.ok) return { ok: false, problem: entryProblem(read.problem) };
+    if (!(read.value > 0)) return { ok: false, problem: words("A depth must be more than nothing.") };
+    return {
+      ok: true,
+      value: read.value,
+      said: understoodAs({
+        nominal: read.value,
+        upper: null,
+        lower: null,
+        fit: null,
+        written: { text, unit },
+      }),
+    };
+  };
+  const readNumber =
+    (factor: number, name: string) =>
+    (text: string): Read => {
+      const value = Number(text.trim().replace(",", "."));
+      return Number.isFinite(value) && value > 0
+        ? { ok: true, value: value * factor, said: "" }
+        : { ok: false, problem: words(`Type the ${name} as a number.`) };
+    };
+
+  const readers: Record<Typed, (text: string) => Read> = {
+    speed: readNumber(1, "speed"),
+    feed: readNumber(unit === "mm" ? 1 : 25.4, "feed"),
+    depth: readDepth,
+  };
+  const outcomes = Object.fromEntries(
+    typedKinds.map((what) => [what, typed[what].trim() === "" ? null : readers[what](typed[what])]),
+  ) as Record<Typed, Read>;
+  const ready = typedKinds.flatMap((what) => {
+    const outcome = outcomes[what];
+    return outcome?.ok ? [[what, outcome.value] as const] : [];
+  });
+  const wrong = typedKinds.some((what) => outcomes[what]?.ok === false);
+  const use = () => {
+    if (ready.length > 0 && !wrong)
+      own.set(ready, reason, () => {
+        setTyped({ speed: "", feed: "", depth: "" });
+        setReason("");
+      });
+  };
+  const entry = (what: Typed, label: string) => (
+    <OwnValue
+      label={label}
+      text={typed[what]}
+      outcome={outcomes[what]}
+      onType={(text) => setTyped({ ...typed, [what]: text })}
+      onUse={use}
+      {...(what === "depth" ? { fieldRef: depthField } : {})}
+    />
+  );
+
+  return (
+    <Box>
+      {reports.map((report) => (
+        <Report key={report.override.id} report={report} onUndo={() => own.takeBack(report.override.what)} />
+      ))}
+      {own.refused && (
+        <Notice severity="warn" role="alert">
+          Something was changed in another tab meanwhile, so yours was not kept. It still stands in its field:
+          press "Use mine" again.
+        </Notice>
+      )}
+      <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 18px">
+        <Choice
+          label="Cutter"
+          value={cut.cutter}
+          options={(able.some((r) => r.cutter === cut.cutter) ? able : [{ cutter: cut.cutter }, ...able]).map(
+            (r) => [r.cutter, shop.cutters.find((c) => c.id === r.cutter)?.name ?? r.cutter] as const,
+          )}
+          onChoose={(id) => own.set([["cutter", id]], reason)}
+        />
+        {stepped ? (
+          <Choice
+            label="Speed"
+            value={String(cut.rpm)}
+            options={(comparison?.speeds ?? [{ rpm: cut.rpm, setting: cut.setting }]).map(
+              (s) => [String(s.rpm), `${s.rpm} rpm, ${s.setting}`] as const,
+            )}
+            onChoose={(rpm) => own.set([["speed", Number(rpm)]], reason)}
+          />
+        ) : (
+          entry("speed", `Speed, rpm${machine ? `, ${speedSpan(machine).join(" to ")}` : ""}`)
+        )}
+        {entry("feed", unit === "mm" ? "Feed, mm/min" : "Feed, in/min")}
+        {entry("depth", "Depth of a pass")}
+        {onSide && (
+          <Button
+            aria-pressed={own.reportOf("direction") !== undefined}
+            onClick={() =>
+              own.reportOf("direction")
+                ? own.takeBack("direction")
+                : own.set([["direction", "climb"]], reason)
+            }
+          >
+            {own.reportOf("direction") ? "Back to conventional" : "Climb cut instead of conventional"}
+          </Button>
+        )}
+        <Box display="flex" gap="8px" alignItems="flex-end">
+          <Field
+            label="Reason"
+            grow
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            onKeyDown={(e) => e.key === "Enter" && use()}
+          />
+          <Button look="strong" disabled={ready.length === 0 || wrong} onClick={use}>
+            Use mine
+          </Button>
+        </Box>
+      </Box>
+      <chakra.p fontSize="13px" color="quiet" mt="6px">
+        {setup.task.kind === "face" || setup.task.kind === "slot"
+          ? ""
+          : "Conventional unless you say otherwise. "}
+        {shop.cutters
+          .filter((c) => c.id === cut.cutter)
+          .map((c) => (
+            <span key={c.id}>
+              Out of its holder <Figure of={mm(c.stickout)} />, {(c.stickout / cuttingDiameter(c)).toFixed(1)}{" "}
+              × its diameter.
+            </span>
+          ))}
+      </chakra.p>
+    </Box>
+  );
+}
+
+const named = {
+  cutter: "Cutter",
+  speed: "Speed",
+  feed: "Feed",
+  depth: "Depth",
+  direction: "Direction",
+  aim: "Aim",
+};
+const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
+
+/** What became of one override, with its undo. */
+function Report({ report, onUndo }: { report: OverrideReport; onUndo: () => void }) {
+  const { shop } = useJob();
+  const { override, state, why } = report;
+  const value =
+    override.what === "depth" ? (
+      <Figure of={mm(override.value)} />
+    ) : override.what === "speed" ? (
+      <Figure of={quantity("spindleSpeed", override.value)} />
+    ) : override.what === "feed" ? (
+      <Figure of={quantity("feed", override.value)} />
+    ) : override.what === "cutter" ? (
+      (shop.cutters.find((c) => c.id === override.value)?.name ?? override.value)
+    ) : (
+      override.value
+    );
+  return (
+    <Notice severity={state === "applied" ? "note" : "stop"}>
+      Yours: {named[override.what].toLowerCase()} <b>{value}</b>, {stateWords[state]}. <Words of={why} />{" "}
+      Reason: {override.reason}. <Button onClick={onUndo}>Back to the plan's {override.what}</Button>
+    </Notice>
+  );
+}
+
+/** A number of one's own: typed and understood; used on Enter, cleared only when it was kept. */
+function OwnValue({
+  label,
+  text,
+  outcome,
+  onType,
+  onUse,
+  fieldRef,
+}: {
+  label: string;
+  text: string;
+  outcome: Read;
+  onType: (text: string) => void;
+  onUse: () => void;
+  fieldRef?: RefObject<HTMLInputElement | null>;
+}) {
+  const id = useId();
+  return (
+    <Box>
+      <Field
+        label={label}
+        figure
+        width="100%"
+        {...(fieldRef ? { ref: fieldRef } : {})}
+        value={text}
+        onChange={(e) => onType(e.target.value)}
+        onKeyDown={(e) => e.key === "Enter" && onUse()}
+        aria-invalid={outcome !== null && !outcome.ok}
+        aria-describedby={`${id}-said`}
+      />
+      <chakra.p
+        id={`${id}-said`}
+        role="status"
+        fontSize="12.5px"
+        minH="18px"
+        color={outcome && !outcome.ok ? "stop" : "quiet"}
+      >
+        {outcome && !outcome.ok ? <Words of={outcome.problem} /> : (outcome?.said ?? "")}
+      </chakra.p>
+    </Box>
+  );
+}

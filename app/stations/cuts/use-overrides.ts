@@ -1,0 +1,60 @@
+import { useEffect, useRef } from "react";
+import { type Change, changeOf, type Override, type OverrideReport } from "../../../core/job/index.ts";
+import type { OperationKey } from "../../../core/route/index.ts";
+import { newId } from "../../../store/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+
+export type OverrideWhat = Override["what"];
+
+/** What the person set at a cut (or at the route), what became of it, and how to set it or take it back. */
+export function useOverrides(at: OperationKey | "route") {
+  const { job, plan } = useJob();
+  const submit = useSubmit();
+  const kept = useRef<(() => void) | null>(null);
+  const { answer, busy } = submit;
+  // Only what was kept is cleared from its field: a refused change leaves what was typed.
+  useEffect(() => {
+    if (busy || !kept.current || !answer) return;
+    if (answer.ok) kept.current();
+    kept.current = null;
+  }, [busy, answer]);
+
+  const reportOf = (what: OverrideWhat): OverrideReport | undefined =>
+    plan.overrides.find((o) => o.override.at === at && o.override.what === what);
+
+  /** Sets one or several in one change; `onKept` runs when it was kept, not when another tab was first. */
+  const set = (
+    wanted: readonly (readonly [what: OverrideWhat, value: number | string])[],
+    reason: string,
+    onKept?: () => void,
+  ) => {
+    const made = wanted.map(([what, value]) => ({
+      id: reportOf(what)?.override.id ?? newId(),
+      at,
+      what,
+      value,
+      reason: reason.trim() || "no reason given",
+      since: new Date().toISOString(),
+    }));
+    const fresh = made.map((m) => m.id).filter((id) => !job.overrides.order.includes(id));
+    const changes: Change[] = made.map((m) => changeOf(job, `overrides/byId/${m.id}`, m));
+    if (fresh.length > 0) changes.push(changeOf(job, "overrides/order", [...job.overrides.order, ...fresh]));
+    kept.current = onKept ?? null;
+    void submit.change(changes);
+  };
+  const takeBack = (what: OverrideWhat) => {
+    const old = reportOf(what)?.override;
+    if (!old) return;
+    void submit.change([
+      changeOf(job, `overrides/byId/${old.id}`, null),
+      changeOf(
+        job,
+        "overrides/order",
+        job.overrides.order.filter((o) => o !== old.id),
+      ),
+    ]);
+  };
+  const refused = answer && !answer.ok && !busy;
+  return { reportOf, set, takeBack, refused };
+}

@@ -1,0 +1,112 @@
+import {
+  chooseCut,
+  type Cut,
+  type LimitChart,
+  limitChart,
+  limitShares,
+  type LimitShare,
+  settingFor,
+} from "../cutting/index.ts";
+import { isCarbide, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import type { OperationKey } from "../route/index.ts";
+import { cuttingDiameter, inUse, pickSetting, settingsNear, type Shop } from "../shop/index.ts";
+import { type Phrase, say, words } from "../working/index.ts";
+import type { Job } from "./job.ts";
+import { equipment, type Plan } from "./plan.ts";
+
+/** An owned cutter for a cut: what it would take, or why it cannot. */
+export interface RankedCutter {
+  cutter: string;
+  minutes: number | null;
+  depth: number | null;
+  why: Phrase;
+}
+
+/** One of the machine's speeds against the recommended range. */
+export interface SpeedStep {
+  rpm: number;
+  setting: string;
+  /** m/min at the cutter's diameter */
+  vc: number;
+  chosen: boolean;
+}
+
+/** What the Cuts station asks for when a cut is looked at: too much to send with every plan. */
+export interface CutComparison {
+  ranking: RankedCutter[];
+  chart: LimitChart;
+  shares: LimitShare[];
+  speeds: SpeedStep[];
+}
+
+/** Compares the owned cutters for a planned cut and works its charts; null for a key the plan has no setup for. */
+export function compareCut(
+  made: Plan,
+  job: Job,
+  shop: Shop,
+  key: OperationKey,
+  own: OwnHandbook = noOwnValues,
+): CutComparison | null {
+  const setup = made.setups.find((s) => s.key === key);
+  const { machine } = equipment(job, shop, own);
+  const material = job.part.material ? materialIn(own, job.part.material) : undefined;
+  if (!setup || !machine || !material) return null;
+  const { cut, task } = setup;
+  const usable = inUse(shop);
+  const cutter = shop.cutters.find((c) => c.id === cut.cutter);
+  if (!cutter) return null;
+  const place = { machine, material, shop: usable };
+  const fair = { ...task, own: { ...task.own, cutter: null } };
+  const choice = chooseCut(fair, usable.cutters, place);
+  const possible: Cut[] = choice.ok ? [choice.value.best, ...choice.value.others] : [];
+  const refusedOnes = choice.ok ? choice.value.refused : [];
+  const best = possible[0];
+  const setting = settingFor({
+    task,
+    cutter,
+    holder: usable.holders.find((h) => h.id === cut.holder) ?? null,
+    machine,
+    material,
+    rules: usable.houseRules,
+    spindle: pickSetting(machine, cut.rpm),
+    width: cut.width,
+  });
+  const axis = machine.axes[task.kind === "side" ? "y" : "x"];
+  const d = cuttingDiameter(cutter);
+  return {
+    ranking: [
+      ...possible.map((c) => ({
+        cutter: c.cutter,
+        minutes: c.minutes,
+        depth: c.depth,
+        why: reasonFor(c, best!),
+      })),
+      ...refusedOnes.map(({ cutter: id, refusal }) => ({
+        cutter: id,
+        minutes: null,
+        depth: null,
+        why: refusal.reason,
+      })),
+    ],
+    chart: limitChart(cut, setting, axis.powerFeeds),
+    shares: limitShares(cut, setting),
+    speeds: settingsNear(machine, cut.wantedRpm).map(({ rpm, setting: name }) => ({
+      rpm,
+      setting: name,
+      vc: (Math.PI * d * rpm) / 1000,
+      chosen: rpm === cut.rpm,
+    })),
+  };
+}
+
+/** In a few words what bounds a cutter here, or what speaks against it. */
+function reasonFor(cut: Cut, best: Cut): Phrase {
+  if (cut.against > best.against) {
+    const told = cut.warnings.find((w) => w.phrase.id?.startsWith("M19"));
+    return told
+      ? words(isCarbide(cut.tool) ? "carbide that the skin would chip" : "the skin would blunt it")
+      : words("not rated for this surface, or kept for rough work");
+  }
+  const bound = cut.limits.find((l) => l.id === cut.bound);
+  return bound ? say`bound by ${bound.name}` : words("nothing binds it");
+}

@@ -1,0 +1,27 @@
+import { operationKeySchema } from "../route/index.ts";
+import * as z from "../zod.ts";
+
+const about = {
+  id: z.string(),
+  at: z.union([operationKeySchema, z.literal("route")]),
+  reason: z.string(),
+  /** ISO time it was made. */
+  since: z.string(),
+};
+const amount = z.number().positive();
+
+/** What a person set themselves about a cut, or about the whole route. */
+export const overrideSchema = z.discriminatedUnion("what", [
+  /** Depth of a roughing pass, mm. */
+  z.object({ ...about, what: z.literal("depth"), value: amount }),
+  /** Spindle speed, rpm. */
+  z.object({ ...about, what: z.literal("speed"), value: amount }),
+  /** Table feed, mm/min. */
+  z.object({ ...about, what: z.literal("feed"), value: amount }),
+  /** Id of a cutter in the shop. */
+  z.object({ ...about, what: z.literal("cutter"), value: z.string() }),
+  z.object({ ...about, what: z.literal("direction"), value: z.literal("climb") }),
+  /** At the route: to the hard limits instead of 70 % of them. */
+  z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
+]);
+export type Override = z.infer<typeof overrideSchema>;

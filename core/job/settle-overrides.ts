@@ -1,0 +1,176 @@
+import {
+  chooseCut,
+  type Cut,
+  type CutTask,
+  cutWith,
+  hardLimitBroken,
+  mayClimb,
+  nothingOwn,
+  type OwnConditions,
+} from "../cutting/index.ts";
+import { type Mm, mm, quantity } from "../quantity/index.ts";
+import { type RouteContext, type Setup } from "../route/index.ts";
+import { pickSetting } from "../shop/index.ts";
+import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
+import type { Override } from "./override.ts";
+
+/** What became of an override in this plan: none is dropped silently. */
+export interface OverrideReport {
+  override: Override;
+  state: "applied" | "impossible" | "withoutObject";
+  why: Phrase;
+}
+
+/** Speeds this near to what is asked for are the same, as a ratio. */
+const sameSpeed = 1.02;
+
+/** Whether an own depth of a pass can be taken at all: hard limits (power, cutter) are never exceeded (M21). */
+export function ownDepthAllowed(cut: Cut, depth: Mm): Outcome<Mm> {
+  const broken = hardLimitBroken(cut, depth);
+  if (!broken) return done(depth);
+  return refused(
+    rule(
+      "M21.hard",
+    )`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(cut.allowed)} would do.`,
+    say`To lift it: ${broken.lifts}.`,
+  );
+}
+
+/**
+ * Puts what the person set into the context where it can be, and reports on each.
+ * @param setups the route as it would be without; begun ones keep what they were told but for the depth
+ */
+export function settleOverrides(
+  wanted: Override[],
+  setups: Setup[],
+  begun: ReadonlySet<string>,
+  context: RouteContext,
+): OverrideReport[] {
+  return wanted.map((override): OverrideReport => {
+    if (override.what === "aim") {
+      return {
+        override,
+        state: "applied",
+        why: words("As quick as possible: to the hard limits and the faster part of the ranges."),
+      };
+    }
+    const setup = override.at === "route" ? undefined : setups.find((s) => s.key === override.at);
+    if (!setup) {
+      return {
+        override,
+        state: "withoutObject",
+        why: words("This plan has no such cut. It is kept for when it has."),
+      };
+    }
+    const outcome = begun.has(setup.key) ? onBegun(override, setup) : applied(override, setup, context);
+    if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
+    context.own[setup.key] = { ...(context.own[setup.key] ?? nothingOwn), ...outcome.value.own };
+    return { override, state: "applied", why: outcome.value.why };
+  });
+}
+
+interface Settled {
+  own: Partial<OwnConditions>;
+  why: Phrase;
+}
+
+/** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */
+function onBegun(override: Override, setup: Setup): Outcome<Settled> {
+  const { cut } = setup;
+  if (override.what === "depth") return depthApplied(cut, override.value);
+  const asTold =
+    (override.what === "cutter" && cut.cutter === override.value) ||
+    (override.what === "speed" && cut.rpm === override.value) ||
+    (override.what === "feed" && cut.vf === override.value) ||
+    override.what === "direction";
+  return asTold
+    ? done({ own: {}, why: words("The setup was begun with it.") })
+    : refused(
+        words("The setup has begun: cutter, speed and feed stay as told until it is done."),
+        words("Change the depth, or finish the setup."),
+      );
+}
+
+function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
+  const allowed = ownDepthAllowed(cut, value);
+  return allowed.ok
+    ? done({ own: { depth: value }, why: say`${mm(value)} a pass instead of ${mm(cut.allowed)}.` })
+    : allowed;
+}
+
+/** Tries an override on top of those settled before it at the same cut. */
+function applied(override: Override, setup: Setup, context: RouteContext): Outcome<Settled> {
+  const before: CutTask = { ...setup.task, own: context.own[setup.key] ?? nothingOwn };
+  const with_ = (own: Partial<OwnConditions>): Outcome<Cut> => {
+    const task = { ...before, own: { ...before.own, ...own } };
+    const choice = chooseCut(task, cuttersFor(task, setup, context), context);
+    return choice.ok ? done(choice.value.best) : choice;
+  };
+  const now = with_({});
+  if (!now.ok) return now;
+  switch (override.what) {
+    case "depth":
+      return depthApplied(now.value, override.value);
+    case "cutter": {
+      const cutter = context.shop.cutters.find((c) => c.id === override.value);
+      if (!cutter)
+        return refused(
+          words("That cutter is not in the shop, or was retired."),
+          words("Choose another, or bring it back in the shop."),
+        );
+      const tried = cutWith({ ...before, own: { ...before.own, cutter: cutter.id } }, cutter, context);
+      if (!tried.ok) return tried;
+      const more = tried.value.minutes - setup.cut.minutes;
+      return done({
+        own: { cutter: cutter.id },
+        why: say`${cutter.name}: ${quantity("time", Math.abs(more))} ${more >= 0 ? "more" : "less"} than the plan's choice.`,
+      });
+    }
+    case "speed": {
+      const nearest = pickSetting(context.machine, override.value).rpm;
+      const off = Math.max(nearest / override.value, override.value / nearest);
+      if (off > sameSpeed)
+        return refused(
+          rule(
+            "M21.noSpeed",
+          )`${context.machine.name} has no ${quantity("spindleSpeed", override.value)}; the nearest is ${quantity("spindleSpeed", nearest)}.`,
+          words("Choose one of its speeds."),
+        );
+      const tried = with_({ rpm: override.value });
+      return tried.ok
+        ? done({
+            own: { rpm: override.value },
+            why: say`${quantity("spindleSpeed", nearest)} instead of ${quantity("spindleSpeed", now.value.rpm)}.`,
+          })
+        : tried;
+    }
+    case "feed": {
+      const tried = with_({ vf: override.value });
+      return tried.ok
+        ? done({
+            own: { vf: override.value },
+            why: say`${quantity("feed", override.value)} instead of ${quantity("feed", now.value.vf)}; ${mm(tried.value.depth)} a pass then.`,
+          })
+        : tried;
+    }
+    case "direction": {
+      const cutter = context.shop.cutters.find((c) => c.id === now.value.cutter);
+      if (setup.task.kind === "face" || setup.task.kind === "slot" || !cutter)
+        return refused(
+          words("Climb or conventional is only said of cuts with the side."),
+          words("Take the override back."),
+        );
+      const { backlash } = context.machine.axes[setup.task.kind === "side" ? "y" : "x"];
+      const may = mayClimb(now.value.depth, backlash, now.value.fz * cutter.teeth);
+      return may.ok ? done({ own: { climb: true }, why: words("Climb cut.") }) : may;
+    }
+    case "aim":
+      return done({ own: {}, why: words("") });
+  }
+}
+
+/** The cutter settled already, else all of them. */
+function cuttersFor(task: CutTask, setup: Setup, context: RouteContext) {
+  const id = task.own.cutter ?? setup.cut.cutter;
+  return context.shop.cutters.filter((c) => c.id === id);
+}

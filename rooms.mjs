@@ -17,6 +17,7 @@ export const coreRooms = [
   "steps",
   "figure",
   "rehearse",
+  "sums",
   "job",
   "logbook",
   "exchange",

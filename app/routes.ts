@@ -12,6 +12,13 @@ export default [
     route("record", "routes/record.tsx"),
     route("*", "routes/job-missing.tsx"),
   ]),
+  route("shop/:list?/:item?", "routes/shop.tsx"),
+  route("sums", "routes/sums.tsx"),
+  route("sums/:sum", "routes/sum.tsx"),
+  route("handbook", "routes/handbook.tsx"),
   route("handbook/materials", "routes/handbook-materials.tsx"),
+  route("handbook/materials/:material", "routes/handbook-material.tsx"),
+  route("handbook/cautions", "routes/handbook-cautions.tsx"),
+  route("handbook/words", "routes/handbook-words.tsx"),
   route("*", "routes/missing.tsx"),
 ] satisfies RouteConfig;

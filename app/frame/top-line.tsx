@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
 import { useUnit } from "../instruments/local-setting.ts";
 
 const HomeLink = chakra(Link);
@@ -57,6 +57,7 @@ export function TopLine({
         {detail}
       </chakra.span>
       <Box ml="auto" display="flex" gap="10px" alignItems="center" flexShrink="0">
+        <Doors />
         {children}
         <UnitSwitch />
         {onHelp && (
@@ -93,6 +94,36 @@ export function Key({ children }: { children: ReactNode }) {
     >
       {children}
     </chakra.kbd>
+  );
+}
+
+/** Rooms outside a job, always one press away on a desk; on a phone they stand on the bench. */
+export const doors = [
+  ["/shop", "Shop"],
+  ["/handbook", "Handbook"],
+  ["/sums", "Sums"],
+] as const;
+
+function Doors() {
+  const { pathname } = useLocation();
+  return (
+    <Box as="nav" aria-label="Rooms" display="flex" gap="4px" hideBelow="lg">
+      {doors.map(([to, name]) => (
+        <HomeLink
+          key={to}
+          to={to}
+          px="8px"
+          minH="32px"
+          display="inline-flex"
+          alignItems="center"
+          fontSize="14.5px"
+          textDecoration={pathname.startsWith(to) ? "underline" : "none"}
+          fontWeight={pathname.startsWith(to) ? 700 : 500}
+        >
+          {name}
+        </HomeLink>
+      ))}
+    </Box>
   );
 }
 

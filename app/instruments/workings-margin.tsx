@@ -1,12 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { showQuantity } from "../../core/quantity/index.ts";
-import { formulaText, type Working } from "../../core/working/index.ts";
+import { type LengthUnit, showQuantity } from "../../core/quantity/index.ts";
+import { formulaText, phraseText, type Working } from "../../core/working/index.ts";
+import { Link } from "react-router";
 import { useUnit } from "./local-setting.ts";
-import { Words } from "./words.tsx";
 
 /** The working of the figure that has focus, as a person would write it on ruled paper. */
-export function WorkingSheet({ working }: { working: Working | null }) {
-  const [unit] = useUnit();
+export function WorkingSheet({ working, unit: given }: { working: Working | null; unit?: LengthUnit }) {
+  const [chosen] = useUnit();
+  const unit = given ?? chosen;
   if (!working) {
     return (
       <chakra.p color="quiet" fontSize="14px">
@@ -17,14 +18,12 @@ export function WorkingSheet({ working }: { working: Working | null }) {
   return (
     <Box fontSize="14.5px">
       <chakra.h2 fontSize="14px" fontWeight="700" color="quiet" mb="6px">
-        <Words of={working.title} />
+        {phraseText(working.title, unit)}
       </chakra.h2>
       {working.lines.map((line, i) => (
         <Box key={i} borderTopWidth={line.sum ? "1.5px" : "0"} borderColor="ink" py="3px">
           <Box display="flex" justifyContent="space-between" gap="10px" alignItems="baseline">
-            <span>
-              <Words of={line.what} />
-            </span>
+            <span>{phraseText(line.what, unit)}</span>
             <chakra.span fontWeight={line.sum ? 700 : 500} whiteSpace="nowrap">
               {showQuantity(line.result, unit, line.decimals)}
             </chakra.span>
@@ -36,9 +35,17 @@ export function WorkingSheet({ working }: { working: Working | null }) {
                 `; ${line.terms.map(([symbol, value]) => `${symbol} ${showQuantity(value, unit)}`).join(", ")}`}
             </chakra.div>
           )}
-          {line.source && (
+          {(line.source ?? line.see) && (
             <chakra.div fontSize="12px" color="quiet" fontStyle="italic">
               {line.source}
+              {line.see && (
+                <>
+                  {line.source && "; "}
+                  <Link to={`/handbook/${line.see}`} style={{ textDecoration: "underline" }}>
+                    handbook
+                  </Link>
+                </>
+              )}
             </chakra.div>
           )}
         </Box>
@@ -61,14 +68,12 @@ export function WorkingSheet({ working }: { working: Working | null }) {
                 borderColor="warn"
               >
                 <Box display="flex" justifyContent="space-between" gap="10px">
-                  <span>
-                    <Words of={limit.name} />
-                  </span>
+                  <span>{phraseText(limit.name, unit)}</span>
                   <chakra.b whiteSpace="nowrap">{showQuantity(limit.allows, unit)}</chakra.b>
                 </Box>
                 {binds && (
                   <chakra.div fontSize="12.5px" color="ink">
-                    This one binds. To lift it: <Words of={limit.lifts} />.
+                    This one binds. To lift it: {phraseText(limit.lifts, unit)}.
                   </chakra.div>
                 )}
                 <chakra.div fontSize="12px" color={binds ? "ink" : "quiet"} fontStyle="italic">
@@ -81,7 +86,7 @@ export function WorkingSheet({ working }: { working: Working | null }) {
       )}
       {working.notes.map((note, i) => (
         <chakra.p key={i} mt="8px" fontSize="13px" color="quiet">
-          <Words of={note} />
+          {phraseText(note, unit)}
         </chakra.p>
       ))}
     </Box>

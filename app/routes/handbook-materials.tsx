@@ -1,17 +1,19 @@
-import { materials } from "../../core/handbook/index.ts";
-import { MaterialsTable } from "../handbook/materials-table.tsx";
+import { type MarkedMaterial, materialsWith, noOwnValues } from "../../core/handbook/index.ts";
+import { database, loadOwn } from "../../store/index.ts";
 import { Failure } from "../frame/failure.tsx";
+import { MaterialsTable } from "../handbook/materials-table.tsx";
 import type { Route } from "./+types/handbook-materials.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Materials · Firm Arbor" }];
 
 /** Rendered on the server, readable without script; kept for offline with its data. */
-export function loader() {
-  return { materials };
+export function loader(): { materials: MarkedMaterial[] } {
+  return { materials: materialsWith(noOwnValues) };
 }
 
-export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return serverLoader();
+/** What the person changed or added lives in the browser. */
+export async function clientLoader(): Promise<{ materials: MarkedMaterial[] }> {
+  return { materials: materialsWith(await loadOwn(database())) };
 }
 clientLoader.hydrate = true as const;
 

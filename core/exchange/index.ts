@@ -1,3 +1,4 @@
 export * from "./canonical-json.ts";
 export * from "./job-file.ts";
 export * from "./readings-csv.ts";
+export * from "./shop-csv.ts";

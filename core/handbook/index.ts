@@ -8,5 +8,6 @@ export * from "./general-tolerances.ts";
 export * from "./iso286.ts";
 export * from "./materials.ts";
 export * from "./times.ts";
+export * from "./trade-words.ts";
 export * from "./word-lists.ts";
 export * from "./bands.ts";

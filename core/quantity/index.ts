@@ -1,5 +1,6 @@
 export * from "./dimension.ts";
 export * from "./fraction64.ts";
+export * from "./parse-quantity.ts";
 export * from "./parse.ts";
 export * from "./quantity.ts";
 export * from "./show-dimension.ts";

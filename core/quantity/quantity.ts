@@ -13,9 +13,12 @@ export type QuantityKind =
   | "torque"
   | "mass"
   | "stress"
+  | "volume"
   | "volumeRate"
   | "time"
   | "seconds"
+  | "roughness"
+  | "temperature"
   | "ratio"
   | "count"
   | "angle";
@@ -72,16 +75,31 @@ const forms: Record<QuantityKind, Record<LengthUnit, Form>> = {
   },
   mass: { mm: { unit: "kg", factor: 1, decimals: 2 }, in: { unit: "lb", factor: 2.204_622_6, decimals: 2 } },
   stress: same("N/mm²", 0),
+  volume: {
+    mm: { unit: "cm³", factor: 1e-3, decimals: 1 },
+    in: { unit: "in³", factor: 1 / mmPerInch ** 3, decimals: 2 },
+  },
   volumeRate: {
     mm: { unit: "cm³/min", factor: 1e-3, decimals: 1 },
     in: { unit: "in³/min", factor: 1 / mmPerInch ** 3, decimals: 2 },
   },
   time: same("min", 1),
   seconds: same("s", 1),
+  roughness: {
+    mm: { unit: "µm", factor: 1, decimals: 2 },
+    in: { unit: "µin", factor: 1 / 0.0254, decimals: 0 },
+  },
+  temperature: { mm: { unit: "°C", factor: 1, decimals: 1 }, in: { unit: "°F", factor: 1.8, decimals: 1 } },
   ratio: same("", 2),
   count: same("", 0),
   angle: same("°", 1),
 };
+
+/** Shown value over canonical value of a kind in a display unit. */
+export const factorOf = (kind: QuantityKind, unit: LengthUnit): number => forms[kind][unit].factor;
+
+/** Unit a kind is shown in. */
+export const unitOf = (kind: QuantityKind, unit: LengthUnit): string => forms[kind][unit].unit;
 
 export const mm = (value: number): Quantity => ({ kind: "length", value });
 export const quantity = (kind: QuantityKind, value: number): Quantity => ({ kind, value });

@@ -46,7 +46,7 @@ export function fieldText(item: object, field: ShopField): string {
     case "choice":
     case "date":
     case "from":
-      return typeof value === "string" ? value : String(value as number);
+      return typeof value === "string" ? value : String(value);
   }
 }
 

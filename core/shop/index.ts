@@ -1,3 +1,4 @@
+export * from "./blank.ts";
 export * from "./check.ts";
 export * from "./cutter.ts";
 export * from "./demo-shop.ts";

@@ -32,6 +32,8 @@ const formulas = {
   "tilt-part": { metric: "the edge goes back s ÷ sin θ" },
   "cutting-speed": { metric: "vc = π · D · n ÷ 1000", inch: "vc = π · D · n ÷ 12" },
   "feed-per-tooth": { metric: "fz = vf ÷ (z · n)" },
+  "tram-trough": { metric: "(R − √(R² − (ae ÷ 2)²)) · tan tilt" },
+  "tram-step": { metric: "lane · sin tilt" },
   mass: { metric: "mass = volume · density" },
   growth: { metric: "growth = length · expansion · warmer by" },
   "guard-band": { metric: "good when lower + U ≤ reading ≤ upper − U" },

@@ -1,0 +1,294 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { readShopCsv, type ReadCsv, writeShopCsv } from "../../core/exchange/index.ts";
+import { mm, showQuantity } from "../../core/quantity/index.ts";
+import {
+  blankItem,
+  fieldText,
+  holderOf,
+  type ShopField,
+  shopFields,
+  type ShopItem,
+  type ShopList,
+  shopListWords,
+  valueOfField,
+} from "../../core/shop/index.ts";
+import type { Phrase } from "../../core/working/index.ts";
+import { newId } from "../../store/index.ts";
+import { Button } from "../instruments/button.tsx";
+import { download } from "../instruments/download.ts";
+import { Field } from "../instruments/field.tsx";
+import { useUnit } from "../instruments/local-setting.ts";
+import { Notice } from "../instruments/notice.tsx";
+import { StationTitle, Table } from "../instruments/section.tsx";
+import { Words } from "../instruments/words.tsx";
+import { useShop } from "./use-shop.ts";
+
+/** Value of a field as it stands in the table, in the person's unit. */
+function useShown() {
+  const [unit] = useUnit();
+  const { mine } = useShop();
+  return (item: ShopItem, field: ShopField): string => {
+    const value = valueOfField(item, field.key);
+    if (value === null || value === undefined || value === "") return "–";
+    if ((field.kind === "length" || field.kind === "signed") && typeof value === "number")
+      return showQuantity(mm(value), unit, unit === "mm" ? (Math.abs(value) < 0.1 ? 3 : 2) : 4);
+    if (field.options) return field.options.find(([v]) => v === value)?.[1] ?? fieldText(item, field);
+    if (field.list) return mine[field.list].find((i) => i.id === value)?.name ?? fieldText(item, field);
+    return `${fieldText(item, field)}${field.unit ? ` ${field.unit}` : ""}`;
+  };
+}
+
+/** One drawer: everything in it, to search, sort, add, copy, retire, and carry in and out as CSV. */
+export function ListPage({ list }: { list: ShopList }) {
+  const { mine, save } = useShop();
+  const [params, setParams] = useSearchParams();
+  const navigate = useNavigate();
+  const shown = useShown();
+  const words = shopListWords[list];
+  const fields = shopFields[list].filter((f) => f.column);
+  const search = params.get("find") ?? "";
+  const sortKey = params.get("sort") ?? "";
+  const down = params.get("down") === "1";
+  const withRetired = params.get("retired") === "1";
+  const put = (key: string, value: string) =>
+    setParams(
+      (now) => {
+        if (value) now.set(key, value);
+        else now.delete(key);
+        return now;
+      },
+      { replace: true },
+    );
+  const items = mine[list] as ShopItem[];
+  const wanted = search.trim().toLowerCase();
+  const found = items
+    .filter((item) => withRetired || !item.retired)
+    .filter((item) => fields.some((f) => shown(item, f).toLowerCase().includes(wanted)));
+  const field = fields.find((f) => f.key === sortKey);
+  const sorted = field ? [...found].sort((a, b) => compare(a, b, field) * (down ? -1 : 1)) : found;
+  const retired = items.filter((i) => i.retired).length;
+  const add = (item: ShopItem) => {
+    save(list, item.id, null, item);
+    void navigate(`/shop/${list}/${encodeURIComponent(item.id)}`);
+  };
+  return (
+    <>
+      <StationTitle above="Shop">{words.many}</StationTitle>
+      <Box className="no-print" display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end" mb="10px">
+        <Field
+          label="Search"
+          type="search"
+          value={search}
+          onChange={(e) => put("find", e.target.value)}
+          width="220px"
+        />
+        <Button look="strong" onClick={() => add(blankItem(list, newId()))}>
+          Add a {words.one}
+        </Button>
+        {items.length > 0 && (
+          <Button onClick={() => download(`${list}.csv`, writeShopCsv(list, items), "text/csv")}>
+            Export as CSV
+          </Button>
+        )}
+        <CsvImport list={list} />
+        {retired > 0 && (
+          <Button
+            look="quiet"
+            aria-pressed={withRetired}
+            onClick={() => put("retired", withRetired ? "" : "1")}
+          >
+            {withRetired ? "Hide" : "Show"} {retired} retired
+          </Button>
+        )}
+      </Box>
+      {items.length === 0 ? (
+        <Notice severity="note">
+          This drawer is empty. Add a {words.one}, import a CSV file, or{" "}
+          <Link to="/shop" style={{ textDecoration: "underline" }}>
+            start from a set
+          </Link>
+          .
+        </Notice>
+      ) : sorted.length === 0 ? (
+        <Notice severity="note">Nothing here matches "{search}". Try a shorter word.</Notice>
+      ) : (
+        <Table
+          label={words.many}
+          head={[
+            ...fields.map((f) => (
+              <chakra.button
+                key={f.key}
+                type="button"
+                fontWeight="600"
+                color="quiet"
+                cursor="pointer"
+                minH="28px"
+                aria-label={`Sort by ${f.label}`}
+                onClick={() => {
+                  put("sort", f.key);
+                  put("down", sortKey === f.key && !down ? "1" : "");
+                }}
+              >
+                {f.label} {sortKey === f.key ? (down ? "▾" : "▴") : ""}
+              </chakra.button>
+            )),
+            "",
+          ]}
+        >
+          {sorted.map((item) => (
+            <Row
+              key={item.id}
+              list={list}
+              item={item}
+              cells={fields.map((f) => shown(item, f))}
+              onCopy={() => add({ ...item, id: newId(), name: `${item.name}, copy` })}
+            />
+          ))}
+        </Table>
+      )}
+    </>
+  );
+}
+
+function compare(a: ShopItem, b: ShopItem, field: ShopField): number {
+  const [x, y] = [valueOfField(a, field.key), valueOfField(b, field.key)];
+  return typeof x === "number" && typeof y === "number"
+    ? x - y
+    : String(x as string).localeCompare(String(y as string), undefined, { numeric: true });
+}
+
+const ItemLink = chakra(Link);
+
+function Row({
+  list,
+  item,
+  cells,
+  onCopy,
+}: {
+  list: ShopList;
+  item: ShopItem;
+  cells: string[];
+  onCopy: () => void;
+}) {
+  const { mine, save } = useShop();
+  const [first, ...rest] = cells;
+  const cutter = list === "cutters" ? mine.cutters.find((c) => c.id === item.id) : undefined;
+  const holder = cutter ? holderOf(cutter, mine) : null;
+  return (
+    <chakra.tr opacity={item.retired ? 0.75 : 1}>
+      <th scope="row">
+        <ItemLink
+          to={`/shop/${list}/${encodeURIComponent(item.id)}`}
+          fontSize="14.5px"
+          color="ink"
+          textDecoration="underline"
+          display="inline-block"
+          minH="28px"
+        >
+          {first}
+        </ItemLink>
+        {item.retired && <chakra.span color="quiet"> retired</chakra.span>}
+        {holder && !holder.ok && (
+          <chakra.div color="warn" fontSize="12.5px" maxW="340px" fontWeight="400">
+            <span aria-hidden="true">▲ </span>
+            <Words of={holder.reason} />
+          </chakra.div>
+        )}
+      </th>
+      {rest.map((cell, i) => (
+        <chakra.td key={i} whiteSpace="nowrap">
+          {cell}
+        </chakra.td>
+      ))}
+      <chakra.td className="no-print" whiteSpace="nowrap" textAlign="right">
+        <Button look="quiet" onClick={onCopy} aria-label={`Copy ${item.name}`}>
+          copy
+        </Button>
+        <Button
+          look="quiet"
+          aria-label={`${item.retired ? "Bring back" : "Retire"} ${item.name}`}
+          onClick={() => save(list, item.id, item, { ...item, retired: !item.retired })}
+        >
+          {item.retired ? "bring back" : "retire"}
+        </Button>
+      </chakra.td>
+    </chakra.tr>
+  );
+}
+
+/** Reads a CSV, shows what would come in and which lines are left out, and waits for a press. */
+function CsvImport({ list }: { list: ShopList }) {
+  const { mine, importList } = useShop();
+  const [read, setRead] = useState<ReadCsv | null>(null);
+  const [problem, setProblem] = useState<{ reason: Phrase; suggestion: Phrase } | null>(null);
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    setRead(null);
+    setProblem(null);
+    const outcome = readShopCsv(list, await file.text());
+    if (outcome.ok) setRead(outcome.value);
+    else setProblem(outcome);
+  };
+  const known = new Set((mine[list] as ShopItem[]).map((i) => i.id));
+  const replaced = read?.items.filter((i) => known.has(i.id)).length ?? 0;
+  const many = shopListWords[list].many.toLowerCase();
+  return (
+    <Box flexBasis={read || problem ? "100%" : "auto"}>
+      <chakra.label fontSize="13px" color="quiet" display="block">
+        Import CSV
+        <chakra.input
+          type="file"
+          accept=".csv,text/csv"
+          display="block"
+          fontSize="14px"
+          minH="32px"
+          onChange={(e) => {
+            void choose(e.target.files?.[0]);
+            e.target.value = "";
+          }}
+        />
+      </chakra.label>
+      {problem && (
+        <Notice severity="stop" role="alert">
+          <Words of={problem.reason} /> <Words of={problem.suggestion} /> Nothing was changed.
+        </Notice>
+      )}
+      {read && (
+        <Notice severity={read.rejected.length > 0 ? "warn" : "note"} role="status">
+          {read.items.length} {many} can be read, {replaced} of them replace what is here
+          {read.rejected.length > 0 && `; ${read.rejected.length} lines are left out`}.{" "}
+          <Button
+            look="strong"
+            disabled={read.items.length === 0}
+            onClick={() => {
+              importList(list, read.items);
+              setRead(null);
+            }}
+          >
+            Take {read.items.length}
+          </Button>{" "}
+          <Button onClick={() => setRead(null)}>Take none</Button>
+          {read.rejected.length > 0 && (
+            <Box
+              as="ul"
+              listStyleType="none"
+              maxH="220px"
+              overflowY="auto"
+              mt="6px"
+              fontSize="14px"
+              tabIndex={0}
+            >
+              {read.rejected.map((r) => (
+                <li key={r.line}>
+                  Line {r.line}: <Words of={r.reason} />
+                </li>
+              ))}
+            </Box>
+          )}
+        </Notice>
+      )}
+    </Box>
+  );
+}

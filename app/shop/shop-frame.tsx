@@ -1,0 +1,124 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useRef, useState } from "react";
+import { Link, useFetcher } from "react-router";
+import { type Shop, type ShopList, shopListNames, shopListWords } from "../../core/shop/index.ts";
+import { TopLine } from "../frame/top-line.tsx";
+import { Button } from "../instruments/button.tsx";
+import { useKeyboard } from "../instruments/keyboard.ts";
+import { Notice } from "../instruments/notice.tsx";
+import type { ShopAnswer, ShopIntent } from "../routes/shop.tsx";
+import { ItemPage } from "./item-page.tsx";
+import { ListPage } from "./list-page.tsx";
+import { ShopDoor } from "./shop-door.tsx";
+import { ShopContext, type ShopContextValue } from "./use-shop.ts";
+
+/** The shop: its drawers at the left, one of them open. Every change is kept at once and can be undone. */
+export function ShopFrame({
+  mine,
+  list,
+  itemId,
+}: {
+  mine: Shop;
+  list: ShopList | null;
+  itemId: string | null;
+}) {
+  const fetcher = useFetcher<ShopAnswer>();
+  const [undone, setUndone] = useState<Shop[]>([]);
+  const restoring = useRef(false);
+  const answer = fetcher.data;
+  const busy = fetcher.state !== "idle";
+  useEffect(() => {
+    if (!answer || busy) return;
+    if (restoring.current) restoring.current = false;
+    else if (answer.saved.ok) setUndone((all) => [...all, answer.before]);
+  }, [answer, busy]);
+  const send = (intent: ShopIntent) =>
+    void fetcher.submit(intent as never, { method: "post", encType: "application/json" });
+  const undo = () => {
+    const last = undone.at(-1);
+    if (!last) return;
+    restoring.current = true;
+    setUndone((all) => all.slice(0, -1));
+    send({ intent: "restore", shop: last });
+  };
+  useKeyboard({ "Ctrl+z": undo }, { single: false, onInstrument: () => undefined });
+  const value: ShopContextValue = {
+    mine,
+    save: (of, id, from, to) => send({ intent: "save", list: of, id, from, to }),
+    addSet: (adds) => send({ intent: "addSet", adds }),
+    importList: (of, items) => send({ intent: "import", list: of, items }),
+    saved: busy ? null : (answer?.saved ?? null),
+  };
+  const item = list && itemId ? mine[list].find((i) => i.id === itemId) : undefined;
+  return (
+    <ShopContext.Provider value={value}>
+      <TopLine place="Shop" detail={busy ? "keeping" : "kept in this browser"}>
+        <Button onClick={undo} disabled={undone.length === 0} title="Undo (Ctrl+Z)">
+          Undo
+        </Button>
+      </TopLine>
+      <Box display="flex" flexDirection={{ base: "column", md: "row" }} alignItems="stretch">
+        <ShopDrawers mine={mine} open={list} />
+        <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "24px" }} py="16px">
+          {list === null ? (
+            <ShopDoor />
+          ) : itemId === null ? (
+            <ListPage list={list} key={list} />
+          ) : item ? (
+            <ItemPage list={list} item={item} key={`${list}/${item.id}`} />
+          ) : (
+            <Notice severity="note">
+              That {shopListWords[list].one} is not in the shop.{" "}
+              <Link to={`/shop/${list}`} style={{ textDecoration: "underline" }}>
+                All {shopListWords[list].many.toLowerCase()}
+              </Link>
+            </Notice>
+          )}
+        </Box>
+      </Box>
+    </ShopContext.Provider>
+  );
+}
+
+const DrawerLink = chakra(Link);
+
+function ShopDrawers({ mine, open }: { mine: Shop; open: ShopList | null }) {
+  return (
+    <Box
+      as="nav"
+      aria-label="Drawers of the shop"
+      className="no-print"
+      width={{ base: "100%", md: "168px" }}
+      flexShrink="0"
+      borderRightWidth={{ md: "1px" }}
+      borderBottomWidth={{ base: "1px", md: "0" }}
+      display="flex"
+      flexDirection={{ base: "row", md: "column" }}
+      overflowX="auto"
+    >
+      {shopListNames.map((list) => {
+        const chosen = list === open;
+        const owned = mine[list].filter((i) => !i.retired).length;
+        return (
+          <DrawerLink
+            key={list}
+            to={`/shop/${list}`}
+            aria-current={chosen ? "page" : undefined}
+            px="14px"
+            py="8px"
+            minH="44px"
+            borderBottomWidth={{ md: "1px" }}
+            bg={chosen ? "strong" : "transparent"}
+            color={chosen ? "onStrong" : "ink"}
+            whiteSpace={{ base: "nowrap", md: "normal" }}
+          >
+            <b>{shopListWords[list].many}</b>
+            <chakra.span display="block" fontSize="12.5px">
+              {owned === 0 ? "none yet" : owned}
+            </chakra.span>
+          </DrawerLink>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,43 @@
+import {
+  cutterKindFacts,
+  cutterKinds,
+  materialIn,
+  type Material,
+  materialsWith,
+  noOwnValues,
+  toolMaterials,
+  type ToolMaterial,
+  wordsFor,
+} from "../handbook/index.ts";
+import { choice } from "./sum.ts";
+
+/** Fields many sums share. Sums reckon with the published handbook, so that a bookmark gives the same everywhere. */
+export const materialField = choice(
+  "material",
+  "Material",
+  materialsWith(noOwnValues).map((m) => [m.id, m.name] as const),
+  "steel-low-drawn",
+);
+export const toolField = choice(
+  "tool",
+  "Cutter of",
+  toolMaterials.map((t) => [t, wordsFor.toolMaterial[t]] as const),
+  "hss",
+);
+export const kindField = choice(
+  "kind",
+  "Kind",
+  cutterKinds.filter((k) => k !== "tap").map((k) => [k, wordsFor.cutterKind[k]] as const),
+  "endMill",
+);
+export const millingKind = choice(
+  "kind",
+  "Kind",
+  cutterKinds
+    .filter((k) => cutterKindFacts[k].cuts.length > 0)
+    .map((k) => [k, wordsFor.cutterKind[k]] as const),
+  "endMill",
+);
+
+export const materialOf = (id: string): Material => materialIn(noOwnValues, id)!;
+export const toolOf = (value: string): ToolMaterial => toolMaterials.find((t) => t === value)!;

@@ -1,0 +1,27 @@
+import { bendingSum } from "./bending.ts";
+import { chipThickness } from "./chip-thickness.ts";
+import { finishSum } from "./finish.ts";
+import { handwheel } from "./handwheel.ts";
+import { passesSum } from "./passes.ts";
+import { power } from "./power.ts";
+import { speedFeed } from "./speed-feed.ts";
+import type { Sum } from "./sum.ts";
+import { tiltSum } from "./tilt.ts";
+import { weightSum } from "./weight.ts";
+
+/** Every sum, in the order of their doors. */
+export const sums: readonly Sum[] = [
+  speedFeed,
+  chipThickness,
+  power,
+  bendingSum,
+  handwheel,
+  passesSum,
+  finishSum,
+  tiltSum,
+  weightSum,
+];
+
+export const sumById = (id: string): Sum | undefined => sums.find((s) => s.id === id);
+
+export * from "./sum.ts";

@@ -12,7 +12,7 @@ export default [
     route("record", "routes/record.tsx"),
     route("*", "routes/job-missing.tsx"),
   ]),
-  route("shop/:list?/:item?", "routes/shop.tsx"),
+  route("shop/:list?", "routes/shop.tsx"),
   route("sums", "routes/sums.tsx"),
   route("sums/:sum", "routes/sum.tsx"),
   route("handbook", "routes/handbook.tsx"),

@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
+import { createServer } from "vite";
 import { generateSW } from "workbox-build";
 import { createApp, listen } from "../server/app.mjs";
 
@@ -8,7 +9,28 @@ import { createApp, listen } from "../server/app.mjs";
  * needs works with the server gone. One shell serves every depth of a job.
  */
 const shell = "/jobs/_/drawing";
-const documents = ["/", shell, "/handbook/materials", "/handbook/materials.data"];
+const vite = await createServer({
+  configFile: false,
+  server: { middlewareMode: true },
+  appType: "custom",
+  logLevel: "error",
+});
+const { sums } = await vite.ssrLoadModule("/core/sums/index.ts");
+const { shopListNames } = await vite.ssrLoadModule("/core/shop/index.ts");
+const { materials } = await vite.ssrLoadModule("/core/handbook/index.ts");
+await vite.close();
+const documents = [
+  "/",
+  shell,
+  "/handbook",
+  "/handbook/cautions",
+  "/handbook/words",
+  ...["", "/own", ...materials.map((m) => `/${m.id}`)].map((page) => `/handbook/materials${page}`),
+  "/sums",
+  ...sums.map((sum) => `/sums/${sum.id}`),
+  "/shop",
+  ...shopListNames.map((list) => `/shop/${list}`),
+];
 
 const revision = createHash("sha256")
   .update(readFileSync("build/server/index.js"))

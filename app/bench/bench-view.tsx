@@ -5,7 +5,7 @@ import { largestJobFile } from "../../core/exchange/index.ts";
 import { say, type Phrase, words } from "../../core/working/index.ts";
 import type { Imported, JobCard } from "../../store/index.ts";
 import { KeysSheet } from "../frame/keys-sheet.tsx";
-import { TopLine } from "../frame/top-line.tsx";
+import { doors, TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
@@ -39,11 +39,31 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
     void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
   return (
     <>
-      <TopLine place="Bench" onHelp={() => setHelp(true)}>
-        <chakra.span fontSize="14px">
-          <Link to="/handbook/materials">Materials</Link>
-        </chakra.span>
-      </TopLine>
+      <TopLine place="Bench" onHelp={() => setHelp(true)} />
+      <Box
+        as="nav"
+        aria-label="Rooms"
+        hideFrom="lg"
+        display="flex"
+        gap="4px"
+        px="10px"
+        bg="band"
+        borderBottomWidth="1px"
+      >
+        {doors.map(([to, name]) => (
+          <DoorLink
+            key={to}
+            to={to}
+            px="10px"
+            minH="44px"
+            display="inline-flex"
+            alignItems="center"
+            fontWeight="600"
+          >
+            {name}
+          </DoorLink>
+        ))}
+      </Box>
       <Box as="main" maxW="980px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
         <StationTitle above="Bench">
           {jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}
@@ -137,6 +157,8 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
 }
 
 /** Import of a job file: what is wrong is said and where; a known job with other decisions is asked about. */
+const DoorLink = chakra(Link);
+
 /** More than this many new things are counted, not named. */
 const mostNamed = 6;
 

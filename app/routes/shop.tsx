@@ -25,11 +25,11 @@ export type ShopIntent =
 
 export type ShopAnswer = { saved: ShopSaved; before: Shop };
 
-export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
   const list = shopListNames.find((l) => l === params.list) ?? null;
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- React Router's way to answer with a status
   if (params.list && !list) throw data("There is no such drawer in the shop.", { status: 404 });
-  return { mine: await loadMine(database()), list, item: params.item ?? null };
+  return { mine: await loadMine(database()), list, item: new URL(request.url).searchParams.get("item") };
 }
 clientLoader.hydrate = true as const;
 

@@ -40,6 +40,9 @@ function useShown() {
   };
 }
 
+/** Where an item stands: as a search, so that one kept document serves them all. */
+const itemPath = (list: ShopList, id: string) => `/shop/${list}?item=${encodeURIComponent(id)}`;
+
 /** One drawer: everything in it, to search, sort, add, copy, retire, and carry in and out as CSV. */
 export function ListPage({ list }: { list: ShopList }) {
   const { mine, save } = useShop();
@@ -71,7 +74,7 @@ export function ListPage({ list }: { list: ShopList }) {
   const retired = items.filter((i) => i.retired).length;
   const add = (item: ShopItem) => {
     save(list, item.id, null, item);
-    void navigate(`/shop/${list}/${encodeURIComponent(item.id)}`);
+    void navigate(itemPath(list, item.id));
   };
   return (
     <>
@@ -180,7 +183,7 @@ function Row({
     <chakra.tr opacity={item.retired ? 0.75 : 1}>
       <th scope="row">
         <ItemLink
-          to={`/shop/${list}/${encodeURIComponent(item.id)}`}
+          to={itemPath(list, item.id)}
           fontSize="14.5px"
           color="ink"
           textDecoration="underline"

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef } from "react";
-import { Form, Link, useNavigate, useSubmit } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { Form, Link, useNavigate, useSearchParams, useSubmit } from "react-router";
 import { type LengthUnit, type Quantity, showQuantity } from "../../core/quantity/index.ts";
 import {
   type Answer,
@@ -33,13 +33,17 @@ export function SumView({ worked }: { worked: WorkedSum }) {
   const navigate = useNavigate();
   const [unit] = useUnit();
   const { answer } = worked;
+  const [params] = useSearchParams();
+  // What is being typed runs ahead of the address.
+  const [typed, setTyped] = useState<Record<string, string>>({});
   // The unit switch rewrites what stands in the fields; a bookmark keeps the unit it was made in until it is switched.
-  const lastUnit = useRef(unit);
+  const lastUnit = useRef<LengthUnit | null>(params.has("unit") ? unit : null);
   useEffect(() => {
     if (unit === lastUnit.current) return;
     lastUnit.current = unit;
-    if (unit !== worked.unit)
-      void navigate(addressOf(sum, unit, textsIn(sum, worked, unit)), { replace: true });
+    if (unit === worked.unit) return;
+    setTyped({});
+    void navigate(addressOf(sum, unit, textsIn(sum, worked, unit)), { replace: true });
   }, [unit, worked, sum, navigate]);
   return (
     <>
@@ -59,8 +63,6 @@ export function SumView({ worked }: { worked: WorkedSum }) {
             <Form
               method="get"
               onChange={(e) => void submit(e.currentTarget, { replace: true, preventScrollReset: true })}
-              // The fields are the address's: another unit or bookmark fills them anew.
-              key={worked.unit}
             >
               <input type="hidden" name="unit" value={worked.unit} />
               {sum.fields.map((field) => (
@@ -69,6 +71,8 @@ export function SumView({ worked }: { worked: WorkedSum }) {
                   field={field}
                   read={worked.fields.find((f) => f.key === field.key)!}
                   unit={worked.unit}
+                  text={typed[field.key]}
+                  onType={(text) => setTyped({ ...typed, [field.key]: text })}
                 />
               ))}
               <Button type="submit" look="strong" className="no-print" mt="6px">
@@ -105,13 +109,25 @@ export function SumView({ worked }: { worked: WorkedSum }) {
   );
 }
 
-function SumEntry({ field, read, unit }: { field: Field; read: ReadField; unit: LengthUnit }) {
+function SumEntry({
+  field,
+  read,
+  unit,
+  text = read.text,
+  onType,
+}: {
+  field: Field;
+  read: ReadField;
+  unit: LengthUnit;
+  text?: string | undefined;
+  onType: (text: string) => void;
+}) {
   const id = `sum-${field.key}`;
   const said = read.problem ?? read.understood;
   return (
     <Labeled label={field.label} htmlFor={id} mb="4px">
       {isChoice(field) ? (
-        <Select id={id} name={field.key} defaultValue={read.text} width="100%">
+        <Select id={id} name={field.key} value={text} width="100%" onChange={(e) => onType(e.target.value)}>
           {field.options.map(([value, text]) => (
             <option key={value} value={value}>
               {text}
@@ -123,7 +139,8 @@ function SumEntry({ field, read, unit }: { field: Field; read: ReadField; unit: 
           figure
           id={id}
           name={field.key}
-          defaultValue={read.text}
+          value={text}
+          onChange={(e) => onType(e.target.value)}
           width="100%"
           maxLength={40}
           aria-invalid={read.problem !== null}

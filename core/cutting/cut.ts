@@ -285,7 +285,7 @@ function finishing(ready: Ready, setting: Setting, rough: FeedChoice, depth: Mm)
     task.kind === "face" ? Math.max(cutter.cornerRadius, sharpCorner) : cuttingDiameter(cutter) / 2;
   const byRa = task.ra === null ? null : feedForRa(task.ra, radius);
   const raFz = byRa === null ? Infinity : byRa / ridge;
-  const steady = Math.min(rough.vf, tableFeed(low + (high - low) / 3, cutter.teeth, speed.rpm));
+  const steady = tableFeed(low + (high - low) / 3, cutter.teeth, speed.rpm);
   const wanted = Math.min(steady, tableFeed(raFz, cutter.teeth, speed.rpm));
   const bentAt = (vf: number) =>
     depth > 0 ? bendingAt(setting, depth, feedPerToothOf(vf, cutter.teeth, speed.rpm)) : 0;

@@ -3,7 +3,7 @@ import { useCallback } from "react";
 import type { CutComparison } from "../../../core/job/index.ts";
 import { type LengthUnit, mm, type QuantityKind, quantity, showParts } from "../../../core/quantity/index.ts";
 import type { Setup } from "../../../core/route/index.ts";
-import { phraseText } from "../../../core/working/index.ts";
+import type { Phrase } from "../../../core/working/index.ts";
 import { Chart, type ChartColors } from "../../instruments/chart.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
@@ -12,6 +12,31 @@ const inUnit = (kind: QuantityKind, value: number, unit: LengthUnit): number =>
   Number(showParts(quantity(kind, value), unit, 4).number.replace("−", "-"));
 
 const dashes = ["solid", "dashed", "dotted", [8, 3, 2, 3]] as const;
+const toneNames = ["warn", "stop", "accent", "quiet"] as const;
+
+/** Which line is which: drawn as in the chart, named beside it. */
+function Legend({ names }: { names: Phrase[] }) {
+  return (
+    <Box as="ul" listStyleType="none" display="flex" flexWrap="wrap" gap="2px 16px" fontSize="13px" mb="4px">
+      {names.map((name, i) => (
+        <Box as="li" key={i} display="flex" alignItems="center" gap="6px">
+          <svg width="30" height="8" aria-hidden="true">
+            <line
+              x1="0"
+              x2="30"
+              y1="4"
+              y2="4"
+              stroke={`var(--chakra-colors-${toneNames[i]})`}
+              strokeWidth="2.5"
+              strokeDasharray={["", "6 4", "2 3", "8 3 2 3"][i]}
+            />
+          </svg>
+          <Words of={name} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
 
 /** Limits against depth: the feed each allows, the region all leave, the point chosen in it. */
 export function LimitsChart({ comparison, unit }: { comparison: CutComparison; unit: LengthUnit }) {
@@ -23,9 +48,9 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
         inUnit("feed", feed, unit),
       ];
       const text = { color: c.ink, fontSize: 12 };
-      const tones = [c.warn, c.stop, c.accent, c.quiet];
+      const tones = toneNames.map((name) => c[name]);
       return {
-        grid: { left: 52, right: 128, top: 16, bottom: 42 },
+        grid: { left: 52, right: 18, top: 16, bottom: 42 },
         xAxis: {
           type: "value",
           name: `depth of a pass, ${unit}`,
@@ -58,15 +83,6 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
             data: curve.points.map(at),
             showSymbol: false,
             lineStyle: { color: tones[i], width: 2, type: dashes[i] },
-            endLabel: {
-              show: true,
-              formatter: phraseText(curve.name, unit),
-              color: tones[i],
-              fontSize: 11.5,
-              width: 120,
-              overflow: "break",
-            },
-            labelLayout: { moveOverlap: "shiftY" },
             silent: true,
           })),
           {
@@ -108,6 +124,7 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
   );
   return (
     <Box>
+      <Legend names={chart.curves.map((curve) => curve.name)} />
       <Chart height={300} option={option} label="Feed that each limit allows against the depth of a pass" />
       <chakra.p fontSize="13px" color="quiet">
         Each line is the fastest feed a limit allows at that depth; the tinted region is inside all of them.

@@ -98,6 +98,7 @@ export const cutAsked: fc.Arbitrary<CutTask> = fc
     halfTolerance: fc.option(fc.constantFrom(0.01, 0.05, 0.2)),
     ra: fc.option(fc.constantFrom(0.8, 3.2)),
     aim: fc.constantFrom("usual" as const, "usual" as const, "quick" as const),
+    skin: fc.constantFrom(0, 0, 0.3, 1),
   })
   .map(({ tenths, ...task }) => cutTask({ ...task, total: tenths / 10 }));
 

@@ -81,7 +81,8 @@ describe("suggestions over random machines, cutters, materials and cuts", () => 
     fc.assert(
       fc.property(placed, fc.integer({ min: 11, max: 40 }), ({ cutter, machine, material, task }, tenths) => {
         const soft = cutWith(task, cutter, place(machine, material));
-        if (!soft.ok) return;
+        // A cut that rubs is no yardstick: the stiffer machine goes deep enough to cut.
+        if (!soft.ok || ids(soft.value).includes("M22.rub")) return;
         const stiffer = {
           ...machine,
           ownForce: (classForce[machine.class] * tenths) / 10,
@@ -90,7 +91,7 @@ describe("suggestions over random machines, cutters, materials and cuts", () => 
         const stiff = cutWith(task, cutter, place(stiffer, material));
         expect(stiff.ok && stiff.value.minutes).toBeLessThanOrEqual(soft.value.minutes * almost);
       }),
-      { numRuns: numRuns / 4 },
+      { numRuns },
     );
   });
 
@@ -118,7 +119,7 @@ describe("suggestions over random machines, cutters, materials and cuts", () => 
           expect(here.mean).toBeLessThanOrEqual(here.peak * almost);
         },
       ),
-      { numRuns: numRuns / 4 },
+      { numRuns },
     );
   });
 

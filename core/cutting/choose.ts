@@ -2,7 +2,8 @@ import { wordsFor } from "../handbook/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import type { Cutter } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
-import { type Cut, type CutPlace, cutWith } from "./cut.ts";
+import { type Cut, cutWith } from "./cut.ts";
+import type { CutPlace } from "./ready.ts";
 import type { CutTask } from "./task.ts";
 
 export interface CutChoice {

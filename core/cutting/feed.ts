@@ -21,6 +21,9 @@ export const cutTime = (length: Mm, approach: Mm, overrun: Mm, vf: MmPerMin, pas
 /** A hand turns a wheel comfortably in 1 to 15 s a turn (domain.md 6). */
 export const comfortableTurn: Range = [1, 15];
 
+/** Feed per tooth aimed at: the middle of the range, three quarters of it when quickness is asked for, mm. */
+export const plainFz = ([low, high]: Range, quick: boolean): Mm => low + (high - low) * (quick ? 0.75 : 0.5);
+
 export interface FeedChoice {
   vf: MmPerMin;
   by: "power" | "hand";
@@ -48,34 +51,22 @@ export function ownFeed(axis: AxisScrew, vf: MmPerMin): FeedChoice {
   };
 }
 
-export interface FeedCandidate {
-  fz: Mm;
-  /** Largest ae/D at which the chip of this feed is no thicker than at the plain feed; 1 when not raised. */
-  thinTo: number;
-}
-
 /** Lower feeds tried when force or power bind, and higher ones for thin chips, as shares of the plain one. */
 const gentler = [1, 0.8, 0.62];
 const raised = [1.25, 1.6, 2, mostThinning];
+
+/** Largest ae/D at which the chip of a feed raised by a factor is no thicker than at the plain feed. */
+export const thinTo = (factor: number): number => (1 - Math.sqrt(1 - 1 / factor ** 2)) / 2;
 
 /**
  * Feeds per tooth worth comparing: where the range is aimed at, gentler ones inside it, and for cuts on the side raised ones
  * that keep the largest chip where ae is below D/2 (domain.md 6: at most × 2.5, for that move only).
  * @param quick aims at three quarters of the range instead of its middle
  */
-export function feedCandidates(range: Range, thins: boolean, quick = false): FeedCandidate[] {
-  const [low, high] = range;
-  const plain = low + (high - low) * (quick ? 0.75 : 0.5);
-  const slow = [...new Set(gentler.map((share) => Math.max(low, plain * share)))];
-  return [
-    ...slow.map((fz) => ({ fz, thinTo: 1 })),
-    ...(thins
-      ? raised.map((factor) => ({
-          fz: plain * factor,
-          thinTo: (1 - Math.sqrt(1 - 1 / factor ** 2)) / 2,
-        }))
-      : []),
-  ];
+export function feedCandidates(range: Range, thins: boolean, quick = false): Mm[] {
+  const plain = plainFz(range, quick);
+  const slow = new Set(gentler.map((share) => Math.max(range[0], plain * share)));
+  return [...slow, ...(thins ? raised.map((factor) => plain * factor) : [])];
 }
 
 /** Whether a material must never be rubbed: no spring passes, no dwelling. */

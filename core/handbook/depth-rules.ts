@@ -72,14 +72,14 @@ export const edgeForce = { sharp: { force: 1, radial: 0.4 }, worn: { force: 1.3,
 /** Most a feed per tooth is raised for thin chips (domain.md 6). */
 export const mostThinning = 2.5;
 
-/** Finish allowance left for the last pass, mm (domain.md 7). */
-export const finishAllowance: Record<CutKind, number> = {
-  face: 0.15,
-  side: 0.2,
-  slot: 0.15,
-  step: 0.15,
-  slab: 0.2,
-  groove: 0,
+/** Finish allowances for the last pass, mm (domain.md 7): the usual first, then lighter ones for a small depth or a wall that bends. */
+export const finishAllowances: Record<CutKind, readonly number[]> = {
+  face: [0.15, 0.1, 0.05],
+  side: [0.2, 0.13, 0.05],
+  slot: [0.15, 0.1, 0.05],
+  step: [0.15, 0.1, 0.05],
+  slab: [0.2, 0.13, 0.05],
+  groove: [0],
 };
 
 /** First pass on a raw face: skin plus this, mm (domain.md 3). */

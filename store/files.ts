@@ -1,10 +1,10 @@
-import { readJobFile, readingsCsv, writeJobFile } from "../core/exchange/index.ts";
+import { type JobFile, readJobFile, readingsCsv, writeJobFile } from "../core/exchange/index.ts";
 import { sameJson } from "../core/job/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import { refused, say, words } from "../core/working/index.ts";
 import { type Database, newId } from "./database.ts";
 import { addJob, loadJob } from "./jobs.ts";
-import { addMissing, loadShop } from "./shop.ts";
+import { addMissing, addMissingMaterials, loadOwn, loadShop } from "./shop.ts";
 
 export type Imported =
   | { kind: "added" | "same" | "merged"; jobId: string; added: string[] }
@@ -33,12 +33,12 @@ export async function importJobFile(
   const known = await loadJob(db, job.id);
   if (!known) {
     await addJob(db, job, file.records, at, came);
-    return { kind: "added", jobId: job.id, added: await addMissing(db, shopUsed) };
+    return { kind: "added", jobId: job.id, added: await addAll(db, file) };
   }
   if (onDiffer === "asCopy") {
     const copy = { ...job, id: newId(), name: `${job.name} (imported)` };
     await addJob(db, copy, file.records, at, came);
-    return { kind: "added", jobId: copy.id, added: await addMissing(db, shopUsed) };
+    return { kind: "added", jobId: copy.id, added: await addAll(db, file) };
   }
   const parted = known.records.some((mine) => {
     const theirs = file.records.find((r) => r.seq === mine.seq);
@@ -66,15 +66,26 @@ export async function importJobFile(
       onDiffer === "takeTheirs" ? { changed: at, name: job.name, sheet: job.sheet } : { changed: at },
     );
   });
-  return { kind: "merged", jobId: job.id, added: await addMissing(db, shopUsed) };
+  return { kind: "merged", jobId: job.id, added: await addAll(db, file) };
 }
+
+/** Adds what a file brought and is not here: equipment and own handbook values. Returns the names added. */
+const addAll = async (db: Database, { shopUsed, ownUsed }: JobFile): Promise<string[]> => [
+  ...(await addMissing(db, shopUsed)),
+  ...(await addMissingMaterials(db, ownUsed)),
+];
 
 /** The job file of a kept job; null when there is none. The shop of an imported file comes out again as it came in. */
 export async function exportJobFile(db: Database, jobId: string): Promise<string | null> {
   const kept = await loadJob(db, jobId);
   if (!kept) return null;
   const imported = (await db.documents.get(jobId))?.imported;
-  return writeJobFile(kept.job, kept.records, imported?.shopUsed ?? (await loadShop(db)), imported?.ownUsed);
+  const used = kept.job.part.material;
+  const mine = used ? (await loadOwn(db)).materials[used] : undefined;
+  return writeJobFile(kept.job, kept.records, imported?.shopUsed ?? (await loadShop(db)), {
+    ...imported?.ownUsed,
+    ...(used && mine ? { [used]: mine } : {}),
+  });
 }
 
 /** Readings of a kept job as CSV; null when there is none. */

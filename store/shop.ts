@@ -122,22 +122,63 @@ export async function addMissing(db: Database, used: Shop): Promise<string[]> {
 }
 
 /** Puts read items into a list: those with an id that is there replace it. */
-export async function importItems(db: Database, list: ShopList, items: ShopItem[]): Promise<Shop> {
+export async function importItems(db: Database, list: ShopList, items: ShopItem[]): Promise<void> {
   return db.transaction("rw", db.shop, async () => {
     const before = await loadMine(db);
     const after = items.reduce<ShopItem[]>((all, item) => put(all, item.id, item), before[list]);
     await db.shop.put({ ...before, [list]: after }, shopKey);
-    return before;
   });
 }
 
-/** Puts the shop back as it was: undo of an import or a starter set. */
-export const restoreShop = (db: Database, shop: Shop): Promise<unknown> => db.shop.put(shop, shopKey);
+/** Shops as they were before each change, oldest first; more than this many are forgotten. */
+const mostUndone = 30;
+const undoKey = (n: number) => `undo-${String(n).padStart(9, "0")}`;
+const undoKeys = (db: Database) => db.shop.where(":id").startsWith("undo-").primaryKeys();
+
+/** Runs a change of the shop and keeps how it was before, when it changed anything. */
+export async function undoable<T>(db: Database, change: () => Promise<T>): Promise<T> {
+  return db.transaction("rw", db.shop, async () => {
+    const before = await loadMine(db);
+    const result = await change();
+    if (!sameJson(before, await loadMine(db))) {
+      const keys = await undoKeys(db);
+      await db.shop.put(before, undoKey(Number(keys.at(-1)?.slice(5) ?? 0) + 1));
+      await db.shop.bulkDelete(keys.slice(0, -mostUndone));
+    }
+    return result;
+  });
+}
+
+/** How many changes of the shop can be undone. */
+export const shopUndos = (db: Database): Promise<number> => db.shop.where(":id").startsWith("undo-").count();
+
+/** Puts the shop back as it was before the last change; false when there is none. */
+export async function undoShop(db: Database): Promise<boolean> {
+  return db.transaction("rw", db.shop, async () => {
+    const last = (await undoKeys(db)).at(-1);
+    const before = last === undefined ? undefined : await db.shop.get(last);
+    if (!before) return false;
+    await db.shop.put(before, shopKey);
+    await db.shop.delete(last!);
+    return true;
+  });
+}
 
 /** The person's own handbook values. */
 export async function loadOwn(db: Database): Promise<OwnHandbook> {
   const stored = ownHandbookSchema.safeParse(await db.own.get(shopKey));
   return stored.success ? stored.data : noOwnValues;
+}
+
+/** Adds own values of materials that have none here; those here stay as they are. Returns the names added. */
+export async function addMissingMaterials(db: Database, came: OwnHandbook["materials"]): Promise<string[]> {
+  return db.transaction("rw", db.own, async () => {
+    const { materials } = await loadOwn(db);
+    const missing = Object.entries(came).filter(([id]) => !(id in materials));
+    if (missing.length > 0)
+      await db.own.put({ materials: { ...materials, ...Object.fromEntries(missing) } }, shopKey);
+    return missing.map(([, material]) => `own values of ${material.name}`);
+  });
 }
 
 /** Keeps a changed or added material; null takes the person's values back. Refuses one that cannot be, in words. */

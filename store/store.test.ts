@@ -2,7 +2,7 @@ import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import { beforeEach, describe, expect, test } from "vitest";
 import { canonicalJson, largestJobFile, readJobFile } from "../core/exchange/index.ts";
-import { changeOf, type Migrations, migrate } from "../core/job/index.ts";
+import { changeOf, type Migrations, migrate, plan } from "../core/job/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { phraseText } from "../core/working/index.ts";
 import { jobFileJsonSchema } from "../tests/support/job-file-schema.ts";
@@ -204,9 +204,14 @@ describe("files", () => {
 });
 
 describe("versions", () => {
-  test("the fixture of version 1 reads today", () => {
-    const text = readFileSync(new URL("../tests/fixtures/job-v1.json", import.meta.url), "utf8");
-    expect(readJobFile(text)).toMatchObject({ ok: true });
+  test.each([1, 2])("the fixture of version %d reads today and can be planned", (version) => {
+    const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
+    const read = readJobFile(text);
+    if (!read.ok) throw new Error(phraseText(read.reason, "mm"));
+    const { job, records, shopUsed, ownUsed } = read.value;
+    const made = plan({ job, records, shop: shopUsed, piece: 1, own: { materials: ownUsed } });
+    expect(made.setups.length).toBe(6);
+    expect(made.current).toBeGreaterThan(records.length > 0 ? 0 : -1);
   });
 
   test("steps lead from version to version, and a newer document is refused", () => {

@@ -1,7 +1,9 @@
 import { describe, expect, test } from "vitest";
+import { type CutTask, cutTask, cutWith, mayClimb, nothingOwn, tiltedStep } from "../core/cutting/index.ts";
+import { materials } from "../core/handbook/index.ts";
 import { applyChanges, changeOf, type Job, plan, type Plan } from "../core/job/index.ts";
 import { cannotBe, sizeVerdict } from "../core/measure/index.ts";
-import { demoShop, type Instrument } from "../core/shop/index.ts";
+import { checkItem, type Cutter, demoShop, type Instrument, type Machine } from "../core/shop/index.ts";
 import { dim, cheekBlock, read } from "./support/cheek-block.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 import { appended, walk } from "./support/walker.ts";
@@ -62,6 +64,31 @@ const readoutShop = {
   ...demoShop,
   machines: demoShop.machines.map((m) => ({ ...m, axes: { ...m.axes, z: { ...m.axes.z, readout: 0.005 } } })),
 };
+
+const [kneeMill, , horizontalMill] = demoShop.machines as [Machine, Machine, Machine];
+const lowCarbon = materials.find((m) => m.id === "steel-low-drawn")!;
+const cutterOf = (kind: Cutter["kind"], more: Partial<Cutter> = {}): Cutter => ({
+  ...demoShop.cutters.find((c) => c.kind === kind)!,
+  ...more,
+});
+
+const twoFlutes = demoShop.cutters.find((c) => c.id === "em-10-2")!;
+
+/** A cut with one cutter of the demo shop on its knee mill, in mild steel. */
+function cut(
+  cutter: Cutter,
+  asked: Partial<CutTask>,
+  { machine = kneeMill, holders = demoShop.holders } = {},
+) {
+  const task = cutTask({ kind: "face", length: 100, across: 40, total: 1.5, ...asked });
+  return cutWith(task, cutter, { machine, material: lowCarbon, shop: { holders, houseRules: [] } });
+}
+const own = (given: Partial<CutTask["own"]>) => ({ own: { ...nothingOwn, ...given } });
+const slotIn = (across: number, more: Partial<CutTask> = {}) =>
+  ({ kind: "slot", across, total: 3, ...more }) as const;
+const groove = (total: number): Partial<CutTask> => ({ kind: "groove", across: 10, total });
+const sideOf = (across: number, more: Partial<CutTask> = {}) =>
+  ({ kind: "side", across, total: 1, ...more }) as const;
 
 /**
  * Each mistake of mistakes.md that this release catches: the slip, the phrase or state that catches it, and a near case
@@ -159,6 +186,150 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => planOf(block(...ownDepth(3.5))).overrides,
     "M21.hard",
     () => planOf(block(...ownDepth(1.2))).overrides,
+  ],
+  [
+    "M17",
+    "climbing 1 mm deep with slack in the screw",
+    () => cut(twoFlutes, sideOf(12, own({ climb: true }))),
+    "M17.climb",
+    () => cut(twoFlutes, sideOf(12, { total: 0.1, ...own({ climb: true }) })),
+  ],
+  [
+    "M17",
+    "the same as a bare rule: slack just above the chip of a turn",
+    () => mayClimb(0.5, 0.16, 0.15),
+    "M17.climb",
+    () => mayClimb(0.5, 0.15, 0.15),
+  ],
+  [
+    "M18",
+    "a large cutter needs the low range, where this spindle turns the other way",
+    () => cut(cutterOf("flyCutter"), {}),
+    "M18.reversed",
+    () => cut(cutterOf("endMill", { diameter: 8 }), {}),
+  ],
+  [
+    "M19",
+    "a good carbide mill into scale",
+    () => cut(cutterOf("faceMill"), { skin: 0.3, hardSkin: true }),
+    "M19.skin",
+    () => cut(cutterOf("faceMill", { condition: "expendable" }), { skin: 0.3, hardSkin: true }),
+  ],
+  [
+    "M19",
+    "carbide in an interrupted cut",
+    () => cut(cutterOf("faceMill"), { interrupted: true }),
+    "M19.interrupted",
+    () => cut(cutterOf("shellMill"), { interrupted: true }),
+  ],
+  [
+    "M20",
+    "flutes shorter than the wall",
+    () => cut(cutterOf("endMill", { fluteLength: 20, stickout: 40 }), sideOf(20)),
+    "M20.flute",
+    () => cut(cutterOf("endMill", { fluteLength: 21, stickout: 40 }), sideOf(20)),
+  ],
+  [
+    "M20",
+    "wider than the slot",
+    () => cut(cutterOf("endMill", { diameter: 12.2, shank: 12 }), slotIn(12)),
+    "M20.wide",
+    () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), slotIn(12)),
+  ],
+  [
+    "M20",
+    "too big for the inside corner",
+    () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), sideOf(10, { insideRadius: 5 })),
+    "M20.corner",
+    () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), sideOf(10, { insideRadius: 6 })),
+  ],
+  [
+    "M20",
+    "plunging without teeth to the center",
+    () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), slotIn(12, { plunges: true })),
+    "M20.plunge",
+    () =>
+      cut(
+        cutterOf("endMill", { diameter: 12, shank: 12, centerCutting: true }),
+        slotIn(12, { plunges: true }),
+      ),
+  ],
+  [
+    "M20",
+    "out of its holder over 6 times its diameter",
+    () => cut(cutterOf("endMill", { diameter: 10, shank: 10, fluteLength: 30, stickout: 61 }), sideOf(20)),
+    "M20.stickout",
+    () => cut(cutterOf("endMill", { diameter: 10, shank: 10, fluteLength: 30, stickout: 60 }), sideOf(20)),
+  ],
+  [
+    "M20",
+    "the collars stop the side-and-face cutter",
+    () => cut(cutterOf("sideAndFace"), groove(20), { machine: horizontalMill }),
+    "M20.collar",
+    () => cut(cutterOf("sideAndFace"), groove(18), { machine: horizontalMill }),
+  ],
+  [
+    "M21",
+    "an own feed beyond what the tooth bears",
+    () => cut(cutterOf("faceMill"), own({ vf: 2000 })),
+    "M21.feed",
+    () => cut(cutterOf("faceMill"), own({ vf: 190 })),
+  ],
+  [
+    "M21",
+    "an own speed that burns the edge",
+    () => cut(cutterOf("endMill"), own({ rpm: 2720 })),
+    "M21.speed",
+    () => cut(cutterOf("endMill"), own({ rpm: 325 })),
+  ],
+  [
+    "M22",
+    "a feed so slow that the edge rubs",
+    () => cut(cutterOf("faceMill"), own({ vf: 10 })),
+    "M22.rub",
+    () => cut(cutterOf("faceMill"), {}),
+  ],
+  [
+    "M33",
+    "a step with the head tilted",
+    () => tiltedStep("headKnee", 3, 30),
+    "M33.tilt",
+    () => tiltedStep("headKnee", 3, 2),
+  ],
+  [
+    "M38",
+    "run-out as large as the feed of a tooth",
+    () => cut(cutterOf("endMill", { runOut: 0.2 }), {}),
+    "M38.oneTooth",
+    () => cut(cutterOf("endMill", { runOut: 0.01 }), {}),
+  ],
+  [
+    "M45",
+    "an end mill in the drill chuck",
+    () => cut(cutterOf("endMill", { holder: "chuck-13" }), {}),
+    "M45.chuck",
+    () => cut(cutterOf("endMill", { holder: "collet-20" }), {}),
+  ],
+  [
+    "M45",
+    "a shank of 18 in a 20 collet",
+    () => cut(cutterOf("endMill", { shank: 18, holder: "collet-20" }), {}),
+    "M45.holder",
+    () => cut(cutterOf("endMill", { shank: 19.9, holder: "collet-20" }), {}),
+  ],
+  [
+    "M49",
+    "the printed lead angle of 15° entered as entering angle",
+    () => checkItem("cutters", cutterOf("faceMill", { enteringAngle: 15 })),
+    "M49.lead",
+    () => checkItem("cutters", cutterOf("faceMill", { enteringAngle: 45 })),
+  ],
+  [
+    "M49",
+    "the measured radius entered as a diameter",
+    () => checkItem("cutters", cutterOf("endMill", { measured: 9.95 })),
+    "M49.radius",
+    () => checkItem("cutters", cutterOf("endMill", { measured: 19.9 })),
   ],
   [
     "M23",

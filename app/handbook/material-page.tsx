@@ -233,8 +233,8 @@ function EditMaterial({
   onDone: () => void;
 }) {
   const fetcher = useFetcher<{ ok: true } | { ok: false; problem: string }>();
-  const { own, changed: _changed, ...plain } = material;
-  const [draft, setDraft] = useState<Draft>(() => draftOf(plain));
+  const { own } = material;
+  const [draft, setDraft] = useState<Draft>(() => draftOf(material));
   const send = (next: Material | null, leave = false) =>
     void fetcher
       .submit({ id: material.id, material: next, leave } as never, {
@@ -285,7 +285,7 @@ function EditMaterial({
         </Notice>
       )}
       <Box display="flex" gap="10px" mt="8px" flexWrap="wrap">
-        <Button look="strong" onClick={() => send(materialOf(draft, plain))}>
+        <Button look="strong" onClick={() => send(materialOf(draft, material))}>
           Keep as mine
         </Button>
         {own === "changed" && published && (

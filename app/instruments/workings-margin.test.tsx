@@ -1,5 +1,6 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, render } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import { cutFigures, cutKey, plan, workingOf } from "../../core/job/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
@@ -12,6 +13,16 @@ const made = plan({ job, records: [], shop: demoShop, piece: 1 });
 
 afterEach(cleanup);
 
+/** The sheet links to the handbook, so it stands in a router. */
+const shown = (working: ReturnType<typeof workingOf>) =>
+  render(
+    <MemoryRouter>
+      <ChakraProvider value={system}>
+        <WorkingSheet working={working} />
+      </ChakraProvider>
+    </MemoryRouter>,
+  );
+
 const figures = made.setups.flatMap((setup) => cutFigures.map((figure) => cutKey(setup.key, figure)));
 
 test.each([...figures, "spare#length", "spare#width", "spare#height"])(
@@ -20,11 +31,7 @@ test.each([...figures, "spare#length", "spare#width", "spare#height"])(
     const working = workingOf(made, job, demoShop, key);
     for (const unit of ["mm", "in"]) {
       localStorage.setItem("firm-arbor:unit", unit);
-      const { container, unmount } = render(
-        <ChakraProvider value={system}>
-          <WorkingSheet working={working} />
-        </ChakraProvider>,
-      );
+      const { container, unmount } = shown(working);
       expect(container.textContent).toMatch(/^Working/);
       expect(container.textContent).not.toMatch(/NaN|undefined|Infinity|—/);
       unmount();
@@ -36,10 +43,6 @@ test("the limit that binds is the one that allows least, and says what lifts it"
   const working = workingOf(made, job, demoShop, cutKey("back/face", "depth"))!;
   const least = Math.min(...working.limits.map((l) => l.allows.value));
   expect(working.limits.find((l) => l.id === working.bound)?.allows.value).toBe(least);
-  const { container } = render(
-    <ChakraProvider value={system}>
-      <WorkingSheet working={working} />
-    </ChakraProvider>,
-  );
+  const { container } = shown(working);
   expect(container.textContent).toContain("This one binds");
 });

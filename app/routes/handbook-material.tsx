@@ -37,14 +37,14 @@ function find(id: string, own: OwnHandbook): Loaded {
 
 export function loader({ params, request }: Route.LoaderArgs): Loaded {
   const found = find(idOf(params.material, request), noOwnValues);
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- React Router's way to answer with a status
+
   if (!found.material && params.material !== "own") throw data("There is no such material.", { status: 404 });
   return found;
 }
 
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs): Promise<Loaded> {
   const found = find(idOf(params.material, request), await loadOwn(database()));
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- React Router's way to answer with a status
+
   if (!found.material) throw data("There is no such material.", { status: 404 });
   return found;
 }

@@ -1,54 +1,52 @@
 import { data } from "react-router";
-import { type Shop, type ShopItem, type ShopList, shopListNames } from "../../core/shop/index.ts";
+import { shopListNames } from "../../core/shop/index.ts";
 import {
   addMissing,
   database,
   importItems,
   loadMine,
-  restoreShop,
   saveItem,
   type ShopSaved,
+  shopUndos,
+  undoable,
+  undoShop,
 } from "../../store/index.ts";
 import { Failure } from "../frame/failure.tsx";
+import type { ShopIntent } from "../shop/shop-intent.ts";
 import { ShopFrame } from "../shop/shop-frame.tsx";
 import { ShopSkeleton } from "../shop/shop-skeleton.tsx";
 import type { Route } from "./+types/shop.ts";
 
 export const meta = () => [{ title: "Shop · Firm Arbor" }];
 
-/** What a page of the shop can ask for. Each answers with the shop as it was, so that it can be undone. */
-export type ShopIntent =
-  | { intent: "save"; list: ShopList; id: string; from: ShopItem | null; to: ShopItem | null }
-  | { intent: "addSet"; adds: Shop }
-  | { intent: "import"; list: ShopList; items: ShopItem[] }
-  | { intent: "restore"; shop: Shop };
-
-export type ShopAnswer = { saved: ShopSaved; before: Shop };
-
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
   const list = shopListNames.find((l) => l === params.list) ?? null;
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- React Router's way to answer with a status
   if (params.list && !list) throw data("There is no such drawer in the shop.", { status: 404 });
-  return { mine: await loadMine(database()), list, item: new URL(request.url).searchParams.get("item") };
+  const db = database();
+  return {
+    mine: await loadMine(db),
+    undos: await shopUndos(db),
+    list,
+    item: new URL(request.url).searchParams.get("item"),
+  };
 }
 clientLoader.hydrate = true as const;
 
-export async function clientAction({ request }: Route.ClientActionArgs): Promise<ShopAnswer> {
+export async function clientAction({ request }: Route.ClientActionArgs): Promise<ShopSaved> {
   const db = database();
-  const before = await loadMine(db);
   const asked = (await request.json()) as ShopIntent;
   switch (asked.intent) {
     case "save":
-      return { saved: await saveItem(db, asked.list, asked.id, asked.from, asked.to), before };
+      return undoable(db, () => saveItem(db, asked.list, asked.id, asked.from, asked.to));
     case "addSet":
-      await addMissing(db, asked.adds);
-      return { saved: { ok: true }, before };
+      await undoable(db, () => addMissing(db, asked.adds));
+      return { ok: true };
     case "import":
-      await importItems(db, asked.list, asked.items);
-      return { saved: { ok: true }, before };
-    case "restore":
-      await restoreShop(db, asked.shop);
-      return { saved: { ok: true }, before };
+      await undoable(db, () => importItems(db, asked.list, asked.items));
+      return { ok: true };
+    case "undo":
+      await undoShop(db);
+      return { ok: true };
   }
 }
 
@@ -57,8 +55,8 @@ export function HydrateFallback() {
 }
 
 export default function ShopPage({ loaderData }: Route.ComponentProps) {
-  const { mine, list, item } = loaderData;
-  return <ShopFrame mine={mine} list={list} itemId={item} />;
+  const { mine, undos, list, item } = loaderData;
+  return <ShopFrame mine={mine} undos={undos} list={list} itemId={item} />;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

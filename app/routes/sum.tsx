@@ -11,7 +11,7 @@ export const meta: Route.MetaFunction = ({ params }) => [
 /** The same on the server, without script, and in the browser: all a sum needs stands in its URL. */
 function compute({ request, params }: { request: Request; params: { sum: string } }): WorkedSum {
   const sum = sumById(params.sum);
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- React Router's way to answer with a status
+
   if (!sum) throw data("There is no such sum.", { status: 404 });
   const { searchParams } = new URL(request.url);
   return workSum(sum, (key) => searchParams.get(key), searchParams.get("unit") === "in" ? "in" : "mm");

@@ -159,7 +159,7 @@ function compare(a: ShopItem, b: ShopItem, field: ShopField): number {
   const [x, y] = [valueOfField(a, field.key), valueOfField(b, field.key)];
   return typeof x === "number" && typeof y === "number"
     ? x - y
-    : String(x as string).localeCompare(String(y as string), undefined, { numeric: true });
+    : String(x).localeCompare(String(y), undefined, { numeric: true });
 }
 
 const ItemLink = chakra(Link);

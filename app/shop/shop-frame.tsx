@@ -1,45 +1,36 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { type Shop, type ShopList, shopListNames, shopListWords } from "../../core/shop/index.ts";
 import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { Notice } from "../instruments/notice.tsx";
-import type { ShopAnswer, ShopIntent } from "../routes/shop.tsx";
+import type { ShopSaved } from "../../store/index.ts";
 import { ItemPage } from "./item-page.tsx";
 import { ListPage } from "./list-page.tsx";
 import { ShopDoor } from "./shop-door.tsx";
+import type { ShopIntent } from "./shop-intent.ts";
 import { ShopContext, type ShopContextValue } from "./use-shop.ts";
 
 /** The shop: its drawers at the left, one of them open. Every change is kept at once and can be undone. */
 export function ShopFrame({
   mine,
+  undos,
   list,
   itemId,
 }: {
   mine: Shop;
+  /** How many changes can be undone. */
+  undos: number;
   list: ShopList | null;
   itemId: string | null;
 }) {
-  const fetcher = useFetcher<ShopAnswer>();
-  const [undone, setUndone] = useState<Shop[]>([]);
-  const restoring = useRef(false);
-  const answer = fetcher.data;
+  const fetcher = useFetcher<ShopSaved>();
   const busy = fetcher.state !== "idle";
-  useEffect(() => {
-    if (!answer || busy) return;
-    if (restoring.current) restoring.current = false;
-    else if (answer.saved.ok) setUndone((all) => [...all, answer.before]);
-  }, [answer, busy]);
   const send = (intent: ShopIntent) =>
-    void fetcher.submit(intent as never, { method: "post", encType: "application/json" });
+    void fetcher.submit(intent, { method: "post", encType: "application/json" });
   const undo = () => {
-    const last = undone.at(-1);
-    if (!last) return;
-    restoring.current = true;
-    setUndone((all) => all.slice(0, -1));
-    send({ intent: "restore", shop: last });
+    if (undos > 0) send({ intent: "undo" });
   };
   useKeyboard({ "Ctrl+z": undo }, { single: false, onInstrument: () => undefined });
   const value: ShopContextValue = {
@@ -47,13 +38,13 @@ export function ShopFrame({
     save: (of, id, from, to) => send({ intent: "save", list: of, id, from, to }),
     addSet: (adds) => send({ intent: "addSet", adds }),
     importList: (of, items) => send({ intent: "import", list: of, items }),
-    saved: busy ? null : (answer?.saved ?? null),
+    saved: busy ? null : (fetcher.data ?? null),
   };
   const item = list && itemId ? mine[list].find((i) => i.id === itemId) : undefined;
   return (
     <ShopContext.Provider value={value}>
       <TopLine place="Shop" detail={busy ? "keeping" : "kept in this browser"}>
-        <Button onClick={undo} disabled={undone.length === 0} title="Undo (Ctrl+Z)">
+        <Button onClick={undo} disabled={undos === 0} title="Undo (Ctrl+Z)">
           Undo
         </Button>
       </TopLine>

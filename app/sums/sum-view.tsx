@@ -35,14 +35,17 @@ export function SumView({ worked }: { worked: WorkedSum }) {
   const { answer } = worked;
   const [params] = useSearchParams();
   // What is being typed runs ahead of the address.
-  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [typed, setTyped] = useState<{ unit: LengthUnit; texts: Record<string, string> }>({
+    unit,
+    texts: {},
+  });
+  const texts = typed.unit === worked.unit ? typed.texts : {};
   // The unit switch rewrites what stands in the fields; a bookmark keeps the unit it was made in until it is switched.
   const lastUnit = useRef<LengthUnit | null>(params.has("unit") ? unit : null);
   useEffect(() => {
     if (unit === lastUnit.current) return;
     lastUnit.current = unit;
     if (unit === worked.unit) return;
-    setTyped({});
     void navigate(addressOf(sum, unit, textsIn(sum, worked, unit)), { replace: true });
   }, [unit, worked, sum, navigate]);
   return (
@@ -71,8 +74,8 @@ export function SumView({ worked }: { worked: WorkedSum }) {
                   field={field}
                   read={worked.fields.find((f) => f.key === field.key)!}
                   unit={worked.unit}
-                  text={typed[field.key]}
-                  onType={(text) => setTyped({ ...typed, [field.key]: text })}
+                  text={texts[field.key]}
+                  onType={(text) => setTyped({ unit: worked.unit, texts: { ...texts, [field.key]: text } })}
                 />
               ))}
               <Button type="submit" look="strong" className="no-print" mt="6px">

@@ -161,7 +161,9 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       ),
     );
   }
-  const climbs = task.own.climb ? mayClimb(usable, feedAxis(ready).backlash, fz * cutter.teeth) : null;
+  const climbs = task.own.climb
+    ? mayClimb(Math.max(0, ...passes.map((p) => p.depth)), feedAxis(ready).backlash, fz * cutter.teeth)
+    : null;
   if (climbs && !climbs.ok) warnings.push(warn(climbs.reason));
   const own = {
     speed: task.own.rpm !== null,

@@ -2,7 +2,6 @@ export * from "./bending.ts";
 export * from "./beyond.ts";
 export * from "./chip.ts";
 export * from "./choose.ts";
-export * from "./corner.ts";
 export * from "./cut.ts";
 export * from "./cut-plan.ts";
 export * from "./cut-workings.ts";

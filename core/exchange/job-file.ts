@@ -1,3 +1,4 @@
+import { ownHandbookSchema } from "../handbook/index.ts";
 import { type Job, jobSchema, jobVersion, migrate } from "../job/index.ts";
 import { type Record, recordSchema, upgradeRecord } from "../steps/index.ts";
 import { type Shop, shopSchema, upgradeShop } from "../shop/index.ts";
@@ -16,8 +17,8 @@ export const jobFileSchema = z.object({
   records: z.array(recordSchema),
   /** What the job was planned with; serves where the importing shop lacks an id. */
   shopUsed: shopSchema,
-  /** Own handbook values the job used. */
-  ownUsed: z.record(z.string(), z.json()),
+  /** Own handbook values the job used: whole materials by id. */
+  ownUsed: ownHandbookSchema.shape.materials,
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 

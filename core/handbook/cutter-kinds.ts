@@ -64,6 +64,3 @@ export const toolModulus: Record<ToolMaterial, number> = {
 };
 
 export const isCarbide = (tool: ToolMaterial): boolean => tool === "carbide" || tool === "coatedCarbide";
-
-/** Teeth of an ordinary end mill of this diameter in mm, for a form that is not filled in yet. */
-export const usualTeeth = (diameter: number): number => (diameter <= 6 ? 2 : diameter <= 25 ? 4 : 6);

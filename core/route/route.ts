@@ -1,7 +1,7 @@
 import type { Mm } from "../quantity/index.ts";
 import { cutOrder, type Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
-import { type OperationKey, type Told } from "./operation.ts";
+import { type Told } from "./operation.ts";
 import { nextAround } from "./round-the-block.ts";
 import { planSetup, type RouteContext, type Setup, toldSetup } from "./setup.ts";
 
@@ -46,6 +46,3 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     piece = planned.value.after;
   }
 }
-
-export const setupOf = (route: Route, key: OperationKey): Setup | undefined =>
-  route.setups.find((s) => s.key === key);

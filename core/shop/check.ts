@@ -118,9 +118,16 @@ export function checkMachine(machine: Machine): ShopFinding[] {
   return found;
 }
 
+/** What spans a range cannot end before it begins. */
+const checkSpan = ({ from, to }: { from: number; to: number }): ShopFinding[] =>
+  from > to ? [stop("to", say`It goes from ${mm(from)} to ${mm(to)}: the smaller comes first.`)] : [];
+
 const checks: { [L in ShopList]?: (item: ShopItem<L>) => ShopFinding[] } = {
   machines: checkMachine,
   cutters: checkCutter,
+  holders: checkSpan,
+  aids: checkSpan,
+  instruments: checkSpan,
 };
 
 /** Everything wrong with an item of a list: first its shape, then what its list knows. Never throws. */

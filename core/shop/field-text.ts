@@ -28,7 +28,7 @@ export function withField<T extends object>(item: T, key: string, value: unknown
 
 /** A value of the shop as text, lengths in mm without their unit: what stands in a CSV cell. */
 export function fieldText(item: object, field: ShopField): string {
-  const value = valueOfField(item, field.key);
+  const value = valueOfField(item, field.key) as string | number | boolean | object | null | undefined;
   if (value === null || value === undefined) return "";
   switch (field.kind) {
     case "yes":
@@ -46,7 +46,7 @@ export function fieldText(item: object, field: ShopField): string {
     case "choice":
     case "date":
     case "from":
-      return typeof value === "string" ? value : String(value);
+      return typeof value === "object" ? "" : String(value);
   }
 }
 

@@ -1,5 +1,4 @@
 import {
-  cutterKindFacts,
   cutterKinds,
   materialIn,
   type Material,
@@ -28,14 +27,6 @@ export const kindField = choice(
   "kind",
   "Kind",
   cutterKinds.filter((k) => k !== "tap").map((k) => [k, wordsFor.cutterKind[k]] as const),
-  "endMill",
-);
-export const millingKind = choice(
-  "kind",
-  "Kind",
-  cutterKinds
-    .filter((k) => cutterKindFacts[k].cuts.length > 0)
-    .map((k) => [k, wordsFor.cutterKind[k]] as const),
   "endMill",
 );
 

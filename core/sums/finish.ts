@@ -58,6 +58,7 @@ export const finishSum: Sum = {
       working: {
         lines: [
           line("all teeth alike", quantity("roughness", perTooth), {
+            sum: !oneWorks,
             formula: "feed-marks",
             terms: [
               ["f", quantity("chip", fz)],
@@ -65,6 +66,7 @@ export const finishSum: Sum = {
             ],
           }),
           line("one mark a turn", quantity("roughness", perTurn), {
+            sum: oneWorks,
             formula: "feed-marks",
             terms: [["f", quantity("chip", fz * teeth)]],
           }),

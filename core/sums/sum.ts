@@ -1,4 +1,5 @@
 import {
+  factorOf,
   type LengthUnit,
   parseQuantity,
   type Quantity,
@@ -167,21 +168,32 @@ export function workSum(sum: Sum, texts: (key: string) => string | null, unit: L
     : { ...base, refusal: { reason: outcome.reason, suggestion: outcome.suggestion } };
 }
 
-/** The texts of a sum's fields written anew in the other unit; what cannot be read stays as typed. */
+/**
+ * The texts of a sum's fields written anew in the other unit: in round figures where they mean just the same, else as they
+ * were with their unit after them. What cannot be read stays as typed.
+ */
 export function textsIn(sum: Sum, worked: WorkedSum, unit: LengthUnit): Record<string, string> {
   return Object.fromEntries(
     worked.fields.map(({ key, text, value }) => {
       const field = sum.fields.find((f) => f.key === key)!;
       if (isChoice(field) || typeof value === "string" || Number.isNaN(value)) return [key, text];
-      const fine = field.kind === "length" || field.kind === "chip" ? 4 : undefined;
-      const shown = showParts(quantity(field.kind, value), unit, fine).number;
-      return [
-        key,
-        shown
-          .replace("−", "-")
-          .replace(/(\.\d*?)0+$/, "$1")
-          .replace(/\.$/, ""),
-      ];
+      const { kind, signed } = field;
+      const shown = showParts(
+        quantity(kind, value),
+        unit,
+        kind === "length" || kind === "chip" ? 4 : undefined,
+      );
+      const round = shown.number
+        .replace("−", "-")
+        .replace(/(\.\d*?)0+$/, "$1")
+        .replace(/\.$/, "");
+      const meansTheSame = (written: string) => {
+        const read = parseQuantity(written, kind, unit, signed);
+        return read.ok && Math.abs(read.value - value) <= 1e-9 * Math.abs(value);
+      };
+      const named = `${text} ${unitOf(kind, worked.unit)}`;
+      const long = String(Number((value * factorOf(kind, unit)).toPrecision(9)));
+      return [key, [round, text, named].find(meansTheSame) ?? long];
     }),
   );
 }

@@ -1,0 +1,29 @@
+import { expect, test } from "vitest";
+import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { demoShop } from "../shop/index.ts";
+import { compareCut, plan } from "./index.ts";
+
+const job = cheekBlock();
+const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+
+test.each(made.setups.map((s) => s.key))(
+  "%s: owned cutters ranked, charts that hold the chosen point",
+  (key) => {
+    const { cut } = made.setups.find((s) => s.key === key)!;
+    const compared = compareCut(made, job, demoShop, key)!;
+    // Every owned one appears, the one planned leads, the quicker before the slower among equals.
+    expect(compared.ranking.map((r) => r.cutter).sort()).toEqual(demoShop.cutters.map((c) => c.id).sort());
+    expect(compared.ranking[0]!.cutter).toBe(cut.cutter);
+    expect(compared.ranking.findIndex((r) => r.minutes === null)).toBeGreaterThan(0);
+    expect(compared.shares.every((s) => s.share > 0 && s.share <= 1 + 1e-9)).toBe(true);
+    expect(compared.speeds.filter((s) => s.chosen).map((s) => s.rpm)).toEqual([cut.rpm]);
+    const { chart } = compared;
+    const [depth, feed] = chart.chosen;
+    expect(depth).toBeLessThanOrEqual(chart.deepest + 1e-9);
+    const next = chart.envelope.filter(([d]) => d <= depth).at(-1) ?? chart.envelope[0]!;
+    expect(feed).toBeLessThanOrEqual(next[1] * 1.02);
+  },
+);
+
+test("a key without a setup is not compared", () =>
+  expect(compareCut(made, job, demoShop, "top/slot" as "top/face")).toBeNull());

@@ -1,0 +1,86 @@
+import { describe, expect, test } from "vitest";
+import type { LengthUnit } from "../quantity/index.ts";
+import { phraseText } from "../working/index.ts";
+import { isChoice, sumById, sums, textsIn, workSum } from "./index.ts";
+
+const work = (id: string, texts: { [key: string]: string } = {}, unit: LengthUnit = "mm") =>
+  workSum(sumById(id)!, (key) => texts[key] ?? null, unit);
+const told = (worked: ReturnType<typeof work>) =>
+  [
+    ...worked.fields.map((f) => (f.problem ? `${f.key}: ${phraseText(f.problem, "mm")}` : "")),
+    worked.refusal ? phraseText(worked.refusal.reason, "mm") : "",
+    ...(worked.answer?.warnings ?? []).map((w) => phraseText(w.phrase, "mm")),
+  ].join("");
+
+describe.each(sums)("$title", (sum) => {
+  test.each(["mm", "in"] as const)("opens with an answer and its working in %s", (unit) => {
+    const { answer } = workSum(sum, () => null, unit);
+    expect(answer!.figures.length).toBeGreaterThan(0);
+    for (const { value } of answer!.figures) expect(Number.isFinite(value.value)).toBe(true);
+    expect(answer!.working.lines.length).toBeGreaterThan(2);
+    expect(answer!.working.lines.some((l) => l.sum)).toBe(true);
+  });
+
+  test("the display unit changes nothing", () => {
+    const first = workSum(sum, () => null, "mm");
+    const inches = textsIn(sum, first, "in");
+    const second = workSum(sum, (key) => inches[key] ?? null, "in");
+    expect(second.answer!.figures.length).toBe(first.answer!.figures.length);
+    first.answer!.figures.forEach(({ label, value }, i) => {
+      const other = second.answer!.figures[i]!.value.value;
+      expect([label, Math.abs(other - value.value) <= 1e-6 * Math.abs(value.value) + 1e-9]).toEqual([
+        label,
+        true,
+      ]);
+    });
+  });
+
+  test("switched there and back the fields read as before", () => {
+    const there = textsIn(
+      sum,
+      workSum(sum, () => null, "mm"),
+      "in",
+    );
+    const back = textsIn(
+      sum,
+      workSum(sum, (key) => there[key] ?? null, "in"),
+      "mm",
+    );
+    for (const field of sum.fields) expect(back[field.key]).toBe(field.usual.mm);
+  });
+
+  test("no field takes rubbish, nor does nothing or a huge number break it", () => {
+    for (const field of sum.fields) {
+      const rubbish = workSum(sum, (key) => (key === field.key ? "x?" : null), "mm");
+      expect(rubbish.fields.find((f) => f.key === field.key)!.problem).not.toBeNull();
+      expect(rubbish.answer).toBeNull();
+      for (const text of isChoice(field) ? [""] : ["", "0", "999999", "0.0001"]) {
+        const worked = workSum(sum, (key) => (key === field.key ? text : null), "mm");
+        const figures = worked.answer?.figures ?? [];
+        expect([field.key, text, figures.every((f) => Number.isFinite(f.value.value))]).toEqual([
+          field.key,
+          text,
+          true,
+        ]);
+        if (!worked.answer) expect(told(worked).length).toBeGreaterThan(10);
+      }
+    }
+  });
+});
+
+test.each<[string, { [key: string]: string }, RegExp]>([
+  ["power", { ap: "30", motor: "0.5" }, /wanted of 0.38 kW at the spindle: too much; \d/],
+  ["power", { ae: "25" }, /within the diameter/],
+  ["power", { teeth: "2.5" }, /teeth whole/],
+  ["tilt", { angle: "95" }, /between 0° and 89°/],
+])("%s with %j says so", (id, texts, message) => expect(told(work(id, texts))).toMatch(message));
+
+test.each<[string, { [key: string]: string }, label: RegExp, value: number]>([
+  // By hand: cos 60° = 1/2, sin 30° = 1/2.
+  ["tilt", { case: "headKnee", step: "3", angle: "60" }, /true depth/, 1.5],
+  ["tilt", { case: "headQuill", step: "3", angle: "60" }, /true depth/, 3],
+  ["tilt", { case: "part", step: "3", angle: "30" }, /edge goes back/, 6],
+])("%s with %j gives %s %d", (id, texts, label, value) => {
+  const figure = work(id, texts).answer!.figures.find((f) => label.test(f.label));
+  expect(figure!.value.value).toBeCloseTo(value, 6);
+});

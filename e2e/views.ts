@@ -47,13 +47,38 @@ export const views: View[] = [
     picture: true,
   },
   { name: "record", url: `${job}/record`, sizes: [desk, phone], ready: "Is it good", picture: true },
+  { name: "shop", url: "/shop/cutters", sizes: [desk, phone], ready: "Import CSV", picture: true },
+  {
+    name: "shop-item",
+    url: "/shop/cutters?item=em-20",
+    sizes: [desk, phone],
+    ready: "out of its holder",
+    picture: false,
+  },
+  {
+    name: "shop-machine",
+    url: "/shop/machines?item=knee",
+    sizes: [desk, phone],
+    ready: "Pull test and tram",
+    picture: true,
+  },
   {
     name: "materials",
     url: "/handbook/materials",
     sizes: [desk, phone],
     ready: "Low-carbon steel",
+    picture: false,
+  },
+  {
+    name: "handbook",
+    url: "/handbook/materials/steel-low-drawn",
+    sizes: [desk, phone],
+    ready: "Cutting speed",
     picture: true,
   },
+  { name: "cautions", url: "/handbook/cautions", sizes: [desk, phone], ready: "instructor", picture: false },
+  { name: "words", url: "/handbook/words", sizes: [desk, phone], ready: "backlash", picture: false },
+  { name: "sum", url: "/sums/power", sizes: [desk, phone], ready: "power at the cutter", picture: true },
 ];
 
 /** Name of a picture: the phone's carries its width. */

@@ -45,15 +45,21 @@ export function Table({ head, children, label }: { head: ReactNode[]; children: 
           "& th": { fontSize: "12.5px", color: "var(--chakra-colors-quiet)", fontWeight: 600 },
         }}
       >
-        <thead>
-          <tr>
-            {head.map((cell, i) => (
-              <th key={i} scope="col">
-                {cell}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        {head.some((cell) => cell !== "") && (
+          <thead>
+            <tr>
+              {head.map((cell, i) =>
+                cell === "" ? (
+                  <td key={i} />
+                ) : (
+                  <th key={i} scope="col">
+                    {cell}
+                  </th>
+                ),
+              )}
+            </tr>
+          </thead>
+        )}
         <tbody>{children}</tbody>
       </chakra.table>
     </Box>

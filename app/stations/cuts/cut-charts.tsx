@@ -57,7 +57,7 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
           nameLocation: "middle",
           nameGap: 26,
           nameTextStyle: text,
-          axisLabel: text,
+          axisLabel: { ...text, showMaxLabel: false },
           axisLine: { show: true, lineStyle: { color: c.ink } },
           splitLine: { show: false },
           max: inUnit("length", chart.curves[0]?.points.at(-1)?.[0] ?? 1, unit),

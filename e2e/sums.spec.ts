@@ -1,0 +1,54 @@
+import { expect, test } from "./support/fixtures.ts";
+
+const doors = [
+  "speed-feed",
+  "chip-thickness",
+  "power",
+  "bending",
+  "handwheel",
+  "passes",
+  "finish",
+  "tilt",
+  "weight",
+];
+
+test.describe("without script", () => {
+  test.use({ javaScriptEnabled: false });
+  test("every sum answers on the server, and takes its fields from the address", async ({ page }) => {
+    for (const door of doors) {
+      await page.goto(`/sums/${door}`);
+      await expect(page.getByTestId("result")).toHaveText(/\d/);
+      await expect(page.getByRole("button", { name: "Work it out" })).toBeVisible();
+    }
+    await page.goto("/sums/tilt");
+    await page.getByLabel("Moved by").fill("4");
+    await page.getByLabel("Tilt", { exact: true }).fill("60");
+    await page.getByRole("button", { name: "Work it out" }).click();
+    await expect(page).toHaveURL(/step=4/);
+    await expect(page.getByTestId("result")).toHaveText("2.000 mm");
+  });
+
+  test("materials read on the server", async ({ page }) => {
+    await page.goto("/handbook/materials/magnesium");
+    await expect(page.getByText(/never water|fire/i).first()).toBeVisible();
+  });
+});
+
+test("typing works at once, the address keeps it, the unit switch changes no result", async ({
+  strictPage: page,
+}) => {
+  await page.goto("/sums/handwheel");
+  const feed = page.getByLabel("Table feed");
+  await feed.fill("60");
+  await expect(page.getByTestId("result")).toHaveText("5.0 s");
+  await expect(page).toHaveURL(/feed=60/);
+  await page.reload();
+  await expect(feed).toHaveValue("60");
+  await page.getByRole("button", { name: "in", exact: true }).click();
+  await expect(page).toHaveURL(/unit=in/);
+  await expect(page.getByTestId("result")).toHaveText("5.0 s");
+  await expect(page.getByLabel("One division")).toHaveValue("0.02 mm");
+  await feed.fill("fast");
+  await expect(page.getByText("Type a number")).toBeVisible();
+  await expect(feed).toHaveValue("fast");
+});

@@ -1,4 +1,4 @@
-import { spawn } from "node:child_process";
+import { execFileSync, spawn } from "node:child_process";
 import { existsSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { firstViewBytes } from "./bundle.mjs";
@@ -7,6 +7,28 @@ import { firstViewBytes } from "./bundle.mjs";
 if (!existsSync("build/server/index.js")) throw new Error("build first: npm run build");
 /** Gzip bytes of the JavaScript of an empty app of the same stack: Chakra's base, React Router, Dexie, Zod, one heading. */
 const emptyApp = 198_756;
+
+const core = "node_modules/.cache/bench-core";
+execFileSync("npx", [
+  "vite",
+  "build",
+  "--config",
+  "vitest.schema.config.ts",
+  "--ssr",
+  "scripts/bench-core.ts",
+  "--outDir",
+  core,
+  "--logLevel",
+  "error",
+]);
+execFileSync("node", [`${core}/bench-core.js`], { stdio: "inherit" });
+// The laws of the cutting room over ten times the cases of the check, with other seeds than its own.
+const laws = process.argv.includes("--laws") ? 100_000 : 0;
+if (laws > 0)
+  execFileSync("npx", ["vitest", "run", "tests/cutting-laws.test.ts"], {
+    stdio: "inherit",
+    env: { ...process.env, LAW_RUNS: String(laws), LAW_SEED: String(Date.now() % 1e9) },
+  });
 
 const port = 4183;
 const url = `http://127.0.0.1:${port}`;

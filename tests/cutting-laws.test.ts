@@ -31,6 +31,8 @@ const place = (machine: CutPlace["machine"], material: CutPlace["material"]): Cu
 });
 const ids = (cut: Cut) => cut.warnings.map((w) => w.phrase.id);
 
+const compromises = new Set(["M22.rub", "skin.depth", "feed.below"]);
+
 describe("suggestions over random machines, cutters, materials and cuts", () => {
   test("none exceeds any of its limits, or leaves the handbook's range without saying so", () => {
     let done = 0;
@@ -81,8 +83,8 @@ describe("suggestions over random machines, cutters, materials and cuts", () => 
     fc.assert(
       fc.property(placed, fc.integer({ min: 11, max: 40 }), ({ cutter, machine, material, task }, tenths) => {
         const soft = cutWith(task, cutter, place(machine, material));
-        // A cut that rubs is no yardstick: the stiffer machine goes deep enough to cut.
-        if (!soft.ok || ids(soft.value).includes("M22.rub")) return;
+        // A cut that rubs, stays in the skin or crawls below the range is no yardstick: the stiffer machine need not.
+        if (!soft.ok || ids(soft.value).some((id) => compromises.has(id!))) return;
         const stiffer = {
           ...machine,
           ownForce: (classForce[machine.class] * tenths) / 10,

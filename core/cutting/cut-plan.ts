@@ -25,7 +25,7 @@ export const underTheSkin = ({ task }: Pick<Ready, "task">): Mm =>
   task.skin > 0 ? tidy(Math.min(task.skin + underSkin, task.total)) : 0;
 
 /** What the last pass may keep: the usual, or lighter where the depth or the bending of a wall asks for it. */
-function worthKeeping(ready: Ready, width: Mm, depth: Mm): Mm[] {
+function worthKeeping(ready: Ready, width: Mm, depth: Mm): [usual: Mm, ...lighter: Mm[]] {
   const allowances = finishAllowances[ready.task.kind].filter((keeps) => keeps <= depth + 1e-9);
   const [usual = Math.min(leastFaceDepth, depth), ...lighter] = allowances;
   return [usual, ...lighter.filter((keeps) => !finishRubs(ready, width, keeps))];
@@ -64,7 +64,10 @@ export function cutPlan(
     return { passes, keeps, last, finishVf, minutes };
   };
   if (told) return at(told.keeps);
-  return worthKeeping(ready, lanes.width, depth)
-    .map(at)
-    .reduce((best, plan) => (plan.minutes < best.minutes * (1 - 1e-9) ? plan : best));
+  const [usual, ...lighter] = worthKeeping(ready, lanes.width, depth);
+  const first = at(usual);
+  // Lighter ones only pay where the usual one bends away: roughing then has more to do.
+  return first.last.bends || first.last.spring
+    ? lighter.map(at).reduce((best, plan) => (plan.minutes < best.minutes * (1 - 1e-9) ? plan : best), first)
+    : first;
 }

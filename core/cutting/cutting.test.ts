@@ -95,10 +95,13 @@ describe("one cut", () => {
     for (const pass of cut.passes) expect(pass.depth).toBeLessThanOrEqual(0.4);
   });
 
-  test("under a deep skin the lanes are narrowed, not the depth", () => {
+  test("under a deep skin the feed is gentler, then the lanes are narrowed, never the depth", () => {
     const wide = cutOf({ ...face, total: 4 });
-    const skinned = cutOf({ ...face, total: 4, skin: 1.5 });
-    expect(skinned.passes[0]!.depth).toBeGreaterThanOrEqual(1.8);
+    const thin = cutOf({ ...face, total: 4, skin: 1.5 });
+    expect(thin.passes[0]!.depth).toBeGreaterThanOrEqual(1.8);
+    expect([thin.width, thin.vf < wide.vf]).toEqual([wide.width, true]);
+    const skinned = cutOf({ ...face, total: 4, skin: 2.5 });
+    expect(skinned.passes[0]!.depth).toBeGreaterThanOrEqual(2.8);
     expect(skinned.width).toBeLessThan(wide.width);
     expect(skinned.warnings.map((w) => w.phrase.id)).toContain("skin.width");
     expect(wide.warnings).toEqual([]);

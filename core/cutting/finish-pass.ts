@@ -1,4 +1,4 @@
-import { finishBending, leastChip } from "../handbook/index.ts";
+import { type CutKind, finishBending, leastChip } from "../handbook/index.ts";
 import { type Mm, type MmPerMin, quantity } from "../quantity/index.ts";
 import { cuttingDiameter } from "../shop/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
@@ -11,12 +11,17 @@ import { feedAxis, type Ready } from "./ready.ts";
 /** Corner of an insert or tooth whose radius is not known, mm. */
 const sharpCorner = 0.4;
 
+/** Cuts whose size is a wall the cutter bends away from; a groove is as wide as its disc. */
+const makesWall: ReadonlySet<CutKind> = new Set(["side", "step", "slot"]);
+
 export interface FinishPass {
   vf: MmPerMin;
   /** Bending at its depth, and what it may be; null when no wall is made. */
   bending: { is: Mm; may: Mm } | null;
   /** Once more at the same setting. */
   spring: boolean;
+  /** It bends too far at the feed aimed at: a lighter one would be quicker. */
+  bends: boolean;
 }
 
 /** The feed aimed at for the last pass: lower third of the range, less where Ra asks for it. */
@@ -36,17 +41,17 @@ function steadyFeed({ task, cutter, speed, fzRange: [low, high] }: Ready): MmPer
  */
 export function finishPass(ready: Ready, setting: Setting, rough: FeedChoice, depth: Mm): FinishPass {
   const { task, cutter, speed, fzRange, material } = ready;
-  const wall = task.halfTolerance !== null && task.kind !== "face" && task.kind !== "slab";
-  const may = wall ? finishBending * task.halfTolerance! : null;
+  const may =
+    task.halfTolerance !== null && makesWall.has(task.kind) ? finishBending * task.halfTolerance : null;
   const wanted = steadyFeed(ready);
   const bentAt = (vf: MmPerMin) =>
     depth > 0 ? bendingAt(setting, depth, feedPerToothOf(vf, cutter.teeth, speed.rpm)) : 0;
   const slowest = Math.min(wanted, tableFeed(fzRange[0], cutter.teeth, speed.rpm));
-  const gentle = may !== null && bentAt(wanted) > may ? slowest : wanted;
-  const vf = task.own.vf !== null ? rough.vf : chooseFeed(feedAxis(ready), gentle).vf;
-  if (may === null) return { vf, bending: null, spring: false };
+  const bends = may !== null && bentAt(wanted) > may;
+  const vf = task.own.vf !== null ? rough.vf : chooseFeed(feedAxis(ready), bends ? slowest : wanted).vf;
+  if (may === null) return { vf, bending: null, spring: false, bends };
   const is = bentAt(vf);
-  return { vf, bending: { is, may }, spring: is > may && !neverRub(material) };
+  return { vf, bending: { is, may }, spring: is > may && !neverRub(material), bends };
 }
 
 /** Whether a last pass as thin as this would rub at the feed aimed at. */

@@ -1,7 +1,7 @@
 import { leastChip } from "../handbook/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { cuttingDiameter } from "../shop/index.ts";
-import { cutPlan } from "./cut-plan.ts";
+import { cutPlan, underTheSkin } from "./cut-plan.ts";
 import { engagementAt, largestChip } from "./engagement.ts";
 import {
   chooseFeed,
@@ -40,6 +40,7 @@ export function quickestFeed(ready: Ready, lanes: Lanes): FeedChoice {
     bodyAllows(setting),
     ...task.outside.map((l) => l.allows.value),
   );
+  const first = underTheSkin(ready);
   const least = leastChip(cutter.kind, cutter.material);
   const thins = task.kind === "side" || task.kind === "slab" || task.kind === "groove";
   const tried = feedCandidates(fzRange, thins && task.own.depth === null, task.aim === "quick").map((fz) =>
@@ -60,8 +61,9 @@ export function quickestFeed(ready: Ready, lanes: Lanes): FeedChoice {
         ),
       );
     const chip = largestChip(fz, engagementAt(task.kind, cutter, lanes.width, Math.max(depth, depthStep)));
-    // A feed below its range, or so thin that it rubs, only when nothing else will do.
-    const last = chip < least ? 1e6 : fz < fzRange[0] * (1 - 1e-9) ? 1e3 : 1;
+    // A feed below its range, too fast to get under the skin, or so slow that it rubs, only when nothing else will do.
+    const last =
+      (chip < least ? 1e9 : fz < fzRange[0] * (1 - 1e-9) ? 1e3 : 1) * (depth < first - 1e-9 ? 1e6 : 1);
     const cost = depth > 0 ? last * cutPlan(ready, lanes, feed, depth).minutes : Infinity;
     if (!best || cost < best.cost * (1 - 1e-12)) best = { feed, cost };
   }

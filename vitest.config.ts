@@ -4,6 +4,7 @@ export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
     testTimeout: 60_000,
+    setupFiles: ["tests/support/seed.ts"],
     projects: [
       {
         extends: true,

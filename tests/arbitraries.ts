@@ -15,10 +15,6 @@ import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts
 import { type Cutter, cutterConditions, demoShop, type Machine, newCutter } from "../core/shop/index.ts";
 import { dim, read } from "./support/cheek-block.ts";
 
-// The check draws the same cases every time; `LAW_SEED=… npm run unit` draws others. A failing law is told as it was found:
-// shrinking a whole walk takes minutes.
-fc.configureGlobal({ seed: Number(process.env.LAW_SEED ?? 20261125), endOnFailure: true });
-
 const unit = fc.constantFrom<LengthUnit>("mm", "in");
 
 /** A drawn size as a person types it, in the unit it names. */

@@ -40,9 +40,9 @@ test("the force over a turn is that of the edge cut into slices", () => {
       const cut = { ...g, fz: 0.08, kc11: 1700 };
       const slow = slowly(cut);
       const { peak, mean } = forceOverTurn(cut);
-      expect(Math.abs(mean - slow.mean)).toBeLessThanOrEqual(0.03 * slow.peak + 1);
+      expect(Math.abs(mean - slow.mean)).toBeLessThanOrEqual(0.05 * slow.peak + 2);
       // Sixteen places of a pitch are looked at: the very top may lie between two.
-      expect(Math.abs(peak - slow.peak)).toBeLessThanOrEqual(0.1 * slow.peak + 1);
+      expect(Math.abs(peak - slow.peak)).toBeLessThanOrEqual(0.1 * slow.peak + 2);
     }),
     { numRuns: 60 },
   );

@@ -36,7 +36,7 @@ export interface LimitShare {
 const pointsAcross = 40;
 
 /** Limits that hang on the feed: they are curves, not an edge. */
-const goWithFeed = new Set(["class", "power", "slip", "bending", "thin"]);
+const goWithFeed = new Set(["class", "power", "slip", "bending", "thin", "grip", "tipping", "rest"]);
 
 /** The largest feed at which something that rises with the feed stays within a cap. */
 function feedWithin(rises: (vf: MmPerMin) => number, cap: number, top: MmPerMin): MmPerMin {

@@ -21,7 +21,7 @@ import {
   spindlePowerAt,
   type SpindleSetting,
 } from "../shop/index.ts";
-import { type Limit, say } from "../working/index.ts";
+import { type Limit, rule, say } from "../working/index.ts";
 import { depthOfPeak, edgeAtDepth, edgeTable, type EdgeTable } from "./edge-table.ts";
 import { depthIsAxial, engagementAt, meanChipOf, roundCornered } from "./engagement.ts";
 import { weighedEdge } from "./force.ts";
@@ -179,13 +179,39 @@ export function caps(s: Setting) {
   };
 }
 
-/** The depth that the force the machine bears, and the one that bending, allow at a feed, mm. */
-export function depthByForces(s: Setting, fz: Mm): { force: Mm; bending: Mm } {
+/**
+ * The tangential force that the seat holds without slipping, and without tipping, N, at a safety of 1 (domain.md 5): the
+ * radial force comes on top of it sideways, the helix lifts. Null where nothing is known of the seat.
+ */
+export function gripForces(s: Setting): { slides: number; tips: number; rest: number } | null {
+  const { grip } = s.task;
+  if (!grip) return null;
+  const side = Math.hypot(1, edgeOf(s.cutter).radial);
+  const upright = cutterKindFacts[s.cutter.kind].mount !== "arbor";
+  const lift = upright ? Math.tan((s.cutter.helix * Math.PI) / 180) : 0;
+  return {
+    slides: 1 / Math.hypot(side / grip.along, lift / grip.lift),
+    tips: grip.arm > 0 ? grip.tipping / (side * grip.arm) : Infinity,
+    rest: grip.rest / side,
+  };
+}
+
+/** The depths that the force the machine bears, bending, and the grip allow at a feed, mm. */
+export function depthByForces(
+  s: Setting,
+  fz: Mm,
+): { force: Mm; bending: Mm; slides: Mm; tips: Mm; rest: Mm } {
   const cap = caps(s);
   const unit = unitForce(s, fz);
+  const grip = gripForces(s);
+  const safety = s.task.grip?.safety ?? 1;
+  const within = (newtons: number) => depthOfPeak(s.edge, newtons / unit);
   return {
-    force: depthOfPeak(s.edge, cap.force / unit),
-    bending: depthOfPeak(s.edge, cap.bending / (unit * bendingPerForce(s))),
+    force: within(cap.force),
+    bending: within(cap.bending / bendingPerForce(s)),
+    slides: within((grip?.slides ?? Infinity) / safety),
+    tips: within((grip?.tips ?? Infinity) / safety),
+    rest: within(grip?.rest ?? Infinity),
   };
 }
 
@@ -278,6 +304,7 @@ export function depthLimits(s: Setting, vf: number, thin: Mm): Limit[] {
       hardAt: null,
       source: "δ = F · L³ / (3 · E · I) of flutes and shank, and the machine's spring (guess by class)",
     },
+    ...gripLimits(s, fz, byForce, top),
     ...(Number.isFinite(thin)
       ? [
           {
@@ -291,5 +318,53 @@ export function depthLimits(s: Setting, vf: number, thin: Mm): Limit[] {
         ]
       : []),
     ...task.outside,
+  ];
+}
+
+/** Grip as limits: slipping along the jaws or out of them, and tipping over (M12). */
+function gripLimits(s: Setting, fz: Mm, by: { slides: Mm; tips: Mm; rest: Mm }, top: Mm): Limit[] {
+  const { grip } = s.task;
+  const forces = gripForces(s);
+  if (!grip || !forces) return [];
+  const hard = (newtons: number) => {
+    const depth = depthOfPeak(s.edge, newtons / unitForce(s, fz));
+    return depth < top ? depth : null;
+  };
+  const { safety, source } = grip;
+  return [
+    {
+      id: "grip",
+      name: say`${grip.name}: it slips at ${quantity("force", forces.slides)}, ${safety} times the cut`,
+      allows: mm(by.slides),
+      lifts: grip.lifts,
+      hardAt: hard(forces.slides),
+      source,
+    },
+    ...(Number.isFinite(forces.tips)
+      ? [
+          {
+            id: "tipping",
+            name: say`tipping over the jaw, ${mm(grip.arm)} above it: at ${quantity("force", forces.tips)}, ${safety} times the cut`,
+            allows: mm(by.tips),
+            lifts: say`lower parallels and a deeper grip, or turn the part`,
+            hardAt: hard(forces.tips),
+            source,
+          },
+        ]
+      : []),
+    ...(by.rest < top
+      ? [
+          {
+            id: "rest",
+            name: rule(
+              "M42.rest",
+            )`bending of what stands out of the vise, ${quantity("force", forces.rest)} at ${mm(roughBending.mm)}`,
+            allows: mm(by.rest),
+            lifts: say`a deeper grip, a jack under what hangs out, or the part turned`,
+            hardAt: null,
+            source: "δ = F · h³ / (3 · E · I) of the part, held at the jaws",
+          },
+        ]
+      : []),
   ];
 }

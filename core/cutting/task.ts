@@ -1,4 +1,5 @@
 import type { CutKind } from "../handbook/index.ts";
+import type { GripCapacity } from "../holding/index.ts";
 import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
 import type { Limit } from "../working/index.ts";
 
@@ -35,7 +36,9 @@ export interface CutTask {
   plunges: boolean;
   /** Holes, gaps or hard spots in the way. */
   interrupted: boolean;
-  /** Limits from outside on the depth of a pass: holding puts its own here. */
+  /** What the seat holds; null where nothing is known of it. */
+  grip: GripCapacity | null;
+  /** Limits from outside on the depth of a pass. */
   outside: Limit[];
   own: OwnConditions;
   /** "quick" goes to the hard limits and the faster half of the ranges; by choice only. */
@@ -53,6 +56,7 @@ export const cutTask = (
   insideRadius: null,
   plunges: false,
   interrupted: false,
+  grip: null,
   outside: [],
   own: nothingOwn,
   aim: "usual",

@@ -5,6 +5,7 @@ export * from "./own.ts";
 export * from "./face-conditions.ts";
 export * from "./feeds.ts";
 export * from "./general-tolerances.ts";
+export * from "./holding-values.ts";
 export * from "./iso286.ts";
 export * from "./materials.ts";
 export * from "./times.ts";

@@ -35,6 +35,8 @@ const request = (of: Piece, up: Face, fixed: Face, more: Partial<SeatRequest> = 
   vise,
   parallels: demoShop.parallels,
   rods: demoShop.rods,
+  offEnd: 0,
+  ownParallels: null,
   ...more,
 });
 

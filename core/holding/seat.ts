@@ -7,19 +7,28 @@ import {
   movingOf,
   type Orientation,
 } from "../frame/index.ts";
-import { wordsFor } from "../handbook/index.ts";
+import { leastGrip, wordsFor } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Rod, Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { done, note, type Outcome, refused, rule, say, warn, type Warning } from "../working/index.ts";
+import {
+  done,
+  note,
+  type Outcome,
+  type Phrase,
+  refused,
+  rule,
+  say,
+  warn,
+  type Warning,
+} from "../working/index.ts";
 import * as z from "../zod.ts";
+import { clearOfParallels, pastJaw } from "./parallel-reached.ts";
 
 /** Cutter clearance left above the jaws after the last pass, mm (domain.md 5). */
 export const cutterClearance = 2;
 /** What an edge break takes from the grip, mm. */
 const edgeBreak = 0.5;
-/** Least effective grip in mm: at all, and for roughing (guess). */
-const leastGrip = { any: 3, roughing: 5 };
 
 export const seatSchema = z.object({
   up: faceSchema,
@@ -59,6 +68,27 @@ export interface SeatRequest {
   vise: Vise;
   parallels: Parallels[];
   rods: Rod[];
+  /** What comes off an end that hangs out, mm. */
+  offEnd: Mm;
+  /** Parallels the person chose. */
+  ownParallels: string | null;
+}
+
+/** Why chosen parallels do not do. */
+function whyNotThose(chosen: Parallels, needed: Mm, between: Mm): [Phrase, Phrase] {
+  return chosen.height < needed
+    ? [
+        rule(
+          "holding.tooLow",
+        )`The ${chosen.name} are too low: ${mm(needed)} are needed so that the cutter clears the jaws.`,
+        say`Take higher ones, or less off in this setup.`,
+      ]
+    : [
+        rule(
+          "holding.tooThick",
+        )`Two of the ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart.`,
+        say`Take thinner ones.`,
+      ];
 }
 
 /** A rod is needed unless both faces at the jaws are machined and clean (M06). */
@@ -97,12 +127,16 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   }
   const needed = parallelHeightNeeded(vise, removal, standing);
   const fits = (p: Parallels) => 2 * p.thickness + 2 <= between;
+  const reached = (p: Parallels) =>
+    overhang !== null && pastJaw(p, vise) > overhang - request.offEnd - clearOfParallels ? 1 : 0;
+  const high = request.parallels.filter((p) => p.height >= needed && fits(p));
+  const chosen = request.parallels.find((p) => p.id === request.ownParallels);
+  if (chosen && !high.includes(chosen)) return refused(...whyNotThose(chosen, needed, between));
   const pair =
-    needed > 0
-      ? request.parallels
-          .filter((p) => p.height >= needed && fits(p))
-          .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0]
-      : undefined;
+    chosen ??
+    (needed > 0
+      ? high.sort((a, b) => reached(a) - reached(b) || a.height - b.height || a.thickness - b.thickness)[0]
+      : undefined);
   if (needed > 0 && !pair) {
     const tallest = Math.max(0, ...request.parallels.filter(fits).map((p) => p.height));
     return refused(
@@ -162,7 +196,15 @@ export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
       ),
     );
   }
-  if (seat.effectiveGrip < leastGrip.roughing) {
+  if (seat.overhang !== null && seat.effectiveGrip < leastGrip.side) {
+    found.push(
+      warn(
+        rule(
+          "M12.side",
+        )`${mm(seat.effectiveGrip)} is held after the chamfers; a cut with the side wants ${mm(leastGrip.side)}. Lower parallels, or light cuts.`,
+      ),
+    );
+  } else if (seat.effectiveGrip < leastGrip.roughing) {
     found.push(
       warn(
         rule(

@@ -28,7 +28,7 @@ import {
   type Material,
   wordsFor,
 } from "../handbook/index.ts";
-import { faceCalled, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
+import { faceCalled, gripCapacity, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
 import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
 import { type Cutter, type Machine, newCutter, reachOf, type Shop, type Vise } from "../shop/index.ts";
 import { cutFace, isReference, type Piece, type Spare } from "../stock/index.ts";
@@ -176,6 +176,8 @@ export function planSetup(
     vise: context.vise,
     parallels: context.shop.parallels,
     rods: context.shop.rods,
+    offEnd: hangs ? removal : 0,
+    ownParallels: null,
   });
   if (!seat.ok) return seat;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
@@ -227,6 +229,10 @@ export function planSetup(
   );
 }
 
+/** What the vise of a seat holds; nothing is known of one that is gone from the shop. */
+const seatGrip = (seat: Seat, { vise, material }: RouteContext) =>
+  seat.vise === vise.id ? gripCapacity(seat, vise, material.group) : null;
+
 /** The task of cutting a face in a seat. */
 function taskOf(
   kind: CutTask["kind"],
@@ -245,6 +251,7 @@ function taskOf(
     skin: of.skin.skin,
     hardSkin: of.skin.hardSkin,
     halfTolerance: of.sized && Number.isFinite(upper - lower) ? (upper - lower) / 2 : null,
+    grip: seatGrip(seat, context),
     outside: context.outside,
     own: context.own[of.key] ?? nothingOwn,
     aim: context.aim,

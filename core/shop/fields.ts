@@ -229,6 +229,23 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     { key: "bedHeight", label: "bed above table", kind: "length" },
     { key: "jawChamfer", label: "jaw chamfer", kind: "length" },
     { key: "relief", label: "relief slot at the jaw foot", kind: "length" },
+    {
+      key: "fixedJaw",
+      label: "fixed jaw",
+      kind: "choice",
+      options: [
+        ["back", "at the back"],
+        ["front", "at the front"],
+      ],
+    },
+    { key: "screwLead", label: "lead of its screw", kind: "length" },
+    {
+      key: "pull",
+      label: "ordinary pull at the handle",
+      kind: "number",
+      unit: "N·m",
+      help: "The length of the handle in m times the pull in N: 0.25 m and 160 N make 40.",
+    },
     { key: "stretch", label: "jaw gives under a hard pull", kind: "length", mayBeEmpty: true },
     { key: "jawSquareness", label: "jaw out of square over 50", kind: "signed", mayBeEmpty: true },
   ),

@@ -15,6 +15,11 @@ export const viseSchema = z.object({
   jawChamfer: z.number().nonnegative(),
   /** Relief slot at the foot of the fixed jaw, mm high; 0 for none. */
   relief: z.number().nonnegative(),
+  /** Where the fixed jaw stands, seen by the operator. */
+  fixedJaw: z.enum(["back", "front"]),
+  /** Lead of its screw, mm a turn, and an ordinary pull at its handle, N·m: they give the clamp force. */
+  screwLead: z.number().positive(),
+  pull: z.number().positive(),
   /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
   stretch: z.number().nonnegative().nullable(),
   /** Fixed jaw out of square to the table: mm over 50, plus leans outward; null while not measured. */

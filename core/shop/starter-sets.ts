@@ -204,6 +204,9 @@ const vise = (id: string, name: string, opening: number, jawWidth: number, jawDe
   bedHeight: 45,
   jawChamfer: 0.8,
   relief: 2,
+  fixedJaw: "back",
+  screwLead: 5,
+  pull: 40,
   stretch: null,
   jawSquareness: null,
 });

@@ -22,6 +22,9 @@ export function upgradeShop(raw: Raw): Raw {
     vises: list(raw.vises).map((vise) => ({
       retired: false,
       relief: 0,
+      fixedJaw: "back",
+      screwLead: 5,
+      pull: 40,
       stretch: null,
       jawSquareness: null,
       ...vise,

@@ -11,6 +11,7 @@ import { answers as speedFeedBands } from "./speed-feed-bands.ts";
 import { answers as speedsFeeds } from "./speeds-feeds.ts";
 import { answers as units } from "./units.ts";
 import { answers as weights } from "./weights.ts";
+import { answers as workholding } from "./workholding.ts";
 
 interface Tolerance {
   abs?: number;
@@ -36,6 +37,7 @@ const topics: { [topic: string]: Answers } = {
   "force-power": forcePower,
   deflection,
   weights,
+  workholding,
   "speed-feed-bands": speedFeedBands,
 };
 

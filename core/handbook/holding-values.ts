@@ -1,0 +1,31 @@
+import type { MaterialGroup } from "./materials.ts";
+
+/** Values of domain.md section 5; marked ones are shop judgement. */
+
+/** Friction of steel on what holds it. */
+export const friction = { drySteel: 0.15, oilySteel: 0.1, softJaws: 0.2, paper: 0.25 } as const;
+
+/** What holds must hold this many times the cutting force (guess). */
+export const holdingSafety = 2.5;
+
+/** Share of the pull at a vise screw that becomes force, collar and thread together. */
+export const screwEfficiency = 0.25;
+
+/** Nut factor of a dry stud: F = T / (K d). */
+export const nutFactor = 0.2;
+
+/** Least effective grip in mm: at all, for roughing, for side cuts (guess). */
+export const leastGrip = { any: 3, roughing: 5, side: 8 } as const;
+
+/** A T-nut may press the lips of its slot with this much for each mm of slot width, N (guess: cast-iron table). */
+export const slotForce = 1500;
+
+/** Young's modulus by group of materials, kN/mm². */
+export const youngs: Record<MaterialGroup, number> = {
+  steel: 210,
+  tough: 200,
+  iron: 110,
+  brass: 105,
+  aluminum: 70,
+  plastic: 2.5,
+};

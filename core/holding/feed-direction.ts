@@ -1,0 +1,49 @@
+import type { CutKind } from "../handbook/index.ts";
+import type { Vise } from "../shop/index.ts";
+import { type Phrase, rule } from "../working/index.ts";
+
+/** Where the cutter goes over the part, seen from above by the operator at the front. */
+export type Travel = "left" | "right" | "back" | "front";
+
+export interface FeedDirection {
+  travel: Travel;
+  /** Side of the vise the end stands out at, for a cut along an end. */
+  end: "left" | "right" | null;
+  why: Phrase;
+}
+
+/**
+ * M16: how to feed so that a right-hand cutter, turning clockwise from above, pushes the part to the fixed jaw (domain.md 5).
+ * Over a face its teeth push to the right of where it travels; along an end hung out at the right they push to the back. An
+ * end is cut conventional, which is towards the fixed jaw. An arbor pushes along the jaws, against a stop.
+ */
+export function feedDirection(kind: CutKind, { fixedJaw }: Pick<Vise, "fixedJaw">): FeedDirection {
+  const atBack = fixedJaw === "back";
+  if (kind === "side")
+    return {
+      travel: fixedJaw,
+      end: atBack ? "right" : "left",
+      why: rule(
+        "M16.end",
+      )`Hang the end out at the ${atBack ? "right" : "left"} and let the cutter travel to the ${fixedJaw}: it cuts conventional and pushes the part to the fixed jaw.`,
+    };
+  if (kind === "slab" || kind === "groove")
+    return {
+      travel: "right",
+      end: null,
+      why: rule("M16.stop")`The arbor pushes the part along the jaws: set a stop at the end it is pushed to.`,
+    };
+  return {
+    travel: atBack ? "left" : "right",
+    end: null,
+    why: rule(
+      "M16.feed",
+    )`The cutter travels to the ${atBack ? "left" : "right"}, the table to the ${atBack ? "right" : "left"}: so its teeth push the part to the fixed jaw, not out of it.`,
+  };
+}
+
+/** Whether a cutter that travels so over a face pushes the part away from the fixed jaw (M16). */
+export const pushesAway = (travel: Travel, vise: Pick<Vise, "fixedJaw">): boolean =>
+  travel === "left" || travel === "right"
+    ? travel !== feedDirection("face", vise).travel
+    : travel !== vise.fixedJaw;

@@ -1,0 +1,35 @@
+import { type Mm, mm, tidy } from "../quantity/index.ts";
+import { rule, stop, type Warning } from "../working/index.ts";
+import type { Parallels, Vise } from "../shop/index.ts";
+import type { Seat } from "./seat.ts";
+
+/** The side of a cutter is kept this clear of parallels, mm. */
+export const clearOfParallels = 1;
+
+/** How far parallels that lie in the middle stand out past the jaws, mm; below 0 when they are shorter. */
+export const pastJaw = (parallels: Parallels, vise: Vise): Mm => (parallels.length - vise.jawWidth) / 2;
+
+/**
+ * M09: parallels that stand out past the jaws as far as the cutter comes along an overhanging end. They lie in the middle of
+ * the jaws.
+ * @param removal off the end, mm
+ */
+export function parallelReached(
+  seat: Seat,
+  vise: Vise,
+  parallels: Parallels | undefined,
+  removal: Mm,
+): Warning[] {
+  if (seat.overhang === null || !parallels) return [];
+  const out = pastJaw(parallels, vise);
+  const leaves = tidy(seat.overhang - removal);
+  return out > leaves - clearOfParallels
+    ? [
+        stop(
+          rule(
+            "M09.reached",
+          )`The ${parallels.name} stand ${mm(out)} out past the jaws, the cutter comes to ${mm(leaves)}: it would cut into them. Push them flush with the far side of the jaws, or take shorter ones.`,
+        ),
+      ]
+    : [];
+}

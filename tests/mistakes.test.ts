@@ -1,6 +1,27 @@
 import { describe, expect, test } from "vitest";
 import { type CutTask, cutTask, cutWith, mayClimb, nothingOwn, tiltedStep } from "../core/cutting/index.ts";
 import { materials } from "../core/handbook/index.ts";
+import { faceNames, orientation, type Sizes } from "../core/frame/index.ts";
+import {
+  drillGrabs,
+  feedDirection,
+  gripCapacity,
+  type GripCapacity,
+  noRoomFor,
+  oneStrapTurns,
+  otherFaceAtJaw,
+  pairInVise,
+  parallelReached,
+  pullMovesZero,
+  pushesAway,
+  type Seat,
+  seatInVise,
+  sprungByJaws,
+  type StudStack,
+  studWarnings,
+  thinBows,
+} from "../core/holding/index.ts";
+import type { Piece } from "../core/stock/index.ts";
 import { applyChanges, changeOf, type Job, plan, type Plan } from "../core/job/index.ts";
 import { cannotBe, sizeVerdict } from "../core/measure/index.ts";
 import { checkItem, type Cutter, demoShop, type Instrument, type Machine } from "../core/shop/index.ts";
@@ -83,12 +104,74 @@ function cut(
   const task = cutTask({ kind: "face", length: 100, across: 40, total: 1.5, ...asked });
   return cutWith(task, cutter, { machine, material: lowCarbon, shop: { holders, houseRules: [] } });
 }
+/** The limit that bound the depth, to be looked for as a phrase is. */
+const boundOf = (outcome: ReturnType<typeof cut>) =>
+  outcome.ok ? [{ id: outcome.value.bound, parts: [] }] : outcome;
 const own = (given: Partial<CutTask["own"]>) => ({ own: { ...nothingOwn, ...given } });
 const slotIn = (across: number, more: Partial<CutTask> = {}) =>
   ({ kind: "slot", across, total: 3, ...more }) as const;
 const groove = (total: number): Partial<CutTask> => ({ kind: "groove", across: 10, total });
 const sideOf = (across: number, more: Partial<CutTask> = {}) =>
   ({ kind: "side", across, total: 1, ...more }) as const;
+
+const vise = demoShop.vises[0]!;
+const longPair = demoShop.parallels[0]!;
+const heavyMill: Machine = { ...kneeMill, motorPower: 15, ownForce: 8000, ownSpring: 500 };
+
+/** A milled block in the vise, its top to be cut. */
+const seatOf = ([length, width, height]: [number, number, number]) =>
+  seatInVise({
+    piece: milledPiece({ length, width, height }),
+    at: orientation("top", "front")!,
+    removal: 1,
+    overhang: null,
+    square: false,
+    vise,
+    parallels: demoShop.parallels,
+    rods: demoShop.rods,
+    offEnd: 0,
+    ownParallels: null,
+  });
+const milledPiece = (of: Sizes): Piece => ({
+  sizes: of,
+  faces: Object.fromEntries(
+    faceNames.map((face) => [face, { condition: "milled", order: null, cutFrom: null, clean: true }]),
+  ) as Piece["faces"],
+});
+const seated = seatOf([100, 60, 41]);
+if (!seated.ok) throw new Error("the block is not held");
+const hangingOut: Seat = { ...seated.value, overhang: 6 };
+const turned: Piece = {
+  ...milledPiece({ length: 100, width: 60, height: 40 }),
+  faces: {
+    ...milledPiece({ length: 100, width: 60, height: 40 }).faces,
+    back: { condition: "milled", order: 1, cutFrom: "top", clean: true },
+  },
+};
+/** What the vise holds of a block gripped so deep and standing so high above the jaws. */
+const gripOf = (grip: number, above: number, between = 60): GripCapacity =>
+  gripCapacity(
+    {
+      ...seated.value,
+      parallels: null,
+      rod: null,
+      standing: vise.jawDepth + above,
+      effectiveGrip: grip,
+      between,
+    },
+    vise,
+    "steel",
+  );
+const studs: StudStack = {
+  passes: [12, 30, 16, 3],
+  nut: 10,
+  tNut: 12,
+  diameter: 12,
+  length: 90,
+  slot: 14,
+  tNutWidth: 13.8,
+  underTNut: 4,
+};
 
 /**
  * Each mistake of mistakes.md that this release catches: the slip, the phrase or state that catches it, and a near case
@@ -186,6 +269,132 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => planOf(block(...ownDepth(3.5))).overrides,
     "M21.hard",
     () => planOf(block(...ownDepth(1.2))).overrides,
+  ],
+  [
+    "M09",
+    "parallels longer than the jaws beside an end that is cut",
+    () => parallelReached(hangingOut, vise, { ...longPair, length: 140 }, 2),
+    "M09.reached",
+    () => parallelReached(hangingOut, vise, { ...longPair, length: 131 }, 2),
+  ],
+  [
+    "M11",
+    "more than the jaws open",
+    () => seatOf([100, 131, 41]),
+    "M11.opening",
+    () => seatOf([100, 130, 41]),
+  ],
+  [
+    "M12",
+    "gripped by 12 with 90 standing above it: it would tip",
+    () => boundOf(cut(cutterOf("shellMill"), { total: 2, grip: gripOf(12, 90) }, { machine: heavyMill })),
+    "tipping",
+    () => boundOf(cut(cutterOf("shellMill"), { total: 2, grip: gripOf(38, 12) }, { machine: heavyMill })),
+  ],
+  [
+    "M13",
+    "a jaw that gives 0.02 where 0.05 is the tolerance",
+    () => pullMovesZero({ ...vise, stretch: 0.02 }, 0.05),
+    "M13.stretch",
+    () => pullMovesZero({ ...vise, stretch: 0.01 }, 0.05),
+  ],
+  ["M15", "one strap and no stop", () => oneStrapTurns(1, 0), "M15.oneStrap", () => oneStrapTurns(1, 1)],
+  [
+    "M16",
+    "a cutter that goes right pushes the part out of a jaw fixed at the back",
+    () =>
+      feedDirection("face", vise).why &&
+      [pushesAway("right", vise)].map((away) => ({ id: String(away), parts: [] })),
+    "true",
+    () =>
+      [pushesAway("left", vise), pushesAway("right", { fixedJaw: "front" })].map((away) => ({
+        id: String(away),
+        parts: [],
+      })),
+  ],
+  [
+    "M32",
+    "turned round onto another face than the one across was cut from",
+    () => otherFaceAtJaw(turned, "front", "bottom"),
+    "M32.otherFace",
+    () => otherFaceAtJaw(turned, "front", "top"),
+  ],
+  [
+    "M37",
+    "a strip 8 thick and 150 long",
+    () => thinBows({ length: 150, width: 40, height: 8 }, null),
+    "M37.bow",
+    () => thinBows({ length: 75, width: 40, height: 8 }, null),
+  ],
+  [
+    "M41",
+    "a plate 10 thick squeezed over 80",
+    () => sprungByJaws({ ...hangingOut, between: 80, standing: 10 }),
+    "M41.sprung",
+    () => sprungByJaws({ ...hangingOut, between: 60, standing: 10 }),
+  ],
+  [
+    "M42",
+    "a wall 6 thick standing 60 above the jaws",
+    () => cut(cutterOf("shellMill"), { across: 6, total: 1, grip: gripOf(30, 60, 6) }),
+    "M42.rest",
+    () => cut(cutterOf("shellMill"), { across: 40, total: 1, grip: gripOf(30, 20, 40) }),
+  ],
+  [
+    "M43",
+    "no daylight for a tall part under a long tool",
+    () => noRoomFor(kneeMill, vise, { ...hangingOut, standing: 280 }, 110, 100, 63, "x"),
+    "M43.daylight",
+    () => noRoomFor(kneeMill, vise, { ...hangingOut, standing: 250 }, 110, 100, 63, "x"),
+  ],
+  [
+    "M43",
+    "a cut longer than the table goes",
+    () => noRoomFor(kneeMill, vise, hangingOut, 60, 600, 63, "x"),
+    "M43.travel",
+    () => noRoomFor(kneeMill, vise, hangingOut, 60, 580, 63, "x"),
+  ],
+  [
+    "M46",
+    "two parts 0.1 apart in one vise",
+    () => pairInVise(40, 40.1, false),
+    "M46.loose",
+    () => pairInVise(40, 40.1, true),
+  ],
+  [
+    "M47",
+    "a stud too short",
+    () => studWarnings({ ...studs, length: 60 }, 5000),
+    "M47.short",
+    () => studWarnings(studs, 5000),
+  ],
+  [
+    "M47",
+    "a T-nut of a smaller slot",
+    () => studWarnings({ ...studs, tNutWidth: 12 }, 5000),
+    "M47.slot",
+    () => studWarnings(studs, 5000),
+  ],
+  [
+    "M47",
+    "a stud that bottoms",
+    () => studWarnings({ ...studs, length: 110 }, 5000),
+    "M47.bottoms",
+    () => studWarnings({ ...studs, length: 80 }, 5000),
+  ],
+  [
+    "M47",
+    "a pull that breaks the lips",
+    () => studWarnings(studs, 30_000),
+    "M47.preload",
+    () => studWarnings(studs, 20_000),
+  ],
+  [
+    "M48",
+    "a 10 drill through 6 of plate",
+    () => drillGrabs({ through: true, diameter: 10, thickness: 6, heldDown: false }),
+    "M48.grab",
+    () => drillGrabs({ through: true, diameter: 10, thickness: 6, heldDown: true }),
   ],
   [
     "M17",

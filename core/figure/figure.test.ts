@@ -63,7 +63,7 @@ describe("drawn things", () => {
               expect(inks(figure, "remove").length).toBe(setup.from - setup.to > 0.005 ? 1 : 0);
             }
           }
-          inFrame(cutDirection(setup));
+          inFrame(cutDirection(setup, demoShop.vises[0]!));
           inFrame(faceNet(setup.before, setup.at));
         }
       }),

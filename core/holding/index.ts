@@ -11,3 +11,4 @@ export * from "./seat.ts";
 export * from "./strap.ts";
 export * from "./thin.ts";
 export * from "./tipping.ts";
+export * from "./vise-errors.ts";

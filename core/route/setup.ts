@@ -28,9 +28,30 @@ import {
   type Material,
   wordsFor,
 } from "../handbook/index.ts";
-import { faceCalled, gripCapacity, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
+import {
+  faceCalled,
+  feedDirection,
+  gripCapacity,
+  noRoomFor,
+  otherFaceAtJaw,
+  parallelReached,
+  pullMovesZero,
+  type Seat,
+  seatInVise,
+  seatWarnings,
+  sprungByJaws,
+  thinBows,
+} from "../holding/index.ts";
 import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
-import { type Cutter, type Machine, newCutter, reachOf, type Shop, type Vise } from "../shop/index.ts";
+import {
+  type Cutter,
+  cuttingDiameter,
+  type Machine,
+  newCutter,
+  reachOf,
+  type Shop,
+  type Vise,
+} from "../shop/index.ts";
 import { cutFace, isReference, type Piece, type Spare } from "../stock/index.ts";
 import {
   done,
@@ -38,6 +59,7 @@ import {
   note,
   type Outcome,
   type Phrase,
+  type Refusal,
   refused,
   rule,
   say,
@@ -198,7 +220,9 @@ export function planSetup(
     { face, key, sized, skin: condition },
     context,
   );
-  const choice = chooseCut(task, context.shop.cutters, context);
+  const cutters = withRoom(task, seat.value, context);
+  if (!cutters.ok) return cutters;
+  const choice = chooseCut(task, cutters.value, context);
   if (!choice.ok) return choice;
   return done(
     describe(
@@ -227,6 +251,23 @@ export function planSetup(
       context,
     ),
   );
+}
+
+/** The cutters that spindle and table have room for over this seat (M43); refuses when none of its kind has. */
+function withRoom(task: CutTask, seat: Seat, { machine, vise, shop }: RouteContext): Outcome<Cutter[]> {
+  const axis = task.kind === "side" ? "y" : "x";
+  let refusal: Refusal | null = null;
+  const fitting = shop.cutters.filter((cutter) => {
+    const { cuts, mount } = cutterKindFacts[cutter.kind];
+    // An arbor lies beside the part: its room is the overarm's, not the daylight.
+    const reach = mount === "arbor" ? 0 : reachOf(cutter, shop);
+    const none = noRoomFor(machine, vise, seat, reach, task.length, cuttingDiameter(cutter), axis);
+    if (none && cuts.includes(task.kind)) refusal ??= none;
+    return none === null;
+  });
+  return fitting.some((c) => cutterKindFacts[c.kind].cuts.includes(task.kind)) || !refusal
+    ? done(fitting)
+    : refusal;
 }
 
 /** What the vise of a seat holds; nothing is known of one that is gone from the shop. */
@@ -393,6 +434,7 @@ function describe({ endReason, ...setup }: Described, context: RouteContext): Se
       fixedReason(before, seat.fixed),
       rodReason(before, seat, moving),
       underReason(before, seat, down, cut.kind),
+      feedDirection(cut.kind, context.vise).why,
       ...(endReason ? [endReason] : []),
       setup.sized
         ? say`Both faces of the ${setup.axis} are cut now: this is where the size comes from.`
@@ -400,6 +442,7 @@ function describe({ endReason, ...setup }: Described, context: RouteContext): Se
     ],
     warnings: [
       ...seatWarnings(before, seat),
+      ...(context.vise.id === seat.vise ? viseWarnings(setup, context) : []),
       ...cut.warnings,
       ...(setup.sized && setup.from < setup.limits.lower
         ? [
@@ -421,6 +464,30 @@ function describe({ endReason, ...setup }: Described, context: RouteContext): Se
         handlingTimes.measure * (setup.sized ? 2 : 1),
     },
   };
+}
+
+/** What holding says against a setup in this vise: parallels in the way, stretch, the face at the jaw, thin parts. */
+function viseWarnings(
+  { seat, cut, from, to, face, before, sized, limits }: Omit<Described, "endReason">,
+  { vise, shop, spares }: RouteContext,
+): Warning[] {
+  const tolerance =
+    sized && Number.isFinite(limits.upper - limits.lower) ? limits.upper - limits.lower : null;
+  const thinnest = Math.min(...Object.values(before.sizes)) === before.sizes[axisOf(face)];
+  return [
+    ...parallelReached(
+      seat,
+      vise,
+      shop.parallels.find((p) => p.id === seat.parallels?.id),
+      cut.kind === "side" ? from - to : 0,
+    ),
+    ...pullMovesZero(vise, tolerance),
+    ...otherFaceAtJaw(before, face, seat.fixed),
+    ...(thinnest && spares[axisOf(face)].spare > 0
+      ? thinBows(before.sizes, tolerance === null ? null : tolerance / 2)
+      : []),
+    ...(cut.kind === "side" ? [] : sprungByJaws(seat)),
+  ];
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { feedDirection } from "../../../core/holding/index.ts";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import type { Setup } from "../../../core/route/index.ts";
-import type { Machine } from "../../../core/shop/index.ts";
+import type { Machine, Vise } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
@@ -14,6 +15,7 @@ export function CutCard({
   pass,
   setup,
   machine,
+  vise,
   of,
   previous,
 }: {
@@ -21,6 +23,7 @@ export function CutCard({
   pass: LivePass;
   setup: Setup;
   machine: Machine;
+  vise: Vise;
   of: number;
   previous: number;
 }) {
@@ -30,6 +33,7 @@ export function CutCard({
   const handle =
     axis === "x" ? "Move the table" : machine.depthBy === "knee" ? "Raise the knee" : "Lower the head";
   const { cut } = setup;
+  const { travel } = feedDirection(cut.kind, vise);
   const vf = pass.last ? cut.finishVf : cut.vf;
   const lead = machine.axes[cut.kind === "side" ? "y" : "x"].lead;
   return (
@@ -73,8 +77,8 @@ export function CutCard({
         py="12px"
         mt="14px"
       >
-        <Fact label="cut" value={cut.kind === "face" ? "left → right" : "along the end"}>
-          cutter travels; {cut.kind === "face" ? "Y and Z locked" : "X and Z locked"}
+        <Fact label="cut" value={`to the ${travel}`}>
+          cutter travels; {cut.kind === "side" ? "X and Z locked" : "Y and Z locked"}
           {cut.lanes > 1 && `; ${cut.lanes} lanes`}
         </Fact>
         <Fact

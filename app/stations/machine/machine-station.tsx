@@ -230,6 +230,7 @@ export function MachineStation() {
       )}
       {step.kind === "cut" && step.pass && (
         <CutCard
+          vise={vise}
           step={step}
           pass={step.pass}
           setup={setup}
@@ -410,7 +411,7 @@ export function MachineStation() {
       )}
       <Box mt="16px" maxW="360px" mx="auto">
         {step.kind === "cut" ? (
-          <FigureView figure={cutDirection(setup)} />
+          <FigureView figure={cutDirection(setup, vise)} />
         ) : (
           cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: false })} />
         )}

@@ -1,0 +1,39 @@
+import type { Face } from "../frame/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
+import { isReference, type Piece } from "../stock/index.ts";
+import { note, rule, type Warning, warn } from "../working/index.ts";
+import { opposite } from "../frame/index.ts";
+import type { Vise } from "../shop/index.ts";
+
+/** M13: a hard pull moves the fixed jaw by more than a quarter of the tolerance: the zero moves with it. */
+export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
+  return vise.stretch !== null && tolerance !== null && vise.stretch > tolerance / 4
+    ? [
+        warn(
+          rule(
+            "M13.stretch",
+          )`The fixed jaw of the ${vise.name} gives ${mm(vise.stretch)} under a hard pull, a good part of the ${mm(tolerance)} of tolerance: take the zero after clamping, and pull alike every time.`,
+        ),
+      ]
+    : [];
+}
+
+/**
+ * M32: the part was turned round onto another face than when the face opposite was cut. What was out of square at the jaw is
+ * then not the same for both: it adds up instead of staying.
+ */
+export function otherFaceAtJaw(piece: Piece, up: Face, fixed: Face): Warning[] {
+  const before = piece.faces[opposite(up)].cutFrom;
+  return before !== null && before !== fixed && isReference(piece, before) && isReference(piece, fixed)
+    ? [
+        note(
+          rule(
+            "M32.otherFace",
+          )`The face across was cut with ${faceName(piece, before)} at the fixed jaw, this one with ${faceName(piece, fixed)}: an error of the jaw then counts twice between the two. Mark the face and keep it there.`,
+        ),
+      ]
+    : [];
+}
+
+const faceName = (piece: Piece, face: Face): string =>
+  piece.faces[face].order === null ? `the ${face} face` : `face ${piece.faces[face].order}`;

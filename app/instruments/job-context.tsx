@@ -1,5 +1,5 @@
 import { createContext, useContext } from "react";
-import type { Change, Conflict, CutComparison, Job, Plan } from "../../core/job/index.ts";
+import type { Change, Conflict, CutComparison, Job, Plan, RouteComparison } from "../../core/job/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
@@ -31,6 +31,8 @@ export interface JobContextValue {
   keepDraft: (path: string, text: string) => void;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: OperationKey) => Promise<CutComparison | null>;
+  /** Compares the schools of squaring for the block. */
+  compareRoutes: () => Promise<RouteComparison | null>;
   /** Plans with changes that are being typed, before they are kept; null takes them back. */
   preview: (path: string, change: Change | null) => void;
   /** Figure whose working stands in the margin. */

@@ -17,6 +17,7 @@ const context: JobContextValue = {
   standIns: [],
   own: noOwnValues,
   compare: () => Promise.resolve(null),
+  compareRoutes: () => Promise.resolve(null),
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
   working: false,
   piece: 1,

@@ -16,7 +16,7 @@ export function StationTitle({ above, children }: { above?: ReactNode; children:
   );
 }
 
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+export function Section({ title, children }: { title: ReactNode; children: ReactNode }) {
   return (
     <Box as="section" mt="18px">
       <chakra.h2 fontSize="14px" color="quiet" mb="6px">

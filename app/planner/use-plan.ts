@@ -1,6 +1,6 @@
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
-import type { CutComparison, Plan, PlanInputs } from "../../core/job/index.ts";
+import type { CutComparison, Plan, PlanInputs, RouteComparison } from "../../core/job/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
@@ -56,3 +56,6 @@ const askWorking = (key: string): Promise<Working | null> => thePlanner().workin
 /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
 export const askComparison = (key: OperationKey): Promise<CutComparison | null> =>
   thePlanner().comparison(key);
+
+/** The schools of squaring compared for the block of the last plan. */
+export const askRoutes = (): Promise<RouteComparison | null> => thePlanner().routes();

@@ -1,10 +1,12 @@
 import * as Comlink from "comlink";
 import {
   compareCut,
+  compareRoutes,
   type CutComparison,
   type Plan,
   plan,
   type PlanInputs,
+  type RouteComparison,
   workingOf,
 } from "../../core/job/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
@@ -25,6 +27,10 @@ const planner = {
   /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
   comparison(key: OperationKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
+  },
+  /** The schools of squaring compared for the last plan's block; null while drawing or shop are not complete. */
+  routes(): RouteComparison | null {
+    return last ? compareRoutes(last.inputs.job, last.inputs.shop, last.inputs.own) : null;
   },
 };
 

@@ -1,10 +1,9 @@
-import { type Axis, axisNames, axisOf, type Face, opposite } from "./faces.ts";
+import * as z from "../zod.ts";
+import { type Axis, axisNames, axisOf, type Face, faceSchema, opposite } from "./faces.ts";
 
+export const orientationSchema = z.object({ up: faceSchema, fixed: faceSchema });
 /** How the part stands in the vise: which face is up (under the cutter) and which is at the fixed jaw. 24 square ones. */
-export interface Orientation {
-  up: Face;
-  fixed: Face;
-}
+export type Orientation = z.infer<typeof orientationSchema>;
 
 /** An orientation, or undefined when the two faces are not square to each other. */
 export function orientation(up: Face, fixed: Face): Orientation | undefined {

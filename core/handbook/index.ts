@@ -7,6 +7,7 @@ export * from "./feeds.ts";
 export * from "./general-tolerances.ts";
 export * from "./holding-values.ts";
 export * from "./iso286.ts";
+export * from "./machine-errors.ts";
 export * from "./materials.ts";
 export * from "./times.ts";
 export * from "./trade-words.ts";

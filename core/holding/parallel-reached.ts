@@ -1,7 +1,6 @@
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { rule, stop, type Warning } from "../working/index.ts";
 import type { Parallels, Vise } from "../shop/index.ts";
-import type { Seat } from "./seat.ts";
 
 /** The side of a cutter is kept this clear of parallels, mm. */
 export const clearOfParallels = 1;
@@ -15,7 +14,7 @@ export const pastJaw = (parallels: Parallels, vise: Vise): Mm => (parallels.leng
  * @param removal off the end, mm
  */
 export function parallelReached(
-  seat: Seat,
+  seat: { overhang: Mm | null },
   vise: Vise,
   parallels: Parallels | undefined,
   removal: Mm,

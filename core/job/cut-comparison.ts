@@ -12,7 +12,8 @@ import type { OperationKey } from "../route/index.ts";
 import { cuttingDiameter, inUse, pickSetting, settingsNear, type Shop } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
-import { equipment, type Plan } from "./plan.ts";
+import { equipment } from "./equipment.ts";
+import type { Plan } from "./plan.ts";
 
 /** An owned cutter for a cut: what it would take, or why it cannot. */
 export interface RankedCutter {

@@ -1,10 +1,13 @@
 export * from "./change.ts";
+export * from "./equipment.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";
 export * from "./cut-comparison.ts";
 export * from "./override.ts";
 export * from "./plan.ts";
+export { planStart, schoolOf } from "./plan-start.ts";
 export * from "./requirement.ts";
 export * from "./settle-overrides.ts";
 export * from "./workings.ts";
 export { type Change } from "../steps/index.ts";
+export * from "./route-comparison.ts";

@@ -1,3 +1,4 @@
+import { faceSchema, orientationSchema } from "../frame/index.ts";
 import { operationKeySchema } from "../route/index.ts";
 import * as z from "../zod.ts";
 
@@ -21,6 +22,16 @@ export const overrideSchema = z.discriminatedUnion("what", [
   /** Id of a cutter in the shop. */
   z.object({ ...about, what: z.literal("cutter"), value: z.string() }),
   z.object({ ...about, what: z.literal("direction"), value: z.literal("climb") }),
+  /** Face at the fixed jaw in this setup. */
+  z.object({ ...about, what: z.literal("fixed"), value: faceSchema }),
+  /** Id of the parallels under the part in this setup. */
+  z.object({ ...about, what: z.literal("parallels"), value: z.string() }),
+  /** At the route: another school than round the block, or an order of its own. */
+  z.object({
+    ...about,
+    what: z.literal("school"),
+    value: z.union([z.literal("widest"), z.array(orientationSchema)]),
+  }),
   /** At the route: to the hard limits instead of 70 % of them. */
   z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
 ]);

@@ -1,17 +1,18 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
-import { type Material, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { checkDrawing, type DrawingFinding, type Part, targetSizes } from "../part/index.ts";
+import { mm, quantity, tidy } from "../quantity/index.ts";
 import {
-  checkDrawing,
-  type DrawingFinding,
-  limitsOf,
-  longestAxis,
-  type Part,
-  targetSizes,
-} from "../part/index.ts";
-import { type Limits, mm, quantity, tidy } from "../quantity/index.ts";
-import { type OperationKey, planRoute, type Route, type RouteContext, type Setup } from "../route/index.ts";
-import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
-import { type Piece, rawPiece, type Spare, spareOf, type SpareVerdict } from "../stock/index.ts";
+  type OperationKey,
+  type PairError,
+  planRoute,
+  predictedErrors,
+  referenceChain,
+  type Route,
+  type Setup,
+} from "../route/index.ts";
+import { inUse, type Shop } from "../shop/index.ts";
+import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import {
   begunOf,
   foldProgress,
@@ -24,10 +25,12 @@ import {
   stepsOf,
 } from "../steps/index.ts";
 import { type Phrase, precise, rule, say, stop, type Warning, words } from "../working/index.ts";
+import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
 import type { Override } from "./override.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
-import { type OverrideReport, settleOverrides } from "./settle-overrides.ts";
+import { planStart } from "./plan-start.ts";
+import { type OverrideReport, settleAll } from "./settle-overrides.ts";
 
 export const stations = ["drawing", "stock", "setups", "cuts", "machine", "record"] as const;
 export type Station = (typeof stations)[number];
@@ -50,6 +53,8 @@ export interface Plan {
   /** Readings that moved passes, newest last, by operation. */
   corrections: Partial<Record<OperationKey, Progress["corrections"]>>;
   overrides: OverrideReport[];
+  /** Squareness and parallelism to expect of the route, pair by pair. */
+  errors: PairError[];
   requirements: Requirement[];
   minutes: { cutting: number; handling: number; total: number };
   /** Any pass cut yet: from then on every change of a decision is logged. */
@@ -104,6 +109,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     ladders: {},
     corrections: {},
     overrides: job.overrides.order.flatMap((id) => reportWithout(job.overrides.byId[id])),
+    errors: [],
     requirements,
     minutes: { cutting: 0, handling: 0, total: 0 },
     cutBegun: [...progress.values()].some((p) => p.cuts.length > 0),
@@ -113,41 +119,13 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     return { ...empty, status: statusLines(job, empty) };
   }
 
-  const limits = Object.fromEntries(
-    axisNames.map((axis) => [axis, limitsOf(part.sizes[axis]!, part)]),
-  ) as Record<Axis, Limits>;
-  const spares = Object.fromEntries(
-    axisNames.map((axis) => [axis, spareOf(job.stock, axis, limits[axis])]),
-  ) as Record<Axis, Spare>;
+  const { spares, raw, context } = planStart(job, part, target, { machine, vise, material }, everything);
   const spareVerdict = worst.find((v) => axisNames.some((axis) => spares[axis].verdict === v)) ?? "enough";
-  const raw = rawPiece(job.stock, spares);
   const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
-  const context: RouteContext = {
-    target,
-    limits,
-    spares,
-    material,
-    machine,
-    vise,
-    shop,
-    ends: longestAxis(target),
-    rawLength: raw.sizes[longestAxis(target)],
-    everyCutter: everything.cutters,
-    own: {},
-    aim: overridden.some((o) => o.what === "aim") ? "quick" : "usual",
-    outside: [],
-  };
   const begun = [...progress.values()].map((state) => begunOf(state, moreAllowed(state, spares, target)));
-  const overrides =
-    overridden.length === 0
-      ? []
-      : settleOverrides(
-          overridden,
-          planRoute(raw, begun, context).setups,
-          new Set(begun.map((b) => b.told.key)),
-          context,
-        );
+  const overrides = settleAll(overridden, raw, begun, context);
   const route = planRoute(raw, begun, context);
+  const errors = predictedErrors(referenceChain(route.setups), target, { machine, vise }, part);
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
     ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);
@@ -170,6 +148,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     ladders,
     corrections: Object.fromEntries([...progress].map(([key, state]) => [key, state.corrections])),
     overrides,
+    errors,
     minutes: { cutting, handling, total: cutting + handling },
   };
   return { ...made, status: statusLines(job, made) };
@@ -244,19 +223,5 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
         : bad > 0
           ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good`
           : say`${judged.length} of ${made.requirements.length} good`,
-  };
-}
-
-/** Machine, vise and material of a job as the plan uses them. What a job names serves even when retired since. */
-export function equipment(
-  job: Job,
-  shop: Shop,
-  own: OwnHandbook = noOwnValues,
-): { machine: Machine | undefined; vise: Vise | undefined; material: Material | undefined } {
-  const usable = inUse(shop);
-  return {
-    machine: shop.machines.find((m) => m.id === job.machine) ?? usable.machines[0],
-    vise: shop.vises.find((v) => v.id === job.vise) ?? usable.vises[0],
-    material: job.part.material ? materialIn(own, job.part.material) : undefined,
   };
 }

@@ -9,7 +9,16 @@ import {
   type OwnConditions,
 } from "../cutting/index.ts";
 import { type Mm, mm, quantity } from "../quantity/index.ts";
-import { type RouteContext, type Setup } from "../route/index.ts";
+import { orientation } from "../frame/index.ts";
+import {
+  type Begun,
+  holdFor,
+  type OwnSeat,
+  planRoute,
+  type RouteContext,
+  type Setup,
+} from "../route/index.ts";
+import type { Piece } from "../stock/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
 import type { Override } from "./override.ts";
@@ -36,11 +45,55 @@ export function ownDepthAllowed(cut: Cut, depth: Mm): Outcome<Mm> {
   );
 }
 
+/** Settles how setups are held first, then what is cut with what: the cuts hang on the seats. */
+export function settleAll(
+  wanted: Override[],
+  raw: Piece,
+  begun: Begun[],
+  context: RouteContext,
+): OverrideReport[] {
+  const begunKeys = new Set(begun.map((b) => b.told.key));
+  const ofSeat = (o: Override) => o.what === "fixed" || o.what === "parallels";
+  const seats = wanted.filter(ofSeat);
+  const rest = wanted.filter((o) => !ofSeat(o));
+  const settle = (some: Override[]) =>
+    some.length === 0 ? [] : settleOverrides(some, planRoute(raw, begun, context).setups, begunKeys, context);
+  const reports = [...settle(seats), ...settle(rest)];
+  return wanted.flatMap((o) => reports.find((r) => r.override === o) ?? []);
+}
+
+/** Holds a setup as the person wants it: the face at the fixed jaw, or the parallels. */
+function seatApplied(
+  override: Extract<Override, { what: "fixed" | "parallels" }>,
+  setup: Setup,
+  context: RouteContext,
+): Outcome<OwnSeat> {
+  const before = context.ownSeats[setup.key] ?? { fixed: null, parallels: null };
+  const wanted: OwnSeat = { ...before, [override.what]: override.value };
+  if (override.what === "fixed" && (setup.cut.kind === "side" || !orientation(setup.face, override.value)))
+    return refused(
+      setup.cut.kind === "side"
+        ? words("An end that hangs out lies flat: its fixed face follows from that.")
+        : words("That face cannot stand at the jaw while this one is up."),
+      words("Take one of the four faces beside it."),
+    );
+  if (override.what === "parallels" && !context.shop.parallels.some((p) => p.id === override.value))
+    return refused(
+      words("Those parallels are not in the shop, or were retired."),
+      words("Choose others, or bring them back in the shop."),
+    );
+  const held = holdFor(setup.before, setup.at, {
+    ...context,
+    ownSeats: { ...context.ownSeats, [setup.key]: wanted },
+  });
+  return held.ok ? done(wanted) : held;
+}
+
 /**
  * Puts what the person set into the context where it can be, and reports on each.
  * @param setups the route as it would be without; begun ones keep what they were told but for the depth
  */
-export function settleOverrides(
+function settleOverrides(
   wanted: Override[],
   setups: Setup[],
   begun: ReadonlySet<string>,
@@ -54,6 +107,9 @@ export function settleOverrides(
         why: words("As quick as possible: to the hard limits and the faster part of the ranges."),
       };
     }
+    if (override.what === "school") {
+      return { override, state: "applied", why: words("Another order of setups than round the block.") };
+    }
     const setup = override.at === "route" ? undefined : setups.find((s) => s.key === override.at);
     if (!setup) {
       return {
@@ -62,6 +118,17 @@ export function settleOverrides(
         why: words("This plan has no such cut. It is kept for when it has."),
       };
     }
+    if (override.what === "fixed" || override.what === "parallels") {
+      const seat = begun.has(setup.key)
+        ? refused(
+            words("The setup has begun: it stays as it was clamped."),
+            words("Finish it, or take it out and begin anew."),
+          )
+        : seatApplied(override, setup, context);
+      if (!seat.ok) return { override, state: "impossible", why: seat.reason };
+      context.ownSeats[setup.key] = seat.value;
+      return { override, state: "applied", why: words("Held as you chose.") };
+    }
     const outcome = begun.has(setup.key) ? onBegun(override, setup) : applied(override, setup, context);
     if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
     context.own[setup.key] = { ...(context.own[setup.key] ?? nothingOwn), ...outcome.value.own };
@@ -69,13 +136,16 @@ export function settleOverrides(
   });
 }
 
+/** Overrides of a cut's conditions. */
+type CutOverride = Exclude<Override, { what: "aim" | "school" | "fixed" | "parallels" }>;
+
 interface Settled {
   own: Partial<OwnConditions>;
   why: Phrase;
 }
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */
-function onBegun(override: Override, setup: Setup): Outcome<Settled> {
+function onBegun(override: CutOverride, setup: Setup): Outcome<Settled> {
   const { cut } = setup;
   if (override.what === "depth") return depthApplied(cut, override.value);
   const asTold =
@@ -99,7 +169,7 @@ function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
 }
 
 /** Tries an override on top of those settled before it at the same cut. */
-function applied(override: Override, setup: Setup, context: RouteContext): Outcome<Settled> {
+function applied(override: CutOverride, setup: Setup, context: RouteContext): Outcome<Settled> {
   const before: CutTask = { ...setup.task, own: context.own[setup.key] ?? nothingOwn };
   const with_ = (own: Partial<OwnConditions>): Outcome<Cut> => {
     const task = { ...before, own: { ...before.own, ...own } };
@@ -164,8 +234,6 @@ function applied(override: Override, setup: Setup, context: RouteContext): Outco
       const may = mayClimb(now.value.depth, backlash, now.value.fz * cutter.teeth);
       return may.ok ? done({ own: { climb: true }, why: words("Climb cut.") }) : may;
     }
-    case "aim":
-      return done({ own: {}, why: words("") });
   }
 }
 

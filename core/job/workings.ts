@@ -9,7 +9,8 @@ import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
-import { equipment, type Plan } from "./plan.ts";
+import { equipment } from "./equipment.ts";
+import type { Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
 export const cutFigures = [

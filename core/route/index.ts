@@ -2,3 +2,8 @@ export * from "./operation.ts";
 export * from "./round-the-block.ts";
 export * from "./route.ts";
 export * from "./setup.ts";
+export * from "./predicted-error.ts";
+export * from "./reference-chain.ts";
+export * from "./search.ts";
+export * from "./widest-first.ts";
+export * from "./readiness.ts";

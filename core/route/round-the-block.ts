@@ -29,7 +29,8 @@ export function rankSeats(piece: Piece, faces: readonly Face[]): Face[] {
 }
 
 /** The worse of two faces is cut first: the better one makes the better seat below. Ties keep the given order. */
-const worse = (piece: Piece, a: Face, b: Face): Face => (flatness(piece, b) > flatness(piece, a) ? b : a);
+export const worseFace = (piece: Piece, a: Face, b: Face): Face =>
+  flatness(piece, b) > flatness(piece, a) ? b : a;
 
 /** Which face is up and which at the fixed jaw next; null when all six are done. */
 export function nextAround(piece: Piece, ends: Axis): Orientation | null {
@@ -40,13 +41,13 @@ export function nextAround(piece: Piece, ends: Axis): Orientation | null {
   if (first === undefined) {
     const fixed = rankSeats(piece, around)[0]!;
     const [low, high] = beside(fixed) as [Face, Face];
-    return orientation(worse(piece, high, low), fixed)!;
+    return orientation(worseFace(piece, high, low), fixed)!;
   }
   if (second === undefined) {
     const [low, high] = beside(first) as [Face, Face];
     // On a tie the seat of setup 1 goes down and the face across from it is cut.
     const seat = piece.faces[first].cutFrom;
-    const up = seat === high ? worse(piece, low, high) : worse(piece, high, low);
+    const up = seat === high ? worseFace(piece, low, high) : worseFace(piece, high, low);
     return orientation(up, first)!;
   }
   if (cut.length === 2) return orientation(opposite(second), first)!;
@@ -54,12 +55,12 @@ export function nextAround(piece: Piece, ends: Axis): Orientation | null {
   const [lowEnd, highEnd] = faceNames.filter((face) => axisOf(face) === ends) as [Face, Face];
   const left = [highEnd, lowEnd].filter((face) => piece.faces[face].order === null);
   if (left.length === 0) return null;
-  const up = left.length === 2 ? worse(piece, left[0]!, left[1]!) : left[0]!;
+  const up = left.length === 2 ? worseFace(piece, left[0]!, left[1]!) : left[0]!;
   return orientation(up, widestReference(piece, around))!;
 }
 
 /** The widest reference; the widest face at all when none is clean. */
-function widestReference(piece: Piece, faces: readonly Face[]): Face {
+export function widestReference(piece: Piece, faces: readonly Face[]): Face {
   const references = faces.filter((face) => isReference(piece, face));
   return [...(references.length > 0 ? references : faces)].sort(
     (a, b) =>

@@ -2,7 +2,6 @@ import type { Mm } from "../quantity/index.ts";
 import { cutOrder, type Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import { type Told } from "./operation.ts";
-import { nextAround } from "./round-the-block.ts";
 import { planSetup, type RouteContext, type Setup, toldSetup } from "./setup.ts";
 
 /** What has been done on an operation that was begun. */
@@ -23,7 +22,7 @@ export interface Route {
 }
 
 /**
- * The route by the "round the block" school: setups already begun as they were told, the rest planned from the piece as it
+ * The route by the school chosen: setups already begun as they were told, the rest planned from the piece as it
  * stands. Deterministic. Never empty without a reason.
  */
 export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Route {
@@ -37,7 +36,7 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     piece = setup.after;
   }
   for (;;) {
-    const next = nextAround(piece, context.ends);
+    const next = context.next(piece);
     if (!next) return { setups, refusal: null };
     const number = cutOrder(piece).length + 1;
     const planned = planSetup(piece, number, next, setups.at(-1)?.at ?? null, context);

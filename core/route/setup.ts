@@ -1,5 +1,6 @@
 import {
   chooseCut,
+  type CutChoice,
   type Cut,
   cutAsTold,
   type CutTask,
@@ -84,9 +85,18 @@ export interface RouteContext {
   rawLength: Mm;
   /** What the person set themselves, by operation. */
   own: Partial<Record<OperationKey, OwnConditions>>;
+  /** How the person wants a setup held: the face at the fixed jaw, the parallels by id. */
+  ownSeats: Partial<Record<OperationKey, OwnSeat>>;
+  /** The school: which face comes up next, and what goes to the fixed jaw; null when all are cut. */
+  next: (piece: Piece) => Orientation | null;
   aim: CutTask["aim"];
   /** Limits from holding and bending; none in this release, their place is here. */
   outside: Limit[];
+}
+
+export interface OwnSeat {
+  fixed: Face | null;
+  parallels: string | null;
 }
 
 export interface Setup {
@@ -170,17 +180,22 @@ export function removalFor(
   return { removal, to: sized && removal > 0 ? context.target[axis] : tidy(from - removal), sized };
 }
 
-/** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
-export function planSetup(
-  piece: Piece,
-  number: number,
-  next: Orientation,
-  previous: Orientation | null,
-  context: RouteContext,
-): Outcome<Setup> {
+/** How a face would be held and what comes off it: all of a setup but its cut. */
+export interface Held {
+  at: Orientation;
+  seat: Seat;
+  kind: CutTask["kind"];
+  removal: Mm;
+  to: Mm;
+  sized: boolean;
+  /** Why an end stands or hangs; null for the faces around the block. */
+  endReason: Phrase | null;
+}
+
+/** Seats the part for the face that is up; refuses with the reason when vise or drawer cannot. */
+export function holdFor(piece: Piece, next: Orientation, context: RouteContext): Outcome<Held> {
   const face = next.up;
-  const axis = axisOf(face);
-  const isEnd = axis === context.ends;
+  const isEnd = axisOf(face) === context.ends;
   const { removal, to, sized } = removalFor(piece, face, context);
   const facing = context.shop.cutters.filter((c) => cutterKindFacts[c.kind].cuts.includes("face"));
   const stickout = Math.min(...facing.map((c) => reachOf(c, context.shop)), 100);
@@ -188,7 +203,10 @@ export function planSetup(
     ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout)
     : null;
   const hangs = standing !== null && !standing.upright;
-  const at = hangs ? overhangOrientation(piece, context.ends) : next;
+  const own = context.ownSeats[faceOperation(face)];
+  const at = hangs
+    ? overhangOrientation(piece, context.ends)
+    : (own?.fixed && orientation(face, own.fixed)) || next;
   const seat = seatInVise({
     piece,
     at,
@@ -199,7 +217,7 @@ export function planSetup(
     parallels: context.shop.parallels,
     rods: context.shop.rods,
     offEnd: hangs ? removal : 0,
-    ownParallels: null,
+    ownParallels: own?.parallels ?? null,
   });
   if (!seat.ok) return seat;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
@@ -211,28 +229,60 @@ export function planSetup(
       say`Put a jack under the end, or saw it closer first.`,
     );
   }
-  const key = faceOperation(face);
-  const condition = conditionFacts[piece.faces[face].condition];
-  const task = taskOf(
-    hangs ? "side" : context.machine.kind === "horizontal" ? "slab" : "face",
-    seat.value,
-    removal,
-    { face, key, sized, skin: condition },
+  const kind = hangs ? "side" : context.machine.kind === "horizontal" ? "slab" : "face";
+  return done({ at, seat: seat.value, kind, removal, to, sized, endReason: standing?.reason ?? null });
+}
+
+/** The task of cutting a face held so. */
+export const heldTask = (piece: Piece, face: Face, held: Held, context: RouteContext): CutTask =>
+  taskOf(
+    held.kind,
+    held.seat,
+    held.removal,
+    {
+      face,
+      key: faceOperation(face),
+      sized: held.sized,
+      skin: conditionFacts[piece.faces[face].condition],
+    },
     context,
   );
-  const cutters = withRoom(task, seat.value, context);
-  if (!cutters.ok) return cutters;
-  const choice = chooseCut(task, cutters.value, context);
+
+/** The best cutter for a task over a seat, among those there is room for. */
+export function cutterFor(task: CutTask, seat: Seat, context: RouteContext): Outcome<CutChoice> {
+  const cutters = withRoom(task, seat, context);
+  return cutters.ok ? chooseCut(task, cutters.value, context) : cutters;
+}
+
+/** The piece after its face was cut in a setup. */
+export const pieceAfter = (piece: Piece, face: Face, { seat, removal, to }: Held): Piece =>
+  removal > noCut ? cutFace(piece, face, seat.fixed, to) : leftAsItIs(piece, face, seat.fixed);
+
+/** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
+export function planSetup(
+  piece: Piece,
+  number: number,
+  next: Orientation,
+  previous: Orientation | null,
+  context: RouteContext,
+): Outcome<Setup> {
+  const face = next.up;
+  const axis = axisOf(face);
+  const held = holdFor(piece, next, context);
+  if (!held.ok) return held;
+  const { at, seat, to, sized, endReason } = held.value;
+  const task = heldTask(piece, face, held.value, context);
+  const choice = cutterFor(task, seat, context);
   if (!choice.ok) return choice;
   return done(
     describe(
       {
         number,
-        key,
+        key: faceOperation(face),
         face,
         axis,
         at,
-        seat: seat.value,
+        seat,
         cut: choice.value.best,
         task,
         why: choice.value.why,
@@ -241,12 +291,9 @@ export function planSetup(
         sized,
         limits: context.limits[axis],
         before: piece,
-        after:
-          removal > noCut
-            ? cutFace(piece, face, seat.value.fixed, to)
-            : leftAsItIs(piece, face, seat.value.fixed),
+        after: pieceAfter(piece, face, held.value),
         turn: previous ? turnBetween(previous, at) : "none",
-        endReason: standing?.reason ?? null,
+        endReason,
       },
       context,
     ),

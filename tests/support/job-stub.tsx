@@ -5,7 +5,7 @@ import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/j
 import { JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
-import { applyChanges, compareCut, type Job, plan } from "../../core/job/index.ts";
+import { applyChanges, compareCut, compareRoutes, type Job, plan } from "../../core/job/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
@@ -55,6 +55,7 @@ export function jobStub(
             : { ...all, [path]: text },
         ),
       preview: () => undefined,
+      compareRoutes: () => Promise.resolve(compareRoutes(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,
       setFocusKey,

@@ -19,7 +19,7 @@ import { useAnswer } from "../../instruments/use-answer.ts";
 import { LimitsChart, LimitShares, SpeedsChart } from "./cut-charts.tsx";
 import { CutterRanking } from "./cutter-ranking.tsx";
 import { OwnConditions } from "./own-conditions.tsx";
-import { useOverrides } from "./use-overrides.ts";
+import { useOverrides } from "../../instruments/use-overrides.ts";
 
 /** With what, how fast, how deep? */
 export function CutsStation() {

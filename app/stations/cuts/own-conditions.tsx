@@ -1,18 +1,19 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type RefObject, useId, useState } from "react";
-import { mm, parseLength, quantity } from "../../../core/quantity/index.ts";
+import { mm, parseLength } from "../../../core/quantity/index.ts";
 import type { Setup } from "../../../core/route/index.ts";
 import { cuttingDiameter, speedSpan } from "../../../core/shop/index.ts";
 import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
-import type { CutComparison, OverrideReport } from "../../../core/job/index.ts";
+import type { CutComparison } from "../../../core/job/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
+import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { understoodAs } from "../../instruments/number-entry.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-import { useOverrides } from "./use-overrides.ts";
+import { useOverrides } from "../../instruments/use-overrides.ts";
 
 /** What is typed as a number. */
 const typedKinds = ["speed", "feed", "depth"] as const;
@@ -102,7 +103,11 @@ export function OwnConditions({
   return (
     <Box>
       {reports.map((report) => (
-        <Report key={report.override.id} report={report} onUndo={() => own.takeBack(report.override.what)} />
+        <OverrideNotice
+          key={report.override.id}
+          report={report}
+          onUndo={() => own.takeBack(report.override.what)}
+        />
       ))}
       {own.refused && (
         <Notice severity="warn" role="alert">
@@ -172,40 +177,6 @@ export function OwnConditions({
           ))}
       </chakra.p>
     </Box>
-  );
-}
-
-const named = {
-  cutter: "Cutter",
-  speed: "Speed",
-  feed: "Feed",
-  depth: "Depth",
-  direction: "Direction",
-  aim: "Aim",
-};
-const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
-
-/** What became of one override, with its undo. */
-function Report({ report, onUndo }: { report: OverrideReport; onUndo: () => void }) {
-  const { shop } = useJob();
-  const { override, state, why } = report;
-  const value =
-    override.what === "depth" ? (
-      <Figure of={mm(override.value)} />
-    ) : override.what === "speed" ? (
-      <Figure of={quantity("spindleSpeed", override.value)} />
-    ) : override.what === "feed" ? (
-      <Figure of={quantity("feed", override.value)} />
-    ) : override.what === "cutter" ? (
-      (shop.cutters.find((c) => c.id === override.value)?.name ?? override.value)
-    ) : (
-      override.value
-    );
-  return (
-    <Notice severity={state === "applied" ? "note" : "stop"}>
-      Yours: {named[override.what].toLowerCase()} <b>{value}</b>, {stateWords[state]}. <Words of={why} />{" "}
-      Reason: {override.reason}. <Button onClick={onUndo}>Back to the plan's {override.what}</Button>
-    </Notice>
   );
 }
 

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useParams } from "react-router";
 import { faceNet, jawSection } from "../../../core/figure/index.ts";
-import { cutKey, equipment } from "../../../core/job/index.ts";
+import { cutKey, equipment, schoolOf } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { operationFromSlug, operationSlug } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
@@ -13,6 +13,13 @@ import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { ExpectedErrors } from "./expected-errors.tsx";
+import { OwnSeat } from "./own-seat.tsx";
+import { ReadinessSheet } from "./readiness-sheet.tsx";
+import { RoutesCompared } from "./routes-compared.tsx";
+
+const schoolName = (school: ReturnType<typeof schoolOf>) =>
+  school === "round" ? "Round the block" : school === "widest" ? "Widest first" : "An order of its own";
 
 /** How do I hold it, in which order? */
 export function SetupsStation() {
@@ -49,7 +56,7 @@ export function SetupsStation() {
         <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>
       )}
       <StationTitle
-        above={`Round the block · setup ${setup.number} of ${plan.setups.length}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
+        above={`${schoolName(schoolOf(job))} · setup ${setup.number} of ${plan.setups.length}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
       >
         <Words of={setup.title} />
       </StationTitle>
@@ -167,6 +174,7 @@ export function SetupsStation() {
       <Box mt="12px">
         <Warnings of={setup.warnings} />
       </Box>
+      <OwnSeat setup={setup} />
       <Box display="flex" gap="14px" mt="16px" flexWrap="wrap" alignItems="flex-end" className="no-print">
         <Choice
           label="Machine"
@@ -179,6 +187,9 @@ export function SetupsStation() {
           To the machine
         </ButtonLink>
       </Box>
+      <RoutesCompared />
+      <ExpectedErrors face={setup.face} />
+      <ReadinessSheet />
     </>
   );
 }

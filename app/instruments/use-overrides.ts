@@ -1,9 +1,9 @@
 import { useEffect, useRef } from "react";
-import { type Change, changeOf, type Override, type OverrideReport } from "../../../core/job/index.ts";
-import type { OperationKey } from "../../../core/route/index.ts";
-import { newId } from "../../../store/index.ts";
-import { useJob } from "../../instruments/job-context.tsx";
-import { useSubmit } from "../../instruments/use-submit.ts";
+import { type Change, changeOf, type Override, type OverrideReport } from "../../core/job/index.ts";
+import type { OperationKey } from "../../core/route/index.ts";
+import { newId } from "../../store/index.ts";
+import { useJob } from "./job-context.tsx";
+import { useSubmit } from "./use-submit.ts";
 
 export type OverrideWhat = Override["what"];
 
@@ -25,7 +25,7 @@ export function useOverrides(at: OperationKey | "route") {
 
   /** Sets one or several in one change; `onKept` runs when it was kept, not when another tab was first. */
   const set = (
-    wanted: readonly (readonly [what: OverrideWhat, value: number | string])[],
+    wanted: readonly (readonly [what: OverrideWhat, value: Override["value"]])[],
     reason: string,
     onKept?: () => void,
   ) => {

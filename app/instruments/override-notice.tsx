@@ -1,0 +1,43 @@
+import type { Override, OverrideReport } from "../../core/job/index.ts";
+import { mm, quantity } from "../../core/quantity/index.ts";
+import type { Shop } from "../../core/shop/index.ts";
+import { Button } from "./button.tsx";
+import { useJob } from "./job-context.tsx";
+import { Notice } from "./notice.tsx";
+import { Figure, Words } from "./words.tsx";
+
+const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
+
+/** What became of one override, with its undo. */
+export function OverrideNotice({ report, onUndo }: { report: OverrideReport; onUndo: () => void }) {
+  const { shop } = useJob();
+  const { override, state, why } = report;
+  return (
+    <Notice severity={state === "applied" ? "note" : "stop"}>
+      Yours: {override.what} <b>{valueOf(override, shop)}</b>, {stateWords[state]}. <Words of={why} /> Reason:{" "}
+      {override.reason}. <Button onClick={onUndo}>Back to the plan's {override.what}</Button>
+    </Notice>
+  );
+}
+
+function valueOf(override: Override, shop: Shop) {
+  switch (override.what) {
+    case "depth":
+      return <Figure of={mm(override.value)} />;
+    case "speed":
+      return <Figure of={quantity("spindleSpeed", override.value)} />;
+    case "feed":
+      return <Figure of={quantity("feed", override.value)} />;
+    case "cutter":
+      return shop.cutters.find((c) => c.id === override.value)?.name ?? override.value;
+    case "parallels":
+      return shop.parallels.find((p) => p.id === override.value)?.name ?? override.value;
+    case "fixed":
+      return `${override.value} face at the fixed jaw`;
+    case "school":
+      return override.value === "widest" ? "widest first" : "an order of its own";
+    case "direction":
+    case "aim":
+      return override.value;
+  }
+}

@@ -1,0 +1,48 @@
+import { chakra } from "@chakra-ui/react";
+import { equipment } from "../../../core/job/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
+import { readiness } from "../../../core/route/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+
+const marks = { ready: "● ready", tooMuch: "■ too much", unknown: "▲ not known" };
+const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
+
+/** "Ready for ±0.01?": what was checked of machine, vise and instruments, and what should be before this job. */
+export function ReadinessSheet() {
+  const { job, plan, shop } = useJob();
+  const { machine, vise } = equipment(job, shop);
+  const within = Math.min(
+    ...plan.setups.filter((s) => s.sized).map((s) => (s.limits.upper - s.limits.lower) / 2),
+    ...plan.errors.flatMap((e) => e.tolerance ?? []),
+  );
+  const sizes = plan.setups.map((s) => s.to);
+  const serving = shop.instruments.filter((i) => sizes.some((s) => s >= i.from && s <= i.to));
+  if (!machine || !vise || !Number.isFinite(within)) return null;
+  return (
+    <Section
+      title={
+        <>
+          Ready for ±
+          <Figure of={mm(within)} decimals={3} />?
+        </>
+      }
+    >
+      <Table label="Readiness" head={["what", "", "found", "to do"]}>
+        {readiness(machine, vise, serving, within).map((item) => (
+          <tr key={item.what}>
+            <th scope="row">{item.what}</th>
+            <chakra.td whiteSpace="nowrap" color={inks[item.state]}>
+              {marks[item.state]}
+            </chakra.td>
+            <td>
+              <Words of={item.found} />
+            </td>
+            <td>{item.todo && <Words of={item.todo} />}</td>
+          </tr>
+        ))}
+      </Table>
+    </Section>
+  );
+}

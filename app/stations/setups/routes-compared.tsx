@@ -1,0 +1,142 @@
+import { Box, chakra } from "@chakra-ui/react";
+import {
+  largestError,
+  type RouteComparison,
+  type RouteOption,
+  type School,
+} from "../../../core/job/index.ts";
+import { mm, quantity } from "../../../core/quantity/index.ts";
+import type { PairError } from "../../../core/route/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { OverrideNotice } from "../../instruments/override-notice.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { useAnswer } from "../../instruments/use-answer.ts";
+import { useOverrides } from "../../instruments/use-overrides.ts";
+import { Figure, Words } from "../../instruments/words.tsx";
+
+/** The schools side by side: time, what to expect of squareness and parallelism, what they need; one is recommended. */
+export function RoutesCompared() {
+  const { plan, compareRoutes, reason } = useJob();
+  const compared = useAnswer<"routes", RouteComparison>("routes", plan, compareRoutes);
+  const own = useOverrides("route");
+  const report = own.reportOf("school");
+  const choose = (school: School) =>
+    school === "round" ? own.takeBack("school") : own.set([["school", school]], reason || "by choice");
+  return (
+    <Section title="Ways to square it, compared">
+      {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
+      {compared === null ? (
+        <chakra.p color="quiet" role="status">
+          Working out the ways…
+        </chakra.p>
+      ) : (
+        <>
+          <chakra.p mb="6px">
+            Recommended: <b>{compared.options[compared.recommended]?.name.toLowerCase()}</b>.{" "}
+            <Words of={compared.why} />
+          </chakra.p>
+          <Table
+            label="Ways to square it"
+            head={["way", "time", "out of square, over 100", "out of parallel", "needs", ""]}
+          >
+            {compared.options.map((option, i) => (
+              <Option
+                key={option.name}
+                option={option}
+                recommended={i === compared.recommended}
+                onChoose={() => choose(option.school)}
+              />
+            ))}
+          </Table>
+          <chakra.p fontSize="12.5px" color="quiet" mt="4px">
+            Expected, and in brackets with every error at its largest and all one way. Errors of machine and
+            vise are the usual ones (guess) until yours stand in the shop.
+          </chakra.p>
+        </>
+      )}
+    </Section>
+  );
+}
+
+function Option({
+  option,
+  recommended,
+  onChoose,
+}: {
+  option: RouteOption;
+  recommended: boolean;
+  onChoose: () => void;
+}) {
+  return (
+    <chakra.tr bg={option.chosen ? "accentSoft" : undefined}>
+      <th scope="row">
+        <chakra.div fontSize="14.5px" color="ink">
+          {option.chosen ? "▸ " : ""}
+          {option.name}
+          {recommended ? " · recommended" : ""}
+        </chakra.div>
+        <chakra.div fontWeight="400">{option.what}</chakra.div>
+        <chakra.div fontWeight="400">
+          {option.setups.map((s) => `${s.face}${s.kind === "side" ? " (hung out)" : ""}`).join(" → ")}
+        </chakra.div>
+        {option.refusal && (
+          <chakra.div color="stop" fontWeight="400">
+            ■ <Words of={option.refusal} />
+          </chakra.div>
+        )}
+        {option.risks.map((risk) => (
+          <chakra.div key={risk.id} color="warn" fontWeight="400">
+            ▲ <Words of={risk} />
+          </chakra.div>
+        ))}
+      </th>
+      <chakra.td whiteSpace="nowrap">
+        <Figure of={quantity("time", option.minutes)} />
+      </chakra.td>
+      <td>
+        <Expected of={largestError(option.errors, "square")} />
+      </td>
+      <td>
+        <Expected of={largestError(option.errors, "parallel")} />
+      </td>
+      <td>{[...option.cutters, ...option.holding].join(", ")}</td>
+      <td>
+        {option.chosen ? (
+          "in the plan"
+        ) : (
+          <Button onClick={onChoose} aria-label={`Take ${option.name.toLowerCase()}`}>
+            Take
+          </Button>
+        )}
+      </td>
+    </chakra.tr>
+  );
+}
+
+/** A predicted error with its worst case, what it is mostly from, and whether it is within what the drawing asks. */
+export function Expected({ of }: { of: PairError | null }) {
+  if (!of) return <>–</>;
+  if (!Number.isFinite(of.predicted)) return <>not cut from one another</>;
+  const { tolerance } = of;
+  return (
+    <Box minW="120px">
+      <b>
+        <Figure of={mm(of.predicted)} decimals={3} />
+      </b>{" "}
+      (<Figure of={mm(of.worst)} decimals={3} />)
+      {tolerance !== null && (
+        <chakra.span color={of.predicted <= tolerance ? "good" : "stop"}>
+          {" "}
+          {of.predicted <= tolerance ? "● within " : "■ over "}
+          <Figure of={mm(tolerance)} decimals={3} />
+        </chakra.span>
+      )}
+      {of.largest && (
+        <chakra.div fontSize="12.5px" color="quiet">
+          mostly <Words of={of.largest.name} />
+        </chakra.div>
+      )}
+    </Box>
+  );
+}

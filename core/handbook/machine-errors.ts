@@ -1,0 +1,29 @@
+/**
+ * How far out machines, vises and squares usually are (domain.md 4, all guess): biases keep their sign from setup to setup,
+ * random ones differ every time. mm over a length in mm.
+ */
+export const usualBias = {
+  jawSquare: { rise: 0.01, over: 50 },
+  jawLine: { rise: 0.02, over: 100 },
+  bedAcross: { rise: 0.01, over: 100 },
+  bedAlong: { rise: 0.01, over: 100 },
+  tramAlong: { rise: 0.02, over: 150 },
+  tramAcross: { rise: 0.02, over: 150 },
+  tableSquare: { rise: 0.01, over: 100 },
+  square: { rise: 0.01, over: 50 },
+} as const;
+export type BiasName = keyof typeof usualBias;
+
+export const biasWords: Record<BiasName, string> = {
+  jawSquare: "fixed jaw out of square to the table",
+  jawLine: "fixed jaw out of line with X",
+  bedAcross: "bed of the vise against the table, across",
+  bedAlong: "bed of the vise against the table, along",
+  tramAlong: "head out of tram along X",
+  tramAcross: "head out of tram across",
+  tableSquare: "table travel X to Y",
+  square: "the square the end was set with",
+};
+
+/** A seat never comes twice the same: with a rod or tapped, and by the mismatch of parallels, mm. */
+export const seatScatter = 0.005;

@@ -8,6 +8,8 @@ const doors = [
   "handwheel",
   "passes",
   "finish",
+  "vise",
+  "strap",
   "tilt",
   "weight",
 ];

@@ -1,6 +1,8 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
-import { plan } from "../core/job/index.ts";
+import { compareRoutes, equipment, plan, planStart } from "../core/job/index.ts";
+import { targetSizes } from "../core/part/index.ts";
+import { exhaustiveOrder, Moves, searchOrder } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { cheekBlock } from "../tests/support/cheek-block.ts";
 
@@ -54,3 +56,52 @@ for (let i = 0; i < 60; i++) {
   timed(plans, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
 }
 told("whole plan", plans);
+
+/** The search for the order of a block: of six faces, and on four against every order. */
+function movesOf(tolerance: number | null, spare: number, groundEnds: boolean): Moves {
+  const job = cheekBlock();
+  job.part.squareness = tolerance;
+  job.part.parallelism = tolerance;
+  job.part.sizes.width!.nominal -= spare / 100;
+  if (groundEnds) {
+    job.stock.conditions = { ...job.stock.conditions, left: "ground", right: "ground" };
+    const to = job.part.sizes.length!.nominal;
+    for (const p of ["p1", "p2"] as const)
+      job.stock.measured.length[p] = { value: to, written: { text: String(to), unit: "mm" } };
+  }
+  const { machine, vise, material } = equipment(job, demoShop);
+  const start = planStart(
+    job,
+    job.part,
+    targetSizes(job.part)!,
+    { machine: machine!, vise: vise!, material: material! },
+    demoShop,
+  );
+  return new Moves(start.raw, start.context, job.part);
+}
+for (const [name, tolerance] of [
+  ["no tolerance", null],
+  ["met", 0.05],
+  ["missed by all", 0.02],
+] as const) {
+  const times: number[] = [];
+  let expansions = 0;
+  for (let i = 0; i < 20; i++) {
+    timed(times, () => {
+      expansions = searchOrder(movesOf(tolerance, i, false))!.expansions;
+    });
+  }
+  told(`best order of six faces, ${name} (${expansions} states)`, times);
+}
+for (const tolerance of [null, 0.05]) {
+  const [all, found] = [
+    exhaustiveOrder(movesOf(tolerance, 0, true))!,
+    searchOrder(movesOf(tolerance, 0, true))!,
+  ];
+  console.log(
+    `four faces, tolerance ${tolerance ?? "none"}: ${all.expansions} states one by one, ${found.expansions} by search (${(all.expansions / found.expansions).toFixed(0)} ×), cost ${all.cost.toFixed(2)} and ${found.cost.toFixed(2)} min`,
+  );
+}
+const compared: number[] = [];
+for (let i = 0; i < 10; i++) timed(compared, () => compareRoutes(cheekBlock(), demoShop));
+told("ways compared", compared);

@@ -107,6 +107,24 @@ const sizes: fc.Arbitrary<Sizes> = fc.record({
   height: fc.integer({ min: 15, max: 60 }),
 });
 
+/** The overrides of a job that takes a school. */
+const bySchool = (school: "round" | "widest"): Job["overrides"] =>
+  school === "round"
+    ? { byId: {}, order: [] }
+    : {
+        byId: {
+          s: {
+            id: "s",
+            at: "route",
+            what: "school",
+            value: school,
+            reason: "",
+            since: "2026-11-25T08:00:00Z",
+          },
+        },
+        order: ["s"],
+      };
+
 /** A job with a drawing and a measured lump that may or may not be enough. */
 export const job: fc.Arbitrary<Job> = fc
   .record({
@@ -126,9 +144,10 @@ export const job: fc.Arbitrary<Job> = fc
     ),
     material,
     machine: fc.constantFrom("knee", "bench"),
+    school: fc.constantFrom("round" as const, "round" as const, "widest" as const),
   })
-  .map((made) => {
-    const base = newJob("any", "Any", made.machine, "vise-125");
+  .map(({ school, ...made }) => {
+    const base = { ...newJob("any", "Any", made.machine, "vise-125"), overrides: bySchool(school) };
     const inUnit = (mm: number) =>
       made.unit === "mm" ? String(mm) : String(Math.round((mm / 25.4) * 1000) / 1000);
     const drawn = Object.fromEntries(

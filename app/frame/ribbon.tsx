@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { memo, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { jawSection } from "../../core/figure/index.ts";
-import { equipment, type Job, type Plan } from "../../core/job/index.ts";
+import { equipment, type Job, type Plan, schoolName, schoolOf } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { operationSlug, type Setup } from "../../core/route/index.ts";
 import type { Shop } from "../../core/shop/index.ts";
@@ -122,7 +122,7 @@ export const Ribbon = memo(function Ribbon({
             <Figure of={quantity("time", plan.minutes.total)} />
           </chakra.b>
           <br />
-          {plan.setups.length} setups, round the block
+          {plan.setups.length} setups, {schoolName(schoolOf(job)).toLowerCase()}
         </Box>
       </Box>
     </Box>

@@ -36,6 +36,8 @@ function valueOf(override: Override, shop: Shop) {
       return `${override.value} face at the fixed jaw`;
     case "school":
       return override.value === "widest" ? "widest first" : "an order of its own";
+    case "ends":
+      return override.value === "hung" ? "hung out past the jaws" : "standing upright";
     case "direction":
     case "aim":
       return override.value;

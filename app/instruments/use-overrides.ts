@@ -43,6 +43,28 @@ export function useOverrides(at: OperationKey | "route") {
     kept.current = onKept ?? null;
     void submit.change(changes);
   };
+  /** Sets some and takes back the others of a group, in one change. */
+  const replace = (
+    wanted: readonly (readonly [what: OverrideWhat, value: Override["value"]])[],
+    group: readonly OverrideWhat[],
+    reason: string,
+  ) => {
+    const old = group.flatMap((what) => reportOf(what)?.override ?? []);
+    const made = wanted.map(([what, value]) => ({
+      id: newId(),
+      at,
+      what,
+      value,
+      reason: reason.trim() || "no reason given",
+      since: new Date().toISOString(),
+    }));
+    const order = job.overrides.order.filter((id) => !old.some((o) => o.id === id));
+    void submit.change([
+      ...old.map((o) => changeOf(job, `overrides/byId/${o.id}`, null)),
+      ...made.map((m) => changeOf(job, `overrides/byId/${m.id}`, m)),
+      changeOf(job, "overrides/order", [...order, ...made.map((m) => m.id)]),
+    ]);
+  };
   const takeBack = (what: OverrideWhat) => {
     const old = reportOf(what)?.override;
     if (!old) return;
@@ -56,5 +78,5 @@ export function useOverrides(at: OperationKey | "route") {
     ]);
   };
   const refused = answer && !answer.ok && !busy;
-  return { reportOf, set, takeBack, refused };
+  return { reportOf, set, replace, takeBack, refused };
 }

@@ -32,6 +32,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
     what: z.literal("school"),
     value: z.union([z.literal("widest"), z.array(orientationSchema)]),
   }),
+  /** At the route: ends cut standing up, or hung out past the jaws. */
+  z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),
   /** At the route: to the hard limits instead of 70 % of them. */
   z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
 ]);

@@ -21,6 +21,10 @@ export function schoolOf(job: Job): Extract<Override, { what: "school" }>["value
   return chosen?.what === "school" ? chosen.value : "round";
 }
 
+/** What a school is called. */
+export const schoolName = (school: ReturnType<typeof schoolOf>): string =>
+  school === "round" ? "Round the block" : school === "widest" ? "Widest first" : "An order of its own";
+
 /** The rule of a school: which face comes up next, and what goes to the fixed jaw. */
 export const schoolRule = (school: ReturnType<typeof schoolOf>, ends: Axis): RouteContext["next"] =>
   school === "round"
@@ -44,6 +48,7 @@ export function planStart(
   ) as Record<Axis, Spare>;
   const raw = rawPiece(job.stock, spares);
   const ends = longestAxis(target);
+  const endsWay = job.overrides.order.map((id) => job.overrides.byId[id]).find((o) => o?.what === "ends");
   const quick = job.overrides.order.some((id) => job.overrides.byId[id]?.what === "aim");
   return {
     spares,
@@ -62,6 +67,7 @@ export function planStart(
       own: {},
       ownSeats: {},
       next: schoolRule(schoolOf(job), ends),
+      endsWay: endsWay?.what === "ends" ? endsWay.value : null,
       aim: quick ? "quick" : "usual",
       outside: [],
     },

@@ -3,10 +3,12 @@ import { targetSizes } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import {
   Moves,
+  type EndsWay,
   type PairError,
   planRoute,
   predictedErrors,
   referenceChain,
+  type Route,
   searchOrder,
   type Setup,
   worstShare,
@@ -24,6 +26,8 @@ export type School = ReturnType<typeof schoolOf>;
 /** One way of squaring the block, worked out whole. */
 export interface RouteOption {
   school: School;
+  /** How the ends are cut. */
+  ends: EndsWay;
   name: string;
   /** What it is good for, in a line. */
   what: string;
@@ -53,6 +57,8 @@ export interface RouteComparison {
   /** Index of the one to take, and why. */
   recommended: number;
   why: Phrase;
+  /** How the ends are cut when nothing is said. */
+  usualEnds: EndsWay;
   /** States the search took up. */
   expansions: number;
 }
@@ -67,42 +73,77 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
   const { machine, vise, material } = equipment(job, shop, own);
   if (!target || !machine || !vise || !material) return null;
   const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
-  const found = searchOrder(new Moves(raw, context, part));
+  const found = searchOrder(new Moves(raw, { ...context, endsWay: null }, part));
   const chosen = schoolOf(job);
-  const schools: { school: School; name: string; what: string }[] = [
-    { school: "round", name: "Round the block", what: "six setups, the ordinary way for rough stock" },
-    { school: "widest", name: "Widest first", what: "two parallel faces first, for squareness" },
+  const planned = (school: School, endsWay: EndsWay | null) =>
+    planRoute(raw, [], { ...context, endsWay, next: schoolRule(school, context.ends) });
+  const endsOf = (route: Route): EndsWay =>
+    route.setups.some((s) => s.axis === context.ends && s.cut.kind === "side") ? "hung" : "upright";
+  const usual = endsOf(planned("round", null));
+  const now = endsOf(planned(chosen, context.endsWay));
+  const other: EndsWay = usual === "hung" ? "upright" : "hung";
+  const ways: { school: School; endsWay: EndsWay | null; name: string; what: string }[] = [
+    {
+      school: "round",
+      endsWay: null,
+      name: "Round the block",
+      what: "six setups, the ordinary way for rough stock",
+    },
+    {
+      school: "round",
+      endsWay: other,
+      name: other === "hung" ? "Round the block, ends hung out" : "Round the block, ends upright",
+      what: other === "hung" ? "ends cut with the side of the cutter" : "ends stood up against a square",
+    },
+    {
+      school: "widest",
+      endsWay: null,
+      name: "Widest first",
+      what: "two parallel faces first, for squareness",
+    },
     ...(found
-      ? [{ school: found.order, name: "Found by search", what: "least time and risk within the tolerances" }]
+      ? [
+          {
+            school: found.order,
+            endsWay: null,
+            name: "Found by search",
+            what: "least time and risk within the tolerances",
+          },
+        ]
       : []),
   ];
-  const options = schools.map(({ school, name, what }): RouteOption => {
-    const route = planRoute(raw, [], { ...context, next: schoolRule(school, context.ends) });
-    const errors = predictedErrors(referenceChain(route.setups), target, { machine, vise }, part);
+  const options = ways.flatMap(({ school, endsWay, name, what }): RouteOption[] => {
+    const route = planned(school, endsWay);
+    // Where there is no other way to cut the ends, it is no other way.
+    if (endsWay === other && endsOf(route) !== other && !route.refusal) return [];
+    const errors = predictedErrors(referenceChain(route.setups), { ...part, target, machine, vise });
     const cutters = new Set(route.setups.map((s) => s.cut.cutter));
-    return {
-      school,
-      name,
-      what,
-      setups: route.setups.map((s) => ({
-        number: s.number,
-        face: s.face,
-        fixed: s.seat.fixed,
-        kind: s.cut.kind,
-        rod: s.seat.rod !== null,
-        at: s.at,
-      })),
-      minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
-      errors,
-      share: worstShare(errors),
-      cutters: [...cutters].map((id) => shop.cutters.find((c) => c.id === id)?.name ?? id),
-      holding: holdingOf(route.setups, shop),
-      risks: risksOf(route.setups),
-      refusal: route.refusal ? say`Setup ${route.refusal.number}: ${route.refusal.reason}` : null,
-      chosen: JSON.stringify(school) === JSON.stringify(chosen),
-    };
+    return [
+      {
+        school,
+        ends: endsOf(route),
+        name,
+        what,
+        setups: route.setups.map((s) => ({
+          number: s.number,
+          face: s.face,
+          fixed: s.seat.fixed,
+          kind: s.cut.kind,
+          rod: s.seat.rod !== null,
+          at: s.at,
+        })),
+        minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
+        errors,
+        share: worstShare(errors),
+        cutters: [...cutters].map((id) => shop.cutters.find((c) => c.id === id)?.name ?? id),
+        holding: holdingOf(route.setups, shop),
+        risks: risksOf(route.setups),
+        refusal: route.refusal ? say`Setup ${route.refusal.number}: ${route.refusal.reason}` : null,
+        chosen: endsOf(route) === now && JSON.stringify(school) === JSON.stringify(chosen),
+      },
+    ];
   });
-  return { options, ...recommend(options), expansions: found?.expansions ?? 0 };
+  return { options, ...recommend(options), usualEnds: usual, expansions: found?.expansions ?? 0 };
 }
 
 function holdingOf(setups: readonly Setup[], shop: Shop): string[] {

@@ -110,6 +110,17 @@ function settleOverrides(
     if (override.what === "school") {
       return { override, state: "applied", why: words("Another order of setups than round the block.") };
     }
+    if (override.what === "ends") {
+      const ends = setups.filter((s) => s.axis === context.ends);
+      const stands = ends.some((s) => s.cut.kind !== "side");
+      return stands === (override.value === "upright") || ends.length === 0
+        ? { override, state: "applied", why: words("Both ends are cut so.") }
+        : {
+            override,
+            state: "impossible",
+            why: words("There is no room under the spindle for the end to stand; it hangs out."),
+          };
+    }
     const setup = override.at === "route" ? undefined : setups.find((s) => s.key === override.at);
     if (!setup) {
       return {
@@ -137,7 +148,7 @@ function settleOverrides(
 }
 
 /** Overrides of a cut's conditions. */
-type CutOverride = Exclude<Override, { what: "aim" | "school" | "fixed" | "parallels" }>;
+type CutOverride = Exclude<Override, { what: "aim" | "school" | "ends" | "fixed" | "parallels" }>;
 
 interface Settled {
   own: Partial<OwnConditions>;

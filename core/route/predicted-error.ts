@@ -52,64 +52,59 @@ function difference(a: Rotation | undefined, b: Rotation | undefined): Map<Cause
   return sum;
 }
 
-/** Predicted errors of all pairs of cut faces: twelve square, three parallel. */
-export function predictedErrors(
-  links: readonly ChainLink[],
-  sizes: Sizes,
-  place: { machine: Machine; vise: Vise },
-  asked: { squareness: Mm | null; parallelism: Mm | null },
-): PairError[] {
+/** What errors are worked for: sizes of the part, machine and vise, and what the drawing asks. */
+export interface ErrorsAsked {
+  target: Sizes;
+  machine: Machine;
+  vise: Vise;
+  squareness: Mm | null;
+  parallelism: Mm | null;
+}
+
+/** Predicted error of two cut faces to each other. */
+export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairError {
   const size = (cause: Cause): number =>
     isBias(cause)
-      ? biasSlope(cause, place.machine, place.vise).slope
+      ? biasSlope(cause, asked.machine, asked.vise).slope
       : cause.startsWith("seat:")
         ? 1
         : Infinity;
-  const errorOf = (parts: [rotation: Map<Cause, number> | null, over: Mm][]) => {
-    const shares = parts.flatMap(([rotation, over]) =>
-      rotation
-        ? [...rotation].map(([cause, count]) => ({ cause, share: Math.abs(count) * size(cause) * over }))
-        : [{ cause: unrelated, share: Infinity }],
-    );
-    const largest = shares.reduce<(typeof shares)[number] | null>(
-      (most, s) => (!most || s.share > most.share ? s : most),
-      null,
-    );
-    return {
-      predicted: Math.sqrt(shares.reduce((sum, s) => sum + s.share ** 2, 0)),
-      worst: shares.reduce((sum, s) => sum + s.share, 0),
-      largest: largest && { name: causeName(largest.cause), share: largest.share },
-    };
+  let [squares, worst] = [0, 0];
+  let largest: { cause: Cause; share: Mm } | null = null;
+  const count = (cause: Cause, share: Mm) => {
+    squares += share ** 2;
+    worst += share;
+    if (!largest || share > largest.share) largest = { cause, share };
   };
-  const found: PairError[] = [];
-  links.forEach((a, i) => {
-    for (const b of links.slice(i + 1)) {
-      if (axisOf(a.face) === axisOf(b.face)) continue;
-      const third = axisNames.find((x) => x !== axisOf(a.face) && x !== axisOf(b.face))!;
-      found.push({
-        kind: "square",
-        faces: [a.face, b.face],
-        ...errorOf([[difference(a.rotations[third], b.rotations[third]), 100]]),
-        tolerance: asked.squareness,
-      });
-    }
-  });
-  for (const a of links) {
-    const b = links.find((link) => link.face === opposite(a.face));
-    if (!b || a.number > b.number) continue;
-    const [one, other]: [Axis, Axis] = axesAcross(a.face);
-    found.push({
-      kind: "parallel",
-      faces: [a.face, b.face],
-      // Turned about one axis the thickness changes along the other.
-      ...errorOf([
-        [difference(a.rotations[one], b.rotations[one]), sizes[other]],
-        [difference(a.rotations[other], b.rotations[other]), sizes[one]],
-      ]),
-      tolerance: asked.parallelism,
-    });
+  const opposed = b.face === opposite(a.face);
+  const across = axesAcross(a.face);
+  // Turned about one axis the thickness changes along the other; squareness is said over 100 mm.
+  const parts: [about: Axis, over: Mm][] = opposed
+    ? [
+        [across[0], asked.target[across[1]]],
+        [across[1], asked.target[across[0]]],
+      ]
+    : [[axisNames.find((x) => x !== axisOf(a.face) && x !== axisOf(b.face))!, 100]];
+  for (const [about, over] of parts) {
+    const rotation = difference(a.rotations[about], b.rotations[about]);
+    if (!rotation) count(unrelated, Infinity);
+    else for (const [cause, times] of rotation) count(cause, Math.abs(times) * size(cause) * over);
   }
-  return found;
+  const most = largest as { cause: Cause; share: Mm } | null;
+  return {
+    kind: opposed ? "parallel" : "square",
+    faces: [a.face, b.face],
+    predicted: Math.sqrt(squares),
+    worst,
+    largest: most && { name: causeName(most.cause), share: most.share },
+    tolerance: opposed ? asked.parallelism : asked.squareness,
+  };
+}
+
+/** Predicted errors of all pairs of cut faces: twelve square, then three parallel. */
+export function predictedErrors(links: readonly ChainLink[], asked: ErrorsAsked): PairError[] {
+  const all = links.flatMap((a, i) => links.slice(i + 1).map((b) => pairError(a, b, asked)));
+  return [...all.filter((e) => e.kind === "square"), ...all.filter((e) => e.kind === "parallel")];
 }
 
 /** How far the worst pair is beyond its tolerance: 1 just meets it; 0 where none is asked for. */

@@ -1,7 +1,7 @@
 import { usualBias } from "../handbook/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
 import type { Instrument, Machine, Vise } from "../shop/index.ts";
-import { type Phrase, say, words } from "../working/index.ts";
+import { type Phrase, precise, say, words } from "../working/index.ts";
 
 /** One thing to know before tight work: what was found, or what to check. */
 export interface ReadinessItem {
@@ -12,6 +12,9 @@ export interface ReadinessItem {
   /** What to do; null when it is ready. */
   todo: Phrase | null;
 }
+
+/** Thousandths count here. */
+const fine = (value: Mm) => precise(mm(value), 3);
 
 /** Over this length the readiness sheet speaks, mm. */
 const over = 100;
@@ -39,7 +42,7 @@ export function readiness(
       return {
         what,
         state: "unknown",
-        found: say`not checked; ${mm((usual.rise / usual.over) * over)} over ${mm(over)} is usual (guess)`,
+        found: say`not checked; ${fine((usual.rise / usual.over) * over)} over ${mm(over)} is usual (guess)`,
         todo: words(`${todo} Enter the reading in the shop.`),
       };
     const rise = (Math.abs(value) / sweep) * over;
@@ -47,7 +50,7 @@ export function readiness(
     return {
       what,
       state: good ? "ready" : "tooMuch",
-      found: say`${mm(rise)} over ${mm(over)} as entered; this job bears ${mm(may)}`,
+      found: say`${fine(rise)} over ${mm(over)} as entered; this job bears ${fine(may)}`,
       todo: good ? null : words(todo),
     };
   };
@@ -63,7 +66,7 @@ export function readiness(
     return {
       what,
       state: good ? "ready" : "tooMuch",
-      found: say`${mm(value)} as entered; this job bears ${mm(may)}`,
+      found: say`${fine(value)} as entered; this job bears ${fine(may)}`,
       todo: good ? null : words(todo),
     };
   };
@@ -109,13 +112,13 @@ export function readiness(
           ? {
               what: i.name,
               state: "unknown",
-              found: say`can tell ${mm(i.uncertainty)}; never checked`,
+              found: say`can tell ${fine(i.uncertainty)}; never checked`,
               todo: words("Check it at zero and on a gauge block, and enter the date."),
             }
           : {
               what: i.name,
               state: "ready",
-              found: say`can tell ${mm(i.uncertainty)}; checked ${i.lastCheck}`,
+              found: say`can tell ${fine(i.uncertainty)}; checked ${i.lastCheck}`,
               todo: null,
             },
       ),
@@ -125,7 +128,7 @@ export function readiness(
           {
             what: "An instrument that can tell",
             state: "tooMuch" as const,
-            found: say`none in the shop is surer than ${mm(within)}`,
+            found: say`none in the shop is surer than ${fine(within)}`,
             todo: words("Measure with a finer one, or agree on a wider tolerance."),
           },
         ]),

@@ -2,7 +2,7 @@ import { axisOf, type Face, faceNames, type Orientation, orientation } from "../
 import { handlingTimes } from "../handbook/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { predictedErrors, worstShare } from "./predicted-error.ts";
+import { pairError, worstShare } from "./predicted-error.ts";
 import { type ChainLink, linkOf, type Located } from "./reference-chain.ts";
 import {
   cutterFor,
@@ -27,7 +27,7 @@ const risk = { provisional: 4, rod: 1.5, tall: 3, shallow: 4 } as const;
 /** Minutes of rework for an error beyond its tolerance, and for each time it is exceeded again (guess). */
 const rework = { once: 45, more: 30, most: 300 } as const;
 /** States taken up before the search gives the best it has: all orders of a block that misses its tolerance are too many. */
-const mostStates = 500;
+const mostStates = 200;
 
 export interface SearchAsked {
   squareness: Mm | null;
@@ -86,7 +86,9 @@ export class Moves {
   }
 
   #cut(piece: Piece, face: Face, held: Held) {
-    const key = `${face} ${held.kind} ${axisOf(held.seat.fixed)} ${held.sized}`;
+    // Two faces of one axis in the same condition are cut alike.
+    const { condition } = piece.faces[face];
+    const key = `${axisOf(face)} ${condition} ${held.kind} ${axisOf(held.seat.fixed)} ${held.sized} ${held.removal}`;
     const known = this.#cuts.get(key);
     if (known !== undefined) return known;
     const choice = cutterFor(heldTask(piece, face, held, this.#context), held.seat, this.#context);
@@ -153,21 +155,27 @@ export class Moves {
     }
   }
 
-  /** Rework for errors beyond the tolerances of the faces cut so far, minutes: never less when more are cut. */
-  rework(links: Iterable<ChainLink>): number {
+  /** How far a face just cut is out to those cut before it, as a share of the tolerances. */
+  share(link: ChainLink, before: ReadonlyMap<Face, ChainLink>): number {
     const { squareness, parallelism } = this.#asked;
     if (squareness === null && parallelism === null) return 0;
-    const errors = predictedErrors([...links], this.#context.target, this.#context, this.#asked);
-    const share = worstShare(errors);
-    return share <= 1 ? 0 : Math.min(rework.most, rework.once + rework.more * (share - 1));
+    const { target, machine, vise } = this.#context;
+    const asked = { target, machine, vise, squareness, parallelism };
+    return worstShare([...before.values()].map((other) => pairError(other, link, asked)));
   }
 }
+
+/** Rework for an error that is so many times its tolerance, minutes. */
+const reworkOf = (share: number): number =>
+  share <= 1 ? 0 : Math.min(rework.most, rework.once + rework.more * (share - 1));
 
 interface Node {
   piece: Piece;
   order: Orientation[];
   links: ReadonlyMap<Face, ChainLink>;
   left: Face[];
+  /** Worst pair so far over its tolerance. */
+  share: number;
   /** Minutes of the setups so far, without rework. */
   spent: number;
   /** Least the whole route can cost from here. */
@@ -197,7 +205,9 @@ export function searchOrder(moves: Moves, goOn: (expansions: number) => boolean 
   const { raw, faces } = moves;
   const root = moves.least(raw, faces);
   if (!Number.isFinite(root)) return null;
-  const open: Node[] = [{ piece: raw, order: [], links: new Map(), left: faces, spent: 0, bound: root }];
+  const open: Node[] = [
+    { piece: raw, order: [], links: new Map(), left: faces, share: 0, spent: 0, bound: root },
+  ];
   const seen = new Map<string, number>();
   let best: Node | null = null;
   let expansions = 0;
@@ -218,55 +228,61 @@ export function searchOrder(moves: Moves, goOn: (expansions: number) => boolean 
       const rest = best ?? straightOn(moves, node);
       return { order: rest.order, cost: rest.bound, expansions, proven: false };
     }
-    for (const { at: turn, move, rest } of moves.from(node.piece, node.left)) {
-      const links = new Map(node.links).set(turn.up, linkOf(move.setup, node.links));
-      const spent = node.spent + move.cost;
-      const bound = spent + moves.least(move.after, rest) + moves.rework(links.values());
-      if (!Number.isFinite(bound) || (best && bound >= best.bound - 1e-9)) continue;
-      const key = keyOf(links);
-      if ((seen.get(key) ?? Infinity) <= bound + 1e-9) continue;
-      seen.set(key, bound);
-      open.push({ piece: move.after, order: [...node.order, turn], links, left: rest, spent, bound });
+    for (const next of nextNodes(moves, node)) {
+      if (!Number.isFinite(next.bound) || (best && next.bound >= best.bound - 1e-9)) continue;
+      const key = keyOf(next.links);
+      if ((seen.get(key) ?? Infinity) <= next.bound + 1e-9) continue;
+      seen.set(key, next.bound);
+      open.push(next);
     }
   }
   return best && { order: best.order, cost: best.bound, expansions, proven: true };
 }
 
+/** The states one setup on. */
+function* nextNodes(moves: Moves, node: Node): Generator<Node> {
+  for (const { at, move, rest } of moves.from(node.piece, node.left)) {
+    const link = linkOf(move.setup, node.links);
+    const share = Math.max(node.share, moves.share(link, node.links));
+    const spent = node.spent + move.cost;
+    yield {
+      piece: move.after,
+      order: [...node.order, at],
+      links: new Map(node.links).set(at.up, link),
+      left: rest,
+      share,
+      spent,
+      bound: spent + moves.least(move.after, rest) + reworkOf(share),
+    };
+  }
+}
+
 /** The cheapest next move again and again. */
 function straightOn(moves: Moves, from: Node): Node {
   let node = from;
-  while (node.left.length > 0) {
-    const options = [...moves.from(node.piece, node.left)].map(({ at, move, rest }): Node => {
-      const links = new Map(node.links).set(at.up, linkOf(move.setup, node.links));
-      const spent = node.spent + move.cost;
-      const bound = spent + moves.least(move.after, rest) + moves.rework(links.values());
-      return { piece: move.after, order: [...node.order, at], links, left: rest, spent, bound };
-    });
-    node = options.reduce((a, b) => (b.bound < a.bound - 1e-9 ? b : a));
-  }
+  while (node.left.length > 0)
+    node = [...nextNodes(moves, node)].reduce((a, b) => (b.bound < a.bound - 1e-9 ? b : a));
   return node;
 }
 
 /** Every order, looked at one by one: what the search is tested against. Only for few faces. */
 export function exhaustiveOrder(moves: Moves): Found | null {
-  let best: { order: Orientation[]; cost: number } | undefined;
+  let best: Node | undefined;
   let expansions = 0;
-  const visit = (node: Omit<Node, "bound">) => {
+  const visit = (node: Node) => {
     expansions++;
     if (node.left.length === 0) {
-      const cost = node.spent + moves.rework(node.links.values());
-      if (!best || cost < best.cost - 1e-9) best = { order: node.order, cost };
-      return;
-    }
-    for (const { at, move, rest } of moves.from(node.piece, node.left))
-      visit({
-        piece: move.after,
-        order: [...node.order, at],
-        links: new Map(node.links).set(at.up, linkOf(move.setup, node.links)),
-        left: rest,
-        spent: node.spent + move.cost,
-      });
+      if (!best || node.bound < best.bound - 1e-9) best = node;
+    } else for (const next of nextNodes(moves, node)) visit(next);
   };
-  visit({ piece: moves.raw, order: [], links: new Map(), left: moves.faces, spent: 0 });
-  return best ? { ...best, expansions, proven: true } : null;
+  visit({
+    piece: moves.raw,
+    order: [],
+    links: new Map(),
+    left: moves.faces,
+    share: 0,
+    spent: 0,
+    bound: 0,
+  });
+  return best ? { order: best.order, cost: best.bound, expansions, proven: true } : null;
 }

@@ -90,9 +90,14 @@ export interface RouteContext {
   /** The school: which face comes up next, and what goes to the fixed jaw; null when all are cut. */
   next: (piece: Piece) => Orientation | null;
   aim: CutTask["aim"];
+  /** Ends as the person wants them cut; null to go by the rule. */
+  endsWay: EndsWay | null;
   /** Limits from holding and bending; none in this release, their place is here. */
   outside: Limit[];
 }
+
+/** Ends stand upright, or hang out past the jaws. */
+export type EndsWay = "upright" | "hung";
 
 export interface OwnSeat {
   fixed: Face | null;
@@ -136,16 +141,22 @@ export const noCut = 0.005;
 /** One more pass over a face that did not clean up, mm. */
 export const cleanUpPass = 0.3;
 
-/** Whether an end can be cut standing: not longer than 2.5 × grip depth, and it fits under the spindle. */
+/**
+ * Whether an end can be cut standing: not longer than 2.5 × grip depth, and it fits under the spindle.
+ * @param wanted the person's own way; standing is only taken where there is room for it
+ */
 export function endStandsUpright(
   length: Mm,
   vise: Vise,
   machine: Machine,
   stickout: Mm,
+  wanted: EndsWay | null = null,
 ): { upright: boolean; reason: Phrase } {
+  if (wanted === "hung")
+    return { upright: false, reason: say`You chose it: the end hangs out past the jaws.` };
   const byGrip = uprightGrips * vise.jawDepth;
   const room = machine.daylight - vise.bedHeight - stickout - 20;
-  if (length > byGrip) {
+  if (length > byGrip && wanted === null) {
     return {
       upright: false,
       reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway standing, so the end hangs out past the jaws.`,
@@ -161,7 +172,10 @@ export function endStandsUpright(
   }
   return {
     upright: true,
-    reason: say`${mm(length)} is not longer than 2.5 × the ${mm(vise.jawDepth)} of grip, so the end stands upright against a square.`,
+    reason:
+      length > byGrip
+        ? say`You chose it: the end stands upright, ${mm(length)} high for ${mm(vise.jawDepth)} of grip.`
+        : say`${mm(length)} is not longer than 2.5 × the ${mm(vise.jawDepth)} of grip, so the end stands upright against a square.`,
   };
 }
 
@@ -200,7 +214,7 @@ export function holdFor(piece: Piece, next: Orientation, context: RouteContext):
   const facing = context.shop.cutters.filter((c) => cutterKindFacts[c.kind].cuts.includes("face"));
   const stickout = Math.min(...facing.map((c) => reachOf(c, context.shop)), 100);
   const standing = isEnd
-    ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout)
+    ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout, context.endsWay)
     : null;
   const hangs = standing !== null && !standing.upright;
   const own = context.ownSeats[faceOperation(face)];

@@ -1,5 +1,6 @@
 import {
   cutterKinds,
+  friction,
   materialIn,
   type Material,
   materialsWith,
@@ -23,6 +24,20 @@ export const toolField = choice(
   toolMaterials.map((t) => [t, wordsFor.toolMaterial[t]] as const),
   "hss",
 );
+/** What holds by friction, and how well. */
+export const frictionField = choice(
+  "friction",
+  "At the jaws or under the strap",
+  [
+    ["drySteel", "dry steel, μ 0.15"],
+    ["oilySteel", "oily steel, μ 0.10"],
+    ["softJaws", "soft jaws, μ 0.20"],
+    ["paper", "paper between, μ 0.25"],
+  ],
+  "drySteel",
+);
+export const frictionOf = (value: string): number => friction[value as keyof typeof friction];
+
 export const kindField = choice(
   "kind",
   "Kind",

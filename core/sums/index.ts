@@ -6,7 +6,9 @@ import { passesSum } from "./passes.ts";
 import { power } from "./power.ts";
 import { speedFeed } from "./speed-feed.ts";
 import type { Sum } from "./sum.ts";
+import { strapSum } from "./strap.ts";
 import { tiltSum } from "./tilt.ts";
+import { viseSum } from "./vise.ts";
 import { weightSum } from "./weight.ts";
 
 /** Every sum, in the order of their doors. */
@@ -18,6 +20,8 @@ export const sums: readonly Sum[] = [
   handwheel,
   passesSum,
   finishSum,
+  viseSum,
+  strapSum,
   tiltSum,
   weightSum,
 ];

@@ -1,10 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import {
-  largestError,
-  type RouteComparison,
-  type RouteOption,
-  type School,
-} from "../../../core/job/index.ts";
+import { largestError, type RouteComparison, type RouteOption } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -21,11 +16,21 @@ export function RoutesCompared() {
   const compared = useAnswer<"routes", RouteComparison>("routes", plan, compareRoutes);
   const own = useOverrides("route");
   const report = own.reportOf("school");
-  const choose = (school: School) =>
-    school === "round" ? own.takeBack("school") : own.set([["school", school]], reason || "by choice");
+  const endsReport = own.reportOf("ends");
+  /** School and ends together, in one change; the usual ones are taken back. */
+  const choose = ({ school, ends }: RouteOption, usualEnds: string) =>
+    own.replace(
+      [
+        ...(school === "round" ? [] : [["school", school] as const]),
+        ...(ends === usualEnds ? [] : [["ends", ends] as const]),
+      ],
+      ["school", "ends"],
+      reason || "by choice",
+    );
   return (
     <Section title="Ways to square it, compared">
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
+      {endsReport && <OverrideNotice report={endsReport} onUndo={() => own.takeBack("ends")} />}
       {compared === null ? (
         <chakra.p color="quiet" role="status">
           Working out the ways…
@@ -45,7 +50,7 @@ export function RoutesCompared() {
                 key={option.name}
                 option={option}
                 recommended={i === compared.recommended}
-                onChoose={() => choose(option.school)}
+                onChoose={() => choose(option, compared.usualEnds)}
               />
             ))}
           </Table>

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useParams } from "react-router";
 import { faceNet, jawSection } from "../../../core/figure/index.ts";
-import { cutKey, equipment, schoolOf } from "../../../core/job/index.ts";
+import { cutKey, equipment, schoolName, schoolOf } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { operationFromSlug, operationSlug } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
@@ -17,9 +17,6 @@ import { ExpectedErrors } from "./expected-errors.tsx";
 import { OwnSeat } from "./own-seat.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
-
-const schoolName = (school: ReturnType<typeof schoolOf>) =>
-  school === "round" ? "Round the block" : school === "widest" ? "Widest first" : "An order of its own";
 
 /** How do I hold it, in which order? */
 export function SetupsStation() {

@@ -1,0 +1,26 @@
+import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
+
+test("ways compared: one is taken and becomes the plan, one setup is held another way, all undone", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "setups/back.face");
+  const ways = page.getByRole("region", { name: "Ways to square it" });
+  await expect(ways.getByRole("row")).toHaveCount(5);
+  await expect(ways).toContainText("recommended");
+  await ways.getByRole("button", { name: "Take widest first" }).click();
+  await expect(page.getByText(/^Widest first · setup/)).toBeVisible();
+  await expect(page.getByText(/6 setups, widest first/)).toBeVisible();
+  await page.getByRole("button", { name: "Back to the plan's school" }).click();
+  await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
+  await ways.getByRole("button", { name: "Take round the block, ends hung out" }).click();
+  await expect(page.getByText("hung out past the jaws").first()).toBeVisible();
+  await page.getByRole("button", { name: "Back to the plan's ends" }).click();
+  // The fourth setup with another face at the fixed jaw: the rest follows, the reason stands there.
+  await page.goto("/jobs/cheek-block/setups/front.face");
+  await page.getByLabel("At the fixed jaw", { exact: true }).selectOption("bottom");
+  await expect(page.getByText("Held as you chose.")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect(page.getByText("Held as you chose.")).toHaveCount(0);
+  await expect(page.getByText(/Ready for ±/)).toBeVisible();
+});

@@ -10,6 +10,7 @@ import { Button } from "../instruments/button.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
+import { FileChoice } from "../instruments/file-choice.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
@@ -194,20 +195,11 @@ function ImportJob() {
   const good = imported && !tooLarge ? goodWords[imported.kind] : undefined;
   return (
     <Box flexBasis={problem || imported?.kind === "differs" ? "100%" : "auto"}>
-      <chakra.label fontSize="13px" color="quiet" display="block">
-        Import a job file
-        <chakra.input
-          type="file"
-          accept=".json,application/json"
-          display="block"
-          minH="40px"
-          color="ink"
-          onChange={(e) => {
-            void choose(e.target.files?.[0]);
-            e.target.value = "";
-          }}
-        />
-      </chakra.label>
+      <FileChoice
+        label="Import a job file"
+        accept=".json,application/json"
+        onChoose={(file) => void choose(file)}
+      />
       {problem && (
         <Notice severity="stop" role="alert">
           <Words of={problem} />

@@ -18,6 +18,7 @@ import type { Phrase } from "../../core/working/index.ts";
 import { newId } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
 import { download } from "../instruments/download.ts";
+import { FileChoice } from "../instruments/file-choice.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
@@ -226,8 +227,7 @@ function CsvImport({ list }: { list: ShopList }) {
   const { mine, importList } = useShop();
   const [read, setRead] = useState<ReadCsv | null>(null);
   const [problem, setProblem] = useState<{ reason: Phrase; suggestion: Phrase } | null>(null);
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     setRead(null);
     setProblem(null);
     const outcome = readShopCsv(list, await file.text());
@@ -239,20 +239,7 @@ function CsvImport({ list }: { list: ShopList }) {
   const many = shopListWords[list].many.toLowerCase();
   return (
     <Box flexBasis={read || problem ? "100%" : "auto"}>
-      <chakra.label fontSize="13px" color="quiet" display="block">
-        Import CSV
-        <chakra.input
-          type="file"
-          accept=".csv,text/csv"
-          display="block"
-          fontSize="14px"
-          minH="32px"
-          onChange={(e) => {
-            void choose(e.target.files?.[0]);
-            e.target.value = "";
-          }}
-        />
-      </chakra.label>
+      <FileChoice label="Import CSV" accept=".csv,text/csv" onChoose={(file) => void choose(file)} />
       {problem && (
         <Notice severity="stop" role="alert">
           <Words of={problem.reason} /> <Words of={problem.suggestion} /> Nothing was changed.

@@ -1,9 +1,10 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { Link, useFetcher } from "react-router";
 import { type Shop, type ShopList, shopListNames, shopListWords } from "../../core/shop/index.ts";
 import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
+import { SideList } from "../instruments/side-list.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import type { ShopSaved } from "../../store/index.ts";
 import { ItemPage } from "./item-page.tsx";
@@ -49,7 +50,16 @@ export function ShopFrame({
         </Button>
       </TopLine>
       <Box display="flex" flexDirection={{ base: "column", md: "row" }} alignItems="stretch">
-        <ShopDrawers mine={mine} open={list} />
+        <SideList
+          label="Drawers of the shop"
+          chosen={list}
+          rooms={shopListNames.map((of) => ({
+            id: of,
+            to: `/shop/${of}`,
+            name: shopListWords[of].many,
+            more: mine[of].filter((item) => !item.retired).length || "none yet",
+          }))}
+        />
         <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "24px" }} py="16px">
           {list === null ? (
             <ShopDoor />
@@ -68,48 +78,5 @@ export function ShopFrame({
         </Box>
       </Box>
     </ShopContext.Provider>
-  );
-}
-
-const DrawerLink = chakra(Link);
-
-function ShopDrawers({ mine, open }: { mine: Shop; open: ShopList | null }) {
-  return (
-    <Box
-      as="nav"
-      aria-label="Drawers of the shop"
-      className="no-print"
-      width={{ base: "100%", md: "168px" }}
-      flexShrink="0"
-      borderRightWidth={{ md: "1px" }}
-      borderBottomWidth={{ base: "1px", md: "0" }}
-      display="flex"
-      flexDirection={{ base: "row", md: "column" }}
-      overflowX="auto"
-    >
-      {shopListNames.map((list) => {
-        const chosen = list === open;
-        const owned = mine[list].filter((i) => !i.retired).length;
-        return (
-          <DrawerLink
-            key={list}
-            to={`/shop/${list}`}
-            aria-current={chosen ? "page" : undefined}
-            px="14px"
-            py="8px"
-            minH="44px"
-            borderBottomWidth={{ md: "1px" }}
-            bg={chosen ? "strong" : "transparent"}
-            color={chosen ? "onStrong" : "ink"}
-            whiteSpace={{ base: "nowrap", md: "normal" }}
-          >
-            <b>{shopListWords[list].many}</b>
-            <chakra.span display="block" fontSize="12.5px">
-              {owned === 0 ? "none yet" : owned}
-            </chakra.span>
-          </DrawerLink>
-        );
-      })}
-    </Box>
   );
 }

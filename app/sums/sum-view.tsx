@@ -18,6 +18,7 @@ import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
 import { Input, Labeled, Select } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
+import { SideList } from "../instruments/side-list.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Table } from "../instruments/section.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
@@ -52,7 +53,11 @@ export function SumView({ worked }: { worked: WorkedSum }) {
     <>
       <TopLine place={`Sums: ${sum.title.toLowerCase()}`} />
       <Box display="flex" flexDirection={{ base: "column", md: "row" }}>
-        <SumsList chosen={sum.id} />
+        <SideList
+          label="Sums"
+          chosen={sum.id}
+          rooms={sums.map(({ id, title }) => ({ id, to: `/sums/${id}`, name: title }))}
+        />
         <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "24px" }} py="16px">
           <chakra.h1 fontSize={{ base: "20px", md: "24px" }}>{sum.title}</chakra.h1>
           <chakra.p color="quiet" mb="12px">
@@ -219,44 +224,6 @@ function Results({ answer, unit }: { answer: Answer; unit: LengthUnit }) {
           working={{ key: "sum", title: { parts: ["Working"] }, limits: [], notes: [], ...answer.working }}
         />
       </Box>
-    </Box>
-  );
-}
-
-const SumLink = chakra(Link);
-
-function SumsList({ chosen }: { chosen: string }) {
-  return (
-    <Box
-      as="nav"
-      aria-label="Sums"
-      className="no-print"
-      width={{ base: "100%", md: "168px" }}
-      flexShrink="0"
-      borderRightWidth={{ md: "1px" }}
-      borderBottomWidth={{ base: "1px", md: "0" }}
-      display="flex"
-      flexDirection={{ base: "row", md: "column" }}
-      overflowX="auto"
-      bg="band"
-    >
-      {sums.map((sum) => (
-        <SumLink
-          key={sum.id}
-          to={`/sums/${sum.id}`}
-          px="14px"
-          py="10px"
-          minH="40px"
-          whiteSpace="nowrap"
-          fontWeight={sum.id === chosen ? 700 : 400}
-          bg={sum.id === chosen ? "strong" : "transparent"}
-          color={sum.id === chosen ? "onStrong" : "ink"}
-          borderBottomWidth={{ md: "1px" }}
-          aria-current={sum.id === chosen ? "page" : undefined}
-        >
-          {sum.title}
-        </SumLink>
-      ))}
     </Box>
   );
 }

@@ -4,7 +4,16 @@ import { plan } from "../job/index.ts";
 import { demoShop } from "../shop/index.ts";
 import * as any from "../../tests/arbitraries.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
-import { cutDirection, faceNet, type Figure, jawSection, type Shape, threeViews } from "./index.ts";
+import { referenceChain } from "../route/index.ts";
+import {
+  cutDirection,
+  faceNet,
+  type Figure,
+  jawSection,
+  referenceGraph,
+  type Shape,
+  threeViews,
+} from "./index.ts";
 
 const vise = demoShop.vises[0]!;
 const planOf = (job: Parameters<typeof plan>[0]["job"]) =>
@@ -64,6 +73,7 @@ describe("drawn things", () => {
             }
           }
           inFrame(cutDirection(setup, demoShop.vises[0]!));
+          inFrame(referenceGraph(referenceChain(made.setups)));
           inFrame(faceNet(setup.before, setup.at));
         }
       }),

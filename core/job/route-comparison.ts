@@ -1,6 +1,6 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { targetSizes } from "../part/index.ts";
-import { mm, quantity } from "../quantity/index.ts";
+import { quantity } from "../quantity/index.ts";
 import {
   Moves,
   type EndsWay,
@@ -206,6 +206,3 @@ export const largestError = (errors: readonly PairError[], kind: PairError["kind
   errors
     .filter((e) => e.kind === kind)
     .reduce<PairError | null>((most, e) => (!most || e.predicted > most.predicted ? e : most), null);
-
-/** Nothing finite is known of pairs that were never located from one another. */
-export const errorShown = (predicted: number) => (Number.isFinite(predicted) ? mm(predicted) : null);

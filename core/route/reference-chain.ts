@@ -11,7 +11,7 @@ import {
 } from "../frame/index.ts";
 import { type BiasName, seatScatter } from "../handbook/index.ts";
 import { isReference } from "../stock/index.ts";
-import type { Setup } from "./setup.ts";
+import type { Setup } from "./setup-facts.ts";
 
 /**
  * The reference chain: what every cut face was located from, with signs (domain.md 4 and 13). A face's error is a small

@@ -2,7 +2,9 @@ import type { Mm } from "../quantity/index.ts";
 import { cutOrder, type Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import { type Told } from "./operation.ts";
-import { planSetup, type RouteContext, type Setup, toldSetup } from "./setup.ts";
+import { type RouteContext } from "./route-context.ts";
+import { planSetup, toldSetup } from "./setup.ts";
+import { type Setup } from "./setup-facts.ts";
 
 /** What has been done on an operation that was begun. */
 export interface Begun {

@@ -4,16 +4,8 @@ import type { Mm } from "../quantity/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { pairError, worstShare } from "./predicted-error.ts";
 import { type ChainLink, linkOf, type Located } from "./reference-chain.ts";
-import {
-  cutterFor,
-  type Held,
-  heldTask,
-  holdFor,
-  noCut,
-  pieceAfter,
-  removalFor,
-  type RouteContext,
-} from "./setup.ts";
+import { cutterFor, type Held, heldTask, holdFor, noCut, pieceAfter, removalFor } from "./hold.ts";
+import { type RouteContext } from "./route-context.ts";
 
 /**
  * Search for the best order of cutting. A state is the piece and what its faces were located from; a move is a setup; the cost

@@ -1,0 +1,30 @@
+import { expect, test } from "vitest";
+import { demoShop, type Machine, type Vise } from "../shop/index.ts";
+import { readiness } from "./index.ts";
+
+const machine = demoShop.machines[0]!;
+const vise = demoShop.vises[0]!;
+const caliper = demoShop.instruments[0]!;
+
+test.each<[string, Partial<Machine>, Partial<Vise>, within: number, what: RegExp, state: string]>([
+  ["never swept", {}, {}, 0.03, /along X/, "unknown"],
+  ["swept and good", { tramAlong: 0.01, tramSweep: 200 }, {}, 0.03, /along X/, "ready"],
+  ["swept and out", { tramAlong: -0.05, tramSweep: 200 }, {}, 0.03, /along X/, "tooMuch"],
+  ["swept and out, but wide", { tramAlong: -0.05, tramSweep: 200 }, {}, 0.3, /along X/, "ready"],
+  ["the jaw leans", {}, { jawSquareness: 0.02 }, 0.03, /Fixed jaw square/, "tooMuch"],
+  ["the jaw stands", {}, { jawSquareness: 0.004 }, 0.03, /Fixed jaw square/, "ready"],
+  ["the jaw gives", {}, { stretch: 0.05 }, 0.03, /stretch/, "tooMuch"],
+  ["no instrument is sure enough", {}, {}, 0.01, /instrument that can tell/, "tooMuch"],
+])("%s", (_name, onMachine, onVise, within, what, state) => {
+  const items = readiness({ ...machine, ...onMachine }, { ...vise, ...onVise }, [caliper], within);
+  const item = items.find((i) => what.test(i.what))!;
+  expect(item.state).toBe(state);
+  // What is not ready says what to do.
+  for (const i of items) expect(i.todo === null).toBe(i.state === "ready");
+});
+
+test("an instrument checked is ready, one never checked is asked about", () => {
+  const states = (lastCheck: string) =>
+    readiness(machine, vise, [{ ...caliper, lastCheck }], 0.05).find((i) => i.what === caliper.name)!.state;
+  expect([states("2026-10-01"), states("")]).toEqual(["ready", "unknown"]);
+});

@@ -1,0 +1,43 @@
+import { type CutTask, type OwnConditions } from "../cutting/index.ts";
+import { type Axis, type Face, type Orientation, type Sizes } from "../frame/index.ts";
+import { type Material } from "../handbook/index.ts";
+import { type Limits, type Mm } from "../quantity/index.ts";
+import { type Cutter, type Machine, type Shop, type Vise } from "../shop/index.ts";
+import { type Piece, type Spare } from "../stock/index.ts";
+import { type Limit } from "../working/index.ts";
+import { type OperationKey } from "./operation.ts";
+
+/** What the planner knows when it plans a setup. */
+export interface RouteContext {
+  target: Sizes;
+  limits: Record<Axis, Limits>;
+  spares: Record<Axis, Spare>;
+  material: Material;
+  machine: Machine;
+  vise: Vise;
+  /** What is in use; a setup once begun may name a cutter that is retired since. */
+  shop: Shop;
+  everyCutter: Cutter[];
+  ends: Axis;
+  /** Largest raw length across the ends, mm: both ends are held the same way by it. */
+  rawLength: Mm;
+  /** What the person set themselves, by operation. */
+  own: Partial<Record<OperationKey, OwnConditions>>;
+  /** How the person wants a setup held: the face at the fixed jaw, the parallels by id. */
+  ownSeats: Partial<Record<OperationKey, OwnSeat>>;
+  /** The school: which face comes up next, and what goes to the fixed jaw; null when all are cut. */
+  next: (piece: Piece) => Orientation | null;
+  aim: CutTask["aim"];
+  /** Ends as the person wants them cut; null to go by the rule. */
+  endsWay: EndsWay | null;
+  /** Limits from holding and bending; none in this release, their place is here. */
+  outside: Limit[];
+}
+
+/** Ends stand upright, or hang out past the jaws. */
+export type EndsWay = "upright" | "hung";
+
+export interface OwnSeat {
+  fixed: Face | null;
+  parallels: string | null;
+}

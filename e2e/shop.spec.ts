@@ -22,6 +22,10 @@ test("a first shop: starter sets, a cutter changed, refused, copied, retired, an
   await teeth.fill("5");
   await teeth.blur();
   await expect(page.getByText("Not kept yet")).toHaveCount(0);
+  const drawers = page.getByRole("navigation", { name: "Drawers" });
+  await drawers.getByRole("link", { name: /^Cutters/ }).click();
+  await expect(page.getByRole("row", { name: /16 roughing end mill .* 5 / })).toBeVisible();
+  await page.getByRole("link", { name: "16 roughing end mill" }).click();
   await page.reload();
   await expect(teeth).toHaveValue("5");
   // The measured radius for the diameter is asked about.

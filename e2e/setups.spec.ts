@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
 
 test("ways compared: one is taken and becomes the plan, one setup is held another way, all undone", async ({
@@ -23,4 +24,9 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(page.getByText("Held as you chose.")).toHaveCount(0);
   await expect(page.getByText(/Ready for ±/)).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save the drawing" }).click();
+  const svg = readFileSync(await (await download).path(), "utf8");
+  expect(svg).toMatch(/^<svg [^>]*width="\d+(\.\d+)?mm"/);
+  expect(svg).not.toContain("var(");
 });

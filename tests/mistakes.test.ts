@@ -145,7 +145,7 @@ const turned: Piece = {
   ...milledPiece({ length: 100, width: 60, height: 40 }),
   faces: {
     ...milledPiece({ length: 100, width: 60, height: 40 }).faces,
-    back: { condition: "milled", order: 1, cutFrom: "top", clean: true },
+    back: { condition: "milled", order: 2, cutFrom: "top", clean: true },
   },
 };
 /** What the vise holds of a block gripped so deep and standing so high above the jaws. */
@@ -318,6 +318,13 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => otherFaceAtJaw(turned, "front", "bottom"),
     "M32.otherFace",
     () => otherFaceAtJaw(turned, "front", "top"),
+  ],
+  [
+    "M32",
+    "the same, but the block is squared the ordinary way",
+    () => otherFaceAtJaw(turned, "front", "bottom"),
+    "M32.otherFace",
+    () => planOf(cheekBlock()).setups,
   ],
   [
     "M37",

@@ -1,8 +1,10 @@
 import { chakra } from "@chakra-ui/react";
-import { useId } from "react";
+import { useId, useRef } from "react";
 import type { Figure, Ink, Shape } from "../../core/figure/index.ts";
 import { showParts } from "../../core/quantity/index.ts";
+import { download } from "./download.ts";
 import { useUnit } from "./local-setting.ts";
+import { svgText } from "./svg-text.ts";
 
 const color = (name: string) => `var(--chakra-colors-${name})`;
 
@@ -38,16 +40,25 @@ const strokes: Partial<Record<Ink, string>> = {
   accent: color("accent"),
 };
 
-/** A drawn thing of core as SVG. */
-export function FigureView({ figure, maxHeight }: { figure: Figure; maxHeight?: string }) {
+interface FigureViewProps {
+  figure: Figure;
+  maxHeight?: string;
+  /** Name of the file it can be saved as. */
+  saveAs?: string;
+}
+
+/** A drawn thing of core as SVG, to scale; some can be saved as a file. */
+export function FigureView({ figure, maxHeight, saveAs }: FigureViewProps) {
+  const drawn = useRef<SVGSVGElement>(null);
   const prefix = useId().replace(/[^\w]/g, "");
   const inks = [...new Set(figure.shapes.map((s) => (s.kind === "dimension" ? "dimension" : s.ink)))].filter(
     (ink) => fills[ink] && fills[ink].pattern !== "none",
   );
   const scale = figure.width / 100;
   const stroke = figure.width * 0.002;
-  return (
+  const svg = (
     <chakra.svg
+      ref={drawn}
       role="img"
       aria-label={figure.title}
       viewBox={`0 0 ${figure.width} ${figure.height}`}
@@ -64,6 +75,26 @@ export function FigureView({ figure, maxHeight }: { figure: Figure; maxHeight?: 
         <ShapeView key={i} shape={shape} prefix={prefix} stroke={stroke} />
       ))}
     </chakra.svg>
+  );
+  if (saveAs === undefined) return svg;
+  return (
+    <>
+      {svg}
+      <chakra.button
+        type="button"
+        className="no-print"
+        fontSize="13px"
+        color="accent"
+        textDecoration="underline"
+        cursor="pointer"
+        minH="32px"
+        onClick={() =>
+          drawn.current && download(`${saveAs}.svg`, svgText(drawn.current, figure), "image/svg+xml")
+        }
+      >
+        Save the drawing
+      </chakra.button>
+    </>
   );
 }
 
@@ -126,13 +157,15 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
       );
     case "line": {
       const end = shape.points.at(-1)!;
-      const start = shape.points[0]!;
+      const before = shape.points.at(-2)!;
       const ink = strokes[shape.ink] ?? color("ink");
       return (
         <g stroke={ink} fill={ink} strokeWidth={shape.ink === "accent" ? stroke * 2 : stroke}>
           <polyline points={shape.points.map((p) => p.join(",")).join(" ")} fill="none" />
-          {shape.arrow && <Arrow from={start} to={end} size={stroke * 9} />}
-          {shape.arrow && shape.ink === "dimension" && <Arrow from={end} to={start} size={stroke * 9} />}
+          {shape.arrow && <Arrow from={before} to={end} size={stroke * 9} />}
+          {shape.arrow && shape.ink === "dimension" && (
+            <Arrow from={end} to={shape.points[0]!} size={stroke * 9} />
+          )}
         </g>
       );
     }

@@ -23,8 +23,12 @@ export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
  * then not the same for both: it adds up instead of staying.
  */
 export function otherFaceAtJaw(piece: Piece, up: Face, fixed: Face): Warning[] {
-  const before = piece.faces[opposite(up)].cutFrom;
-  return before !== null && before !== fixed && isReference(piece, before) && isReference(piece, fixed)
+  const across = piece.faces[opposite(up)];
+  const before = across.cutFrom;
+  // A face cut only later was a raw seat then: nothing was squared by it.
+  const wasReference =
+    before !== null && isReference(piece, before) && (piece.faces[before].order ?? 0) < (across.order ?? 0);
+  return before !== null && wasReference && before !== fixed && isReference(piece, fixed)
     ? [
         note(
           rule(

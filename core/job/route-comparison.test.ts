@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
+import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { type Axis, axisNames, faceNames, facesOf } from "../frame/index.ts";
 import { applyChanges, changeOf, compareRoutes, type Job, plan, planStart } from "./index.ts";
 import { effectivePart, equipment } from "./index.ts";
@@ -135,6 +135,22 @@ describe("ways compared", () => {
       expect(made.overrides.map((o) => o.state)).toEqual(["applied"]);
     }
     expect(compared.options[compared.recommended]!.share).toBeLessThanOrEqual(1);
+  });
+
+  test("a block too tall for any flute is squared with its ends upright, and that is recommended", () => {
+    const sizes = { length: 100, width: 100, height: 90 };
+    const tall = block(
+      ...axisNames.flatMap((axis): [string, unknown][] => [
+        [`part/sizes/${axis}`, dim(`${sizes[axis]} ±0.1`)],
+        [`stock/measured/${axis}/p1`, read(sizes[axis] + 3)],
+        [`stock/measured/${axis}/p2`, read(sizes[axis] + 3)],
+      ]),
+      ["part/squareness", null],
+      ["part/parallelism", null],
+    );
+    const { options, recommended } = compareRoutes(tall, demoShop)!;
+    expect(options[0]!.refusal).not.toBeNull();
+    expect([options[recommended]!.ends, options[recommended]!.refusal]).toEqual(["upright", null]);
   });
 
   test("the face at the jaw and the parallels of one setup can be chosen; what cannot be says why", () => {

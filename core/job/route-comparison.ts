@@ -3,12 +3,12 @@ import { targetSizes } from "../part/index.ts";
 import { quantity } from "../quantity/index.ts";
 import {
   Moves,
+  endsUpright,
   type EndsWay,
   type PairError,
   planRoute,
   predictedErrors,
   referenceChain,
-  type Route,
   searchOrder,
   type Setup,
   worstShare,
@@ -73,15 +73,17 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
   const { machine, vise, material } = equipment(job, shop, own);
   if (!target || !machine || !vise || !material) return null;
   const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
-  const found = searchOrder(new Moves(raw, { ...context, endsWay: null }, part));
   const chosen = schoolOf(job);
   const planned = (school: School, endsWay: EndsWay | null) =>
     planRoute(raw, [], { ...context, endsWay, next: schoolRule(school, context.ends) });
-  const endsOf = (route: Route): EndsWay =>
-    route.setups.some((s) => s.axis === context.ends && s.cut.kind === "side") ? "hung" : "upright";
-  const usual = endsOf(planned("round", null));
-  const now = endsOf(planned(chosen, context.endsWay));
+  const endsBy = (endsWay: EndsWay | null): EndsWay =>
+    endsUpright({ ...context, endsWay }).upright ? "upright" : "hung";
+  const usual = endsBy(null);
+  const now = endsBy(context.endsWay);
   const other: EndsWay = usual === "hung" ? "upright" : "hung";
+  // Where the usual way does not cut the ends at all, the others take the other way too.
+  const works = planned("round", null).refusal && endsBy(other) === other ? other : null;
+  const found = searchOrder(new Moves(raw, { ...context, endsWay: works }, part));
   const ways: { school: School; endsWay: EndsWay | null; name: string; what: string }[] = [
     {
       school: "round",
@@ -97,7 +99,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
     },
     {
       school: "widest",
-      endsWay: null,
+      endsWay: works,
       name: "Widest first",
       what: "two parallel faces first, for squareness",
     },
@@ -105,7 +107,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
       ? [
           {
             school: found.order,
-            endsWay: null,
+            endsWay: works,
             name: "Found by search",
             what: "least time and risk within the tolerances",
           },
@@ -113,15 +115,15 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
       : []),
   ];
   const options = ways.flatMap(({ school, endsWay, name, what }): RouteOption[] => {
+    // Where there is no room for the other way, it is none.
+    if (endsWay !== null && endsBy(endsWay) !== endsWay) return [];
     const route = planned(school, endsWay);
-    // Where there is no other way to cut the ends, it is no other way.
-    if (endsWay === other && endsOf(route) !== other && !route.refusal) return [];
     const errors = predictedErrors(referenceChain(route.setups), { ...part, target, machine, vise });
     const cutters = new Set(route.setups.map((s) => s.cut.cutter));
     return [
       {
         school,
-        ends: endsOf(route),
+        ends: endsBy(endsWay),
         name,
         what,
         setups: route.setups.map((s) => ({
@@ -139,7 +141,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
         holding: holdingOf(route.setups, shop),
         risks: risksOf(route.setups),
         refusal: route.refusal ? say`Setup ${route.refusal.number}: ${route.refusal.reason}` : null,
-        chosen: endsOf(route) === now && JSON.stringify(school) === JSON.stringify(chosen),
+        chosen: endsBy(endsWay) === now && JSON.stringify(school) === JSON.stringify(chosen),
       },
     ];
   });

@@ -1,11 +1,11 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { cuttingFigure } from "../cutting/index.ts";
 import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { cutterClearance, parallelHeightNeeded } from "../holding/index.ts";
-import { count, mm, quantity, tidy } from "../quantity/index.ts";
+import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
+import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
 import { type OperationKey, operationKeySchema, type Setup } from "../route/index.ts";
-import type { Shop } from "../shop/index.ts";
+import type { Shop, Vise } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
@@ -53,6 +53,30 @@ export function workingOf(
   const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
+}
+
+/** What holds the part, against the force of the cut. */
+function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["lines"] {
+  return [
+    line("clamp force", quantity("force", grip.clamp), {
+      formula: "screw-force",
+      terms: [
+        ["T", quantity("torque", vise.pull)],
+        ["lead", mm(vise.screwLead)],
+      ],
+      source: grip.source,
+    }),
+    line("held along the jaws", quantity("force", grip.along / grip.safety), { formula: "friction-holds" }),
+    ...(grip.arm > 0
+      ? [
+          line("held against tipping", quantity("force", grip.tipping / grip.arm / grip.safety), {
+            formula: "tipping" as const,
+            terms: [["height", mm(grip.arm)] as [string, Quantity]],
+          }),
+        ]
+      : []),
+    line("the cut pushes", quantity("force", force)),
+  ];
 }
 
 function cutWorking(
@@ -126,6 +150,7 @@ function cutWorking(
           line("grip", mm(seat.grip), { sum: true, formula: "grip", terms: [] }),
           line("after jaw chamfer and edge break", mm(seat.effectiveGrip)),
           line("above the jaws after the cut", mm(seat.projection), { formula: "projection", terms: [] }),
+          ...(setup.task.grip ? gripLines(setup.task.grip, vise, cut.force.peak) : []),
         ],
         notes: seat.parallels ? [] : [words("No parallels: it stands on the bed of the vise.")],
       };

@@ -91,16 +91,20 @@ export interface Held {
   endReason: Phrase | null;
 }
 
+/** Whether the ends of a block are cut standing, by the rule or as the person wants it. */
+export function endsUpright(context: RouteContext): { upright: boolean; reason: Phrase } {
+  const { rawLength, vise, machine, shop, endsWay } = context;
+  const facing = shop.cutters.filter((c) => cutterKindFacts[c.kind].cuts.includes("face"));
+  const stickout = Math.min(...facing.map((c) => reachOf(c, shop)), 100);
+  return endStandsUpright(rawLength, vise, machine, stickout, endsWay);
+}
+
 /** Seats the part for the face that is up; refuses with the reason when vise or drawer cannot. */
 export function holdFor(piece: Piece, next: Orientation, context: RouteContext): Outcome<Held> {
   const face = next.up;
   const isEnd = axisOf(face) === context.ends;
   const { removal, to, sized } = removalFor(piece, face, context);
-  const facing = context.shop.cutters.filter((c) => cutterKindFacts[c.kind].cuts.includes("face"));
-  const stickout = Math.min(...facing.map((c) => reachOf(c, context.shop)), 100);
-  const standing = isEnd
-    ? endStandsUpright(context.rawLength, context.vise, context.machine, stickout, context.endsWay)
-    : null;
+  const standing = isEnd ? endsUpright(context) : null;
   const hangs = standing !== null && !standing.upright;
   const own = context.ownSeats[faceOperation(face)];
   const at = hangs

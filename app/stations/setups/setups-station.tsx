@@ -6,6 +6,7 @@ import { mm, quantity } from "../../../core/quantity/index.ts";
 import { operationFromSlug, operationSlug } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
+import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
@@ -31,7 +32,10 @@ export function SetupsStation() {
       <>
         <StationTitle above="Setups">How do I hold it, in which order?</StationTitle>
         {plan.refusal ? (
-          <Refusal />
+          <>
+            <Refusal />
+            <RoutesCompared />
+          </>
         ) : (
           <Notice severity="note">
             Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes
@@ -64,7 +68,11 @@ export function SetupsStation() {
         gap="22px"
       >
         <Box>
-          <FigureView figure={jawSection(setup, vise, cutter, { small: false })} maxHeight="430px" />
+          <FigureView
+            figure={jawSection(setup, vise, cutter, { small: false })}
+            maxHeight="430px"
+            saveAs={`${fileName(job.name)}-setup-${setup.number}`}
+          />
           <Box display="flex" flexWrap="wrap" gap="4px 18px" mt="8px" fontSize="15px">
             <span>
               grip{" "}

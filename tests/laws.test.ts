@@ -153,7 +153,7 @@ describe("plans of random blocks", () => {
         // What was put in is ticked out in the same setup, before the next one begins.
         for (const setup of made.setups) {
           const ticks = done.filter((s) => s.op === setup.key).flatMap((s) => s.ticks.map((t) => t.id));
-          for (const thing of ["rod", "parallels"])
+          for (const thing of ["rod", "parallels", "paper"])
             expect(ticks.includes(`out-${thing}`)).toBe(ticks.includes(thing));
         }
       }),

@@ -131,6 +131,7 @@ const seatOf = ([length, width, height]: [number, number, number]) =>
     rods: demoShop.rods,
     offEnd: 0,
     ownParallels: null,
+    paper: false,
   });
 const milledPiece = (of: Sizes): Piece => ({
   sizes: of,

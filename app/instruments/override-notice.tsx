@@ -38,6 +38,8 @@ function valueOf(override: Override, shop: Shop) {
       return override.value === "widest" ? "widest first" : "an order of its own";
     case "ends":
       return override.value === "hung" ? "hung out past the jaws" : "standing upright";
+    case "packing":
+      return "paper at the jaws";
     case "direction":
     case "aim":
       return override.value;

@@ -27,18 +27,13 @@ export interface GripCapacity {
   source: string;
 }
 
-/** Whether a pull with paper at the jaws is asked for: more friction. */
-export interface GripAid {
-  paper?: boolean;
-}
-
 /**
  * Grip of a plain vise (domain.md 5): μ F at each contact; a rod rolls, so against lift and tipping it counts none of its
  * own. Tipping about the top of the jaw at the middle of the grip.
  */
-export function gripCapacity(seat: Seat, vise: Vise, group: MaterialGroup, aid: GripAid = {}): GripCapacity {
+export function gripCapacity(seat: Seat, vise: Vise, group: MaterialGroup): GripCapacity {
   const clamp = screwForce(vise.pull, vise.screwLead) ?? 0;
-  const mu = aid.paper ? friction.paper : friction.drySteel;
+  const mu = seat.paper ? friction.paper : friction.drySteel;
   const contact = mu * clamp;
   const aboveJaw = Math.max(0, (seat.parallels?.height ?? 0) + seat.standing - vise.jawDepth);
   return {
@@ -50,7 +45,7 @@ export function gripCapacity(seat: Seat, vise: Vise, group: MaterialGroup, aid: 
     rest: restBears(seat, vise, group),
     safety: holdingSafety,
     name: say`grip of the ${vise.name}, ${quantity("force", clamp)} at ${mm(seat.effectiveGrip)}`,
-    lifts: say`a harder pull${aid.paper ? "" : ", paper at the jaws"}, or lower parallels`,
+    lifts: say`a harder pull${seat.paper ? "" : ", paper at the jaws"}, or lower parallels`,
     source: `F = 2π · η · T / lead with ${vise.pull} N·m on a lead of ${vise.screwLead} mm, η 0.25; μ ${mu}, safety ${holdingSafety} (guess)`,
   };
 }

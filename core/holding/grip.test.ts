@@ -10,6 +10,7 @@ const seat = (grip: number, above: number): Seat => ({
   vise: vise.id,
   parallels: null,
   rod: null,
+  paper: false,
   tap: true,
   square: false,
   grip,
@@ -36,7 +37,7 @@ test("a harder pull, a deeper grip, a lower cut never hold less; a rod never mor
         here.lift,
       );
       expect(
-        gripCapacity(seat(grip, above), { ...vise, pull }, "steel", { paper: true }).along,
+        gripCapacity({ ...seat(grip, above), paper: true }, { ...vise, pull }, "steel").along,
       ).toBeGreaterThan(here.along);
     }),
   );

@@ -37,6 +37,7 @@ const request = (of: Piece, up: Face, fixed: Face, more: Partial<SeatRequest> = 
   rods: demoShop.rods,
   offEnd: 0,
   ownParallels: null,
+  paper: false,
   ...more,
 });
 

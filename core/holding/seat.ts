@@ -38,6 +38,8 @@ export const seatSchema = z.object({
   parallels: z.object({ id: z.string(), height: z.number(), thickness: z.number() }).nullable(),
   /** Round rod at the moving jaw; height of its middle above the bed. */
   rod: z.object({ id: z.string(), diameter: z.number(), height: z.number() }).nullable(),
+  /** Strips of paper between part and jaws, for friction. */
+  paper: z.boolean().default(false),
   /** Tapped down after tightening; else hand pressure only. */
   tap: z.boolean(),
   /** Set with a square before tightening: nothing else holds it upright. */
@@ -72,6 +74,7 @@ export interface SeatRequest {
   offEnd: Mm;
   /** Parallels the person chose. */
   ownParallels: string | null;
+  paper: boolean;
 }
 
 /** Why chosen parallels do not do. */
@@ -163,6 +166,7 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     vise: vise.id,
     parallels: pair ? { id: pair.id, height: pair.height, thickness: pair.thickness } : null,
     rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
+    paper: request.paper,
     tap: isReference(piece, downOf(at)),
     square: request.square,
     grip,

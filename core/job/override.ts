@@ -26,6 +26,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   z.object({ ...about, what: z.literal("fixed"), value: faceSchema }),
   /** Id of the parallels under the part in this setup. */
   z.object({ ...about, what: z.literal("parallels"), value: z.string() }),
+  /** What goes between part and jaws in this setup. */
+  z.object({ ...about, what: z.literal("packing"), value: z.literal("paper") }),
   /** At the route: another school than round the block, or an order of its own. */
   z.object({
     ...about,

@@ -168,6 +168,11 @@ describe("ways compared", () => {
     expect(bottom.setups[3]!.seat.fixed).toBe("bottom");
     expect(bottom.overrides[0]!.state).toBe("applied");
     expect(held("parallels", "parallels-10").setups[3]!.seat.parallels?.id).toBe("parallels-10");
+    const packed = held("packing", "paper");
+    expect(packed.setups[3]!.task.grip!.along).toBeGreaterThan(bottom.setups[3]!.task.grip!.along);
+    expect(packed.steps.flatMap((s) => s.ticks.map((t) => t.id))).toEqual(
+      expect.arrayContaining(["paper", "out-paper"]),
+    );
     expect(held("fixed", "back").overrides[0]!.state).toBe("impossible");
     expect(held("parallels", "parallels-none").overrides[0]!.state).toBe("impossible");
   });

@@ -53,7 +53,7 @@ export function settleAll(
   context: RouteContext,
 ): OverrideReport[] {
   const begunKeys = new Set(begun.map((b) => b.told.key));
-  const ofSeat = (o: Override) => o.what === "fixed" || o.what === "parallels";
+  const ofSeat = (o: Override) => o.what === "fixed" || o.what === "parallels" || o.what === "packing";
   const seats = wanted.filter(ofSeat);
   const rest = wanted.filter((o) => !ofSeat(o));
   const settle = (some: Override[]) =>
@@ -64,12 +64,13 @@ export function settleAll(
 
 /** Holds a setup as the person wants it: the face at the fixed jaw, or the parallels. */
 function seatApplied(
-  override: Extract<Override, { what: "fixed" | "parallels" }>,
+  override: Extract<Override, { what: "fixed" | "parallels" | "packing" }>,
   setup: Setup,
   context: RouteContext,
 ): Outcome<OwnSeat> {
-  const before = context.ownSeats[setup.key] ?? { fixed: null, parallels: null };
-  const wanted: OwnSeat = { ...before, [override.what]: override.value };
+  const before = context.ownSeats[setup.key] ?? { fixed: null, parallels: null, paper: false };
+  const wanted: OwnSeat =
+    override.what === "packing" ? { ...before, paper: true } : { ...before, [override.what]: override.value };
   if (override.what === "fixed" && (setup.cut.kind === "side" || !orientation(setup.face, override.value)))
     return refused(
       setup.cut.kind === "side"
@@ -129,7 +130,7 @@ function settleOverrides(
         why: words("This plan has no such cut. It is kept for when it has."),
       };
     }
-    if (override.what === "fixed" || override.what === "parallels") {
+    if (override.what === "fixed" || override.what === "parallels" || override.what === "packing") {
       const seat = begun.has(setup.key)
         ? refused(
             words("The setup has begun: it stays as it was clamped."),
@@ -148,7 +149,7 @@ function settleOverrides(
 }
 
 /** Overrides of a cut's conditions. */
-type CutOverride = Exclude<Override, { what: "aim" | "school" | "ends" | "fixed" | "parallels" }>;
+type CutOverride = Exclude<Override, { what: "aim" | "school" | "ends" | "fixed" | "parallels" | "packing" }>;
 
 interface Settled {
   own: Partial<OwnConditions>;

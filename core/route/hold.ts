@@ -121,6 +121,7 @@ export function holdFor(piece: Piece, next: Orientation, context: RouteContext):
     rods: context.shop.rods,
     offEnd: hangs ? removal : 0,
     ownParallels: own?.parallels ?? null,
+    paper: own?.paper ?? false,
   });
   if (!seat.ok) return seat;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);

@@ -40,4 +40,6 @@ export type EndsWay = "upright" | "hung";
 export interface OwnSeat {
   fixed: Face | null;
   parallels: string | null;
+  /** Paper between part and jaws. */
+  paper: boolean;
 }

@@ -169,6 +169,7 @@ function placeTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): T
     ...(seat.parallels
       ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)]
       : []),
+    ...(seat.paper ? [tick("paper", paperIn)] : []),
     tick(
       "seated",
       say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${setup.face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
@@ -185,6 +186,9 @@ function placeTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): T
       : []),
   ];
 }
+
+/** Paper at the jaws goes in with the part. */
+const paperIn = words("A strip of paper between the part and each jaw");
 
 function clampTicksOf(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
   const { seat } = setup;
@@ -215,6 +219,7 @@ function takeOutTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick):
   return [
     tick("out-part", words("Spindle stopped, part out of the vise")),
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
+    ...(seat.paper ? [tick("out-paper", words("Paper off the jaws"))] : []),
     ...(seat.parallels ? [tick("out-parallels", words("Both parallels out"))] : []),
   ];
 }

@@ -12,7 +12,7 @@ import { useOverrides } from "../../instruments/use-overrides.ts";
 export function OwnSeat({ setup }: { setup: Setup }) {
   const { shop, reason } = useJob();
   const own = useOverrides(setup.key);
-  const reports = (["fixed", "parallels"] as const).flatMap((what) => own.reportOf(what) ?? []);
+  const reports = (["fixed", "parallels", "packing"] as const).flatMap((what) => own.reportOf(what) ?? []);
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
   return (
     <Section title="Held another way">
@@ -38,6 +38,19 @@ export function OwnSeat({ setup }: { setup: Setup }) {
           empty="none, on the bed"
           options={shop.parallels.map((p) => [p.id, p.name] as const)}
           onChoose={(id) => own.set([["parallels", id]], reason || "by choice")}
+        />
+        <Choice<"metal" | "paper">
+          label="Between part and jaws"
+          value={setup.seat.paper ? "paper" : "metal"}
+          options={[
+            ["metal", "nothing"],
+            ["paper", "paper, for friction"],
+          ]}
+          onChoose={(packing) =>
+            packing === "paper"
+              ? own.set([["packing", "paper"]], reason || "by choice")
+              : own.takeBack("packing")
+          }
         />
       </Box>
     </Section>

@@ -7,6 +7,7 @@ import {
   isCarbide,
   judgeSpeed,
 } from "../handbook/index.ts";
+import { drillGrabs } from "../holding/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { kindField, materialField, materialOf, toolField, toolOf } from "./choices.ts";
@@ -26,6 +27,10 @@ export const speedFeed: Sum = {
     number("rpm", "Speed of your machine", "spindleSpeed", "", {
       mayBeEmpty: true,
       help: "The step you would set; empty for the speed aimed at.",
+    }),
+    number("through", "Drilled through a plate of", "length", "", {
+      mayBeEmpty: true,
+      help: "For a drill that breaks through; empty otherwise.",
     }),
   ],
   work: ({ n, c }) => {
@@ -61,6 +66,8 @@ export const speedFeed: Sum = {
         ),
       );
     }
+    if (kind === "twistDrill" && n("through") > 0)
+      warnings.push(...drillGrabs({ through: true, diameter, thickness: n("through"), heldDown: false }));
     if (material.caution) warnings.push(warn(say`${material.caution}`));
     return done({
       figures: [

@@ -72,6 +72,11 @@ test.each<[string, { [key: string]: string }, RegExp]>([
   ["power", { ap: "30", motor: "0.5" }, /wanted of 0.38 kW at the spindle: too much; \d/],
   ["power", { ae: "25" }, /within the diameter/],
   ["power", { teeth: "2.5" }, /teeth whole/],
+  ["speed-feed", { kind: "twistDrill", diameter: "10", through: "4" }, /grabs/],
+  ["vise", { force: "5000" }, /with a safety of 2.5/],
+  ["vise", { other: "0.3" }, /the other is loose/],
+  ["strap", { straps: "1" }, /turns the part about it/],
+  ["strap", { length: "60" }, /too few threads/],
   ["tilt", { angle: "95" }, /between 0° and 89°/],
 ])("%s with %j says so", (id, texts, message) => expect(told(work(id, texts))).toMatch(message));
 

@@ -33,6 +33,22 @@ function rangeOf(nominal: number): number {
   return nominal > 0 ? rangeEnds.findIndex((end) => nominal <= end) : -1;
 }
 
+/** Width of a standard grade on a nominal size, mm; null for a grade or size not in the table (5 to 13, to 250 mm). */
+export function gradeWidth(nominal: number, grade: number): number | null {
+  const width = itGrades[grade]?.[rangeOf(nominal)];
+  return width === undefined ? null : width / 1000;
+}
+
+/** Largest and smallest clearance of a hole and shaft class on one size, mm; below zero they interfere. Null when not in the table. */
+export function fitClearance(
+  nominal: number,
+  hole: string,
+  shaft: string,
+): { largest: number; smallest: number } | null {
+  const [outer, inner] = [fitDeviations(hole, nominal), fitDeviations(shaft, nominal)];
+  return outer && inner ? { largest: outer.upper - inner.lower, smallest: outer.lower - inner.upper } : null;
+}
+
 /**
  * Limit deviations of an ISO 286 class on a nominal size.
  * @param fit class such as `h7`, `JS9`, `P9`; letters d–h, js, k, m, n, p and D–H, JS, N, P, grades 5–13

@@ -46,6 +46,6 @@ export function gripCapacity(seat: Seat, vise: Vise, group: MaterialGroup): Grip
     safety: holdingSafety,
     name: say`grip of the ${vise.name}, ${quantity("force", clamp)} at ${mm(seat.effectiveGrip)}`,
     lifts: say`a harder pull${seat.paper ? "" : ", paper at the jaws"}, or lower parallels`,
-    source: `F = 2π · η · T / lead with ${vise.pull} N·m on a lead of ${vise.screwLead} mm, η 0.25; μ ${mu}, safety ${holdingSafety} (guess)`,
+    source: `η 0.25; μ ${mu}, safety ${holdingSafety} (guess)`,
   };
 }

@@ -9,6 +9,7 @@ import { answers as measured } from "./measured.ts";
 import { answers as passes } from "./passes.ts";
 import { answers as speedFeedBands } from "./speed-feed-bands.ts";
 import { answers as speedsFeeds } from "./speeds-feeds.ts";
+import { answers as tolerances } from "./tolerances.ts";
 import { answers as units } from "./units.ts";
 import { answers as weights } from "./weights.ts";
 import { answers as workholding } from "./workholding.ts";
@@ -38,6 +39,7 @@ const topics: { [topic: string]: Answers } = {
   deflection,
   weights,
   workholding,
+  tolerances,
   "speed-feed-bands": speedFeedBands,
 };
 

@@ -27,3 +27,27 @@ test.each(made.setups.map((s) => s.key))(
 
 test("a key without a setup is not compared", () =>
   expect(compareCut(made, job, demoShop, "top/slot" as "top/face")).toBeNull());
+
+test("a tool too long for the daylight is ranked out, and cannot be chosen (M43)", () => {
+  const [knee, ...others] = demoShop.machines;
+  const shop = { ...demoShop, machines: [{ ...knee!, daylight: 200 }, ...others] };
+  const wanted = cheekBlock();
+  wanted.overrides = {
+    byId: {
+      c: {
+        id: "c",
+        at: "back/face",
+        what: "cutter",
+        value: "em-20",
+        reason: "",
+        since: "2026-11-25T08:00:00Z",
+      },
+    },
+    order: ["c"],
+  };
+  const low = plan({ job: wanted, records: [], shop, piece: 1 });
+  expect(low.overrides[0]).toMatchObject({ state: "impossible", why: { id: "M43.daylight" } });
+  expect(low.setups[0]!.cut.cutter).not.toBe("em-20");
+  const ranked = compareCut(low, wanted, shop, "back/face")!.ranking.find((r) => r.cutter === "em-20")!;
+  expect([ranked.minutes, ranked.why.id]).toEqual([null, "M43.daylight"]);
+});

@@ -8,7 +8,7 @@ import {
   settingFor,
 } from "../cutting/index.ts";
 import { isCarbide, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import type { OperationKey } from "../route/index.ts";
+import { noRoomOver, type OperationKey } from "../route/index.ts";
 import { cuttingDiameter, inUse, pickSetting, settingsNear, type Shop } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
@@ -49,7 +49,7 @@ export function compareCut(
   own: OwnHandbook = noOwnValues,
 ): CutComparison | null {
   const setup = made.setups.find((s) => s.key === key);
-  const { machine } = equipment(job, shop, own);
+  const { machine, vise } = equipment(job, shop, own);
   const material = job.part.material ? materialIn(own, job.part.material) : undefined;
   if (!setup || !machine || !material) return null;
   const { cut, task } = setup;
@@ -58,9 +58,14 @@ export function compareCut(
   if (!cutter) return null;
   const place = { machine, material, shop: usable };
   const fair = { ...task, own: { ...task.own, cutter: null } };
-  const choice = chooseCut(fair, usable.cutters, place);
+  const outOfRoom = usable.cutters.flatMap((c) => {
+    const refusal = vise && noRoomOver(task, c, setup.seat, { machine, vise, shop: usable });
+    return refusal ? [{ cutter: c.id, refusal }] : [];
+  });
+  const roomy = usable.cutters.filter((c) => !outOfRoom.some((o) => o.cutter === c.id));
+  const choice = chooseCut(fair, roomy, place);
   const possible: Cut[] = choice.ok ? [choice.value.best, ...choice.value.others] : [];
-  const refusedOnes = choice.ok ? choice.value.refused : [];
+  const refusedOnes = [...(choice.ok ? choice.value.refused : []), ...outOfRoom];
   const best = possible[0];
   const setting = settingFor({
     task,

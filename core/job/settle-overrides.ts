@@ -13,6 +13,7 @@ import { orientation } from "../frame/index.ts";
 import {
   type Begun,
   holdFor,
+  noRoomOver,
   type OwnSeat,
   planRoute,
   type RouteContext,
@@ -202,6 +203,8 @@ function applied(override: CutOverride, setup: Setup, context: RouteContext): Ou
         );
       const tried = cutWith({ ...before, own: { ...before.own, cutter: cutter.id } }, cutter, context);
       if (!tried.ok) return tried;
+      const noRoom = noRoomOver(before, cutter, setup.seat, context);
+      if (noRoom) return noRoom;
       const more = tried.value.minutes - setup.cut.minutes;
       return done({
         own: { cutter: cutter.id },

@@ -170,16 +170,26 @@ function overhangOrientation(piece: Piece, ends: Axis): Orientation {
   return orientation(facesOf(low)[1], facesOf(wide)[0])!;
 }
 
-/** The cutters that spindle and table have room for over this seat (M43); refuses when none of its kind has. */
-function withRoom(task: CutTask, seat: Seat, { machine, vise, shop }: RouteContext): Outcome<Cutter[]> {
+/** Why spindle and table have no room for a cutter over a seat (M43); null when they have. */
+export function noRoomOver(
+  task: CutTask,
+  cutter: Cutter,
+  seat: Seat,
+  { machine, vise, shop }: Pick<RouteContext, "machine" | "vise" | "shop">,
+): Refusal | null {
+  // An arbor lies beside the part: its room is the overarm's, not the daylight.
+  const reach = cutterKindFacts[cutter.kind].mount === "arbor" ? 0 : reachOf(cutter, shop);
   const axis = task.kind === "side" ? "y" : "x";
+  return noRoomFor(machine, vise, seat, reach, task.length, cuttingDiameter(cutter), axis);
+}
+
+/** The cutters that there is room for over this seat; refuses when none of its kind has. */
+function withRoom(task: CutTask, seat: Seat, context: RouteContext): Outcome<Cutter[]> {
+  const { shop } = context;
   let refusal: Refusal | null = null;
   const fitting = shop.cutters.filter((cutter) => {
-    const { cuts, mount } = cutterKindFacts[cutter.kind];
-    // An arbor lies beside the part: its room is the overarm's, not the daylight.
-    const reach = mount === "arbor" ? 0 : reachOf(cutter, shop);
-    const none = noRoomFor(machine, vise, seat, reach, task.length, cuttingDiameter(cutter), axis);
-    if (none && cuts.includes(task.kind)) refusal ??= none;
+    const none = noRoomOver(task, cutter, seat, context);
+    if (none && cutterKindFacts[cutter.kind].cuts.includes(task.kind)) refusal ??= none;
     return none === null;
   });
   return fitting.some((c) => cutterKindFacts[c.kind].cuts.includes(task.kind)) || !refusal

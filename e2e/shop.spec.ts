@@ -26,6 +26,7 @@ test("a first shop: starter sets, a cutter changed, refused, copied, retired, an
   await drawers.getByRole("link", { name: /^Cutters/ }).click();
   await expect(page.getByRole("row", { name: /16 roughing end mill .* 5 / })).toBeVisible();
   await page.getByRole("link", { name: "16 roughing end mill" }).click();
+  await expect(teeth).toHaveValue("5");
   await page.reload();
   await expect(teeth).toHaveValue("5");
   // The measured radius for the diameter is asked about.

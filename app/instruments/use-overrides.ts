@@ -23,20 +23,24 @@ export function useOverrides(at: OperationKey | "route") {
   const reportOf = (what: OverrideWhat): OverrideReport | undefined =>
     plan.overrides.find((o) => o.override.at === at && o.override.what === what);
 
+  const overrideOf = (id: string, what: OverrideWhat, value: Override["value"], reason: string) => ({
+    id,
+    at,
+    what,
+    value,
+    reason: reason.trim() || "no reason given",
+    since: new Date().toISOString(),
+  });
+
   /** Sets one or several in one change; `onKept` runs when it was kept, not when another tab was first. */
   const set = (
     wanted: readonly (readonly [what: OverrideWhat, value: Override["value"]])[],
     reason: string,
     onKept?: () => void,
   ) => {
-    const made = wanted.map(([what, value]) => ({
-      id: reportOf(what)?.override.id ?? newId(),
-      at,
-      what,
-      value,
-      reason: reason.trim() || "no reason given",
-      since: new Date().toISOString(),
-    }));
+    const made = wanted.map(([what, value]) =>
+      overrideOf(reportOf(what)?.override.id ?? newId(), what, value, reason),
+    );
     const fresh = made.map((m) => m.id).filter((id) => !job.overrides.order.includes(id));
     const changes: Change[] = made.map((m) => changeOf(job, `overrides/byId/${m.id}`, m));
     if (fresh.length > 0) changes.push(changeOf(job, "overrides/order", [...job.overrides.order, ...fresh]));
@@ -50,14 +54,7 @@ export function useOverrides(at: OperationKey | "route") {
     reason: string,
   ) => {
     const old = group.flatMap((what) => reportOf(what)?.override ?? []);
-    const made = wanted.map(([what, value]) => ({
-      id: newId(),
-      at,
-      what,
-      value,
-      reason: reason.trim() || "no reason given",
-      since: new Date().toISOString(),
-    }));
+    const made = wanted.map(([what, value]) => overrideOf(newId(), what, value, reason));
     const order = job.overrides.order.filter((id) => !old.some((o) => o.id === id));
     void submit.change([
       ...old.map((o) => changeOf(job, `overrides/byId/${o.id}`, null)),

@@ -44,7 +44,11 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
   const { mine, save, saved } = useShop();
   const [unit] = useUnit();
   const navigate = useNavigate();
-  const [typed, setTyped] = useState<{ [key: string]: string }>({});
+  const [waitingTexts, setTyped] = useState<{ [key: string]: string }>({});
+  /** What the last save was made of: it comes back into its fields when another tab was first. */
+  const [sent, setSent] = useState<{ [key: string]: string }>({});
+  const conflict = saved !== null && !saved.ok && "theirs" in saved;
+  const typed = conflict ? { ...sent, ...waitingTexts } : waitingTexts;
   const fields = shopFields[list];
   const words = shopListWords[list];
   const reads = new Map<string, Outcome<unknown>>(
@@ -69,6 +73,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
 
   const keep = (next: ShopItem = draft, left = typed) => {
     if (checkItem(list, next).some((f) => f.severity === "stop")) return;
+    setSent(left);
     // What cannot be read stays in its field.
     setTyped(
       Object.fromEntries(
@@ -91,7 +96,6 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
     if (read.ok) keep(withField(draft, field.key, read.value), left);
   };
   const groups = [...new Set(fields.map((f) => f.group))];
-  const conflict = saved && !saved.ok && "theirs" in saved;
   return (
     <>
       <StationTitle
@@ -113,8 +117,8 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       )}
       {conflict && (
         <Notice severity="warn" role="alert">
-          It was changed in another tab meanwhile, so the last change was not kept. What stands here now is
-          the other one; type yours again if it should win.
+          It was changed in another tab meanwhile, so the last change was not kept. Yours still stands in its
+          field: press Enter there if it should win.
         </Notice>
       )}
       {(stops.length > 0 || unread) && waiting && (

@@ -13,7 +13,7 @@ import {
   type Setup,
   worstShare,
 } from "../route/index.ts";
-import type { Orientation } from "../frame/index.ts";
+import type { Face } from "../frame/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
@@ -31,14 +31,7 @@ export interface RouteOption {
   name: string;
   /** What it is good for, in a line. */
   what: string;
-  setups: {
-    number: number;
-    face: string;
-    fixed: string;
-    kind: Setup["cut"]["kind"];
-    rod: boolean;
-    at: Orientation;
-  }[];
+  setups: { face: Face; kind: Setup["cut"]["kind"] }[];
   minutes: number;
   errors: PairError[];
   /** Worst pair over its tolerance; 0 where none is asked for. */
@@ -59,8 +52,6 @@ export interface RouteComparison {
   why: Phrase;
   /** How the ends are cut when nothing is said. */
   usualEnds: EndsWay;
-  /** States the search took up. */
-  expansions: number;
 }
 
 /**
@@ -126,14 +117,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
         ends: endsBy(endsWay),
         name,
         what,
-        setups: route.setups.map((s) => ({
-          number: s.number,
-          face: s.face,
-          fixed: s.seat.fixed,
-          kind: s.cut.kind,
-          rod: s.seat.rod !== null,
-          at: s.at,
-        })),
+        setups: route.setups.map((s) => ({ face: s.face, kind: s.cut.kind })),
         minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
         errors,
         share: worstShare(errors),
@@ -145,7 +129,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
       },
     ];
   });
-  return { options, ...recommend(options), usualEnds: usual, expansions: found?.expansions ?? 0 };
+  return { options, ...recommend(options), usualEnds: usual };
 }
 
 function holdingOf(setups: readonly Setup[], shop: Shop): string[] {

@@ -4,6 +4,7 @@ import { faceCalled } from "../../../core/holding/index.ts";
 import type { Setup } from "../../../core/route/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
@@ -16,6 +17,7 @@ export function OwnSeat({ setup }: { setup: Setup }) {
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
   return (
     <Section title="Held another way">
+      {own.refused && <NotTaken />}
       {reports.map((report) => (
         <OverrideNotice
           key={report.override.id}

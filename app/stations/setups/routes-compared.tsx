@@ -4,6 +4,7 @@ import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
@@ -29,6 +30,7 @@ export function RoutesCompared() {
     );
   return (
     <Section title="Ways to square it, compared">
+      {own.refused && <NotTaken />}
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
       {endsReport && <OverrideNotice report={endsReport} onUndo={() => own.takeBack("ends")} />}
       {compared === null ? (

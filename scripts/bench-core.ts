@@ -1,10 +1,11 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
-import { compareRoutes, equipment, plan, planStart } from "../core/job/index.ts";
-import { targetSizes } from "../core/part/index.ts";
-import { exhaustiveOrder, Moves, searchOrder } from "../core/route/index.ts";
+import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
+import { compareRoutes, plan } from "../core/job/index.ts";
+import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { cheekBlock } from "../tests/support/cheek-block.ts";
+import { movesOf } from "../tests/support/moves.ts";
 
 /** Times of the core on its own, in the bundle's form. Built and run by bench.mjs. */
 
@@ -57,8 +58,8 @@ for (let i = 0; i < 60; i++) {
 }
 told("whole plan", plans);
 
-/** The search for the order of a block: of six faces, and on four against every order. */
-function movesOf(tolerance: number | null, spare: number, groundEnds: boolean): Moves {
+/** The search for the order of a block: of six faces, with twelve more operations, and on four against every order. */
+function moves(tolerance: number | null, spare: number, groundEnds: boolean, extras: ExtraOperation[] = []) {
   const job = cheekBlock();
   job.part.squareness = tolerance;
   job.part.parallelism = tolerance;
@@ -69,16 +70,21 @@ function movesOf(tolerance: number | null, spare: number, groundEnds: boolean): 
     for (const p of ["p1", "p2"] as const)
       job.stock.measured.length[p] = { value: to, written: { text: String(to), unit: "mm" } };
   }
-  const { machine, vise, material } = equipment(job, demoShop);
-  const start = planStart(
-    job,
-    job.part,
-    targetSizes(job.part)!,
-    { machine: machine!, vise: vise!, material: material! },
-    demoShop,
-  );
-  return new Moves(start.raw, start.context, job.part);
+  return movesOf(job, extras);
 }
+/** Made-up operations: slots, holes and a chamfer on every side, some after others, one that cuts an edge away. */
+const twelve = Array.from({ length: 12 }, (_, i): ExtraOperation => {
+  const up = faceNames[(i * 5) % 6]!;
+  const beside = faceNames.filter((f) => axisOf(f) !== axisOf(up));
+  return {
+    key: `extra-${i}`,
+    approaches: i % 4 === 3 ? facesOf(axisOf(up)) : [up],
+    needs: [beside[i % 4]!, beside[(i + 1) % 4]!],
+    after: i % 5 === 4 ? [`extra-${i - 1}`] : [],
+    destroys: i === 11 ? [beside[2]!] : [],
+    minutes: 2 + i,
+  };
+});
 for (const [name, tolerance] of [
   ["no tolerance", null],
   ["met", 0.05],
@@ -88,16 +94,22 @@ for (const [name, tolerance] of [
   let expansions = 0;
   for (let i = 0; i < 20; i++) {
     timed(times, () => {
-      expansions = searchOrder(movesOf(tolerance, i, false))!.expansions;
+      expansions = searchOrder(moves(tolerance, i, false))!.expansions;
     });
   }
   told(`best order of six faces, ${name} (${expansions} states)`, times);
+  const more: number[] = [];
+  let proven = false;
+  for (let i = 0; i < 20; i++) {
+    timed(more, () => {
+      const found = searchOrder(moves(tolerance, i, false, twelve))!;
+      ({ expansions, proven } = found);
+    });
+  }
+  told(`with twelve more operations, ${name} (${expansions} states, ${proven ? "proven" : "stopped"})`, more);
 }
 for (const tolerance of [null, 0.05]) {
-  const [all, found] = [
-    exhaustiveOrder(movesOf(tolerance, 0, true))!,
-    searchOrder(movesOf(tolerance, 0, true))!,
-  ];
+  const [all, found] = [exhaustiveOrder(moves(tolerance, 0, true))!, searchOrder(moves(tolerance, 0, true))!];
   console.log(
     `four faces, tolerance ${tolerance ?? "none"}: ${all.expansions} states one by one, ${found.expansions} by search (${(all.expansions / found.expansions).toFixed(0)} ×), cost ${all.cost.toFixed(2)} and ${found.cost.toFixed(2)} min`,
   );

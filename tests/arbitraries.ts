@@ -12,6 +12,7 @@ import {
 } from "../core/handbook/index.ts";
 import { type Job, newJob } from "../core/job/index.ts";
 import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts";
+import { type SchoolName, schoolNames } from "../core/route/index.ts";
 import { type Cutter, cutterConditions, demoShop, type Machine, newCutter } from "../core/shop/index.ts";
 import { dim, read } from "./support/cheek-block.ts";
 
@@ -108,7 +109,7 @@ const sizes: fc.Arbitrary<Sizes> = fc.record({
 });
 
 /** The overrides of a job that takes a school. */
-const bySchool = (school: "round" | "widest"): Job["overrides"] =>
+const bySchool = (school: SchoolName): Job["overrides"] =>
   school === "round"
     ? { byId: {}, order: [] }
     : {
@@ -144,7 +145,7 @@ export const job: fc.Arbitrary<Job> = fc
     ),
     material,
     machine: fc.constantFrom("knee", "bench"),
-    school: fc.constantFrom("round" as const, "round" as const, "widest" as const),
+    school: fc.constantFrom<SchoolName>("round", ...schoolNames),
   })
   .map(({ school, ...made }) => {
     const base = { ...newJob("any", "Any", made.machine, "vise-125"), overrides: bySchool(school) };

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { type CutTask, cutTask, cutWith, mayClimb, nothingOwn, tiltedStep } from "../core/cutting/index.ts";
 import { materials } from "../core/handbook/index.ts";
-import { faceNames, orientation, type Sizes } from "../core/frame/index.ts";
+import type { Sizes } from "../core/frame/index.ts";
 import {
   drillGrabs,
   feedDirection,
@@ -22,25 +22,17 @@ import {
   thinBows,
 } from "../core/holding/index.ts";
 import type { Piece } from "../core/stock/index.ts";
-import { applyChanges, changeOf, type Job, plan, type Plan } from "../core/job/index.ts";
+import { type Job, plan, type Plan } from "../core/job/index.ts";
 import { cannotBe, sizeVerdict } from "../core/measure/index.ts";
 import { checkItem, type Cutter, demoShop, type Instrument, type Machine } from "../core/shop/index.ts";
-import { dim, cheekBlock, read } from "./support/cheek-block.ts";
+import { block, dim, cheekBlock, read } from "./support/cheek-block.ts";
+import { faceIn, pieceOf, seatRequest } from "./support/seats.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 import { appended, walk } from "./support/walker.ts";
 
 const caliper = demoShop.instruments[0]!;
 
 const planOf = (job: Job): Plan => plan({ job, records: [], shop: demoShop, piece: 1 });
-
-/** The cheek block with some decisions changed. */
-function block(...changes: [path: string, to: unknown][]): Job {
-  return changes.reduce((job, [path, to]) => {
-    const applied = applyChanges(job, [changeOf(job, path, to)]);
-    if (!applied.ok) throw new Error(path);
-    return applied.job;
-  }, cheekBlock());
-}
 
 const reading = (
   value: number,
@@ -78,6 +70,34 @@ function afterFirstCut(stale: boolean) {
   );
   const made = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
   return made.steps[made.current]!;
+}
+
+/** The demo block with another school. */
+const withSchool = (value: string): Plan =>
+  planOf(
+    block(
+      [
+        "overrides/byId/s",
+        { id: "s", at: "route", what: "school", value, reason: "", since: "2026-11-25T08:00:00Z" },
+      ],
+      ["overrides/order", ["s"]],
+    ),
+  );
+
+/** The steps of the demo block's first setup when the part moved before some pass. */
+function afterMoving(before: string) {
+  const { records } = walk(cheekBlock(), { until: (step) => step.id === before });
+  const more = appended(records, { type: "stale", op: "back/face", cause: "moved" });
+  return plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 }).steps.filter(
+    (s) => s.setup === 1,
+  );
+}
+
+/** The plan after three setups, with one more cut in one of them: the last hangs on the first, nothing on itself. */
+function cutAgain(op: "back/face" | "top/face") {
+  const { records } = walk(cheekBlock(), { until: (step) => step.setup === 3 });
+  const more = appended(records, { type: "cut", op, pass: 9, stop: -2, last: false });
+  return plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
 }
 
 /** The job on the bench mill, whose readouts can be added. */
@@ -120,25 +140,8 @@ const heavyMill: Machine = { ...kneeMill, motorPower: 15, ownForce: 8000, ownSpr
 
 /** A milled block in the vise, its top to be cut. */
 const seatOf = ([length, width, height]: [number, number, number]) =>
-  seatInVise({
-    piece: milledPiece({ length, width, height }),
-    at: orientation("top", "front")!,
-    removal: 1,
-    overhang: null,
-    square: false,
-    vise,
-    parallels: demoShop.parallels,
-    rods: demoShop.rods,
-    offEnd: 0,
-    ownParallels: null,
-    paper: false,
-  });
-const milledPiece = (of: Sizes): Piece => ({
-  sizes: of,
-  faces: Object.fromEntries(
-    faceNames.map((face) => [face, { condition: "milled", order: null, cutFrom: null, clean: true }]),
-  ) as Piece["faces"],
-});
+  seatInVise(seatRequest(milledPiece({ length, width, height }), "top", "front"));
+const milledPiece = (of: Sizes): Piece => pieceOf(of, "milled");
 const seated = seatOf([100, 60, 41]);
 if (!seated.ok) throw new Error("the block is not held");
 const hangingOut: Seat = { ...seated.value, overhang: 6 };
@@ -146,7 +149,7 @@ const turned: Piece = {
   ...milledPiece({ length: 100, width: 60, height: 40 }),
   faces: {
     ...milledPiece({ length: 100, width: 60, height: 40 }).faces,
-    back: { condition: "milled", order: 2, cutFrom: "top", clean: true },
+    back: faceIn("milled", { order: 2, cutFrom: "top" }),
   },
 };
 /** What the vise holds of a block gripped so deep and standing so high above the jaws. */
@@ -298,6 +301,27 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => pullMovesZero({ ...vise, stretch: 0.02 }, 0.05),
     "M13.stretch",
     () => pullMovesZero({ ...vise, stretch: 0.01 }, 0.05),
+  ],
+  [
+    "M14",
+    "straps moved without a look whether the part did",
+    () => withSchool("table").steps.filter((s) => s.id === "clamp"),
+    "M14.swapped",
+    () => planOf(cheekBlock()).steps,
+  ],
+  [
+    "M14",
+    "the part moved after a cut and is cut on",
+    () => afterMoving("cut-2"),
+    "M14.moved",
+    () => afterMoving("cut-1"),
+  ],
+  [
+    "M39",
+    "a face cut again after others were cut from it",
+    () => cutAgain("back/face").rechecks,
+    "M39.recut",
+    () => cutAgain("top/face").rechecks,
   ],
   ["M15", "one strap and no stop", () => oneStrapTurns(1, 0), "M15.oneStrap", () => oneStrapTurns(1, 1)],
   [

@@ -33,7 +33,7 @@ import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
-import { askComparison, askRoutes, usePlan, useWorking } from "../planner/use-plan.ts";
+import { askComparison, askRoutes, stopRoutes, usePlan, useWorking } from "../planner/use-plan.ts";
 import { Drawers } from "./drawers.tsx";
 import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
@@ -219,6 +219,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     preview,
     compare: askComparison,
     compareRoutes: askRoutes,
+    stopRoutes,
     focusKey,
     setFocusKey,
     reason,

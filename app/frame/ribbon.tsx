@@ -2,9 +2,10 @@ import { Box, chakra } from "@chakra-ui/react";
 import { memo, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { jawSection } from "../../core/figure/index.ts";
-import { equipment, type Job, type Plan, schoolName, schoolOf } from "../../core/job/index.ts";
+import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { operationSlug, type Setup } from "../../core/route/index.ts";
+import { operationSlug, schoolName, type Setup } from "../../core/route/index.ts";
+import { clampingsOf, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
 import { Figure } from "../instruments/words.tsx";
@@ -49,6 +50,7 @@ export const Ribbon = memo(function Ribbon({
     plan.setups.findIndex((s) => s.key === chosen),
   );
   const link = (setup: Setup) => `/jobs/${job.id}/${station}/${operationSlug(setup.key)}`;
+  const several = clampingsOf(plan.setups) < plan.setups.length;
   const near = (step: -1 | 1) => plan.setups[index + step];
   return (
     <Box as="nav" aria-label="Setups" className="no-print" bg="band" borderBottomWidth="1px">
@@ -60,9 +62,7 @@ export const Ribbon = memo(function Ribbon({
         ) : (
           <span />
         )}
-        <span>
-          Setup {index + 1} of {plan.setups.length}
-        </span>
+        <span>{setupPlace(plan.setups[index]!, plan.setups, "Setup")}</span>
         {near(1) ? (
           <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">
             ›
@@ -88,6 +88,8 @@ export const Ribbon = memo(function Ribbon({
               px="8px"
               pt="4px"
               pb="6px"
+              // Cuts of one clamping stand close together.
+              ml={setup.entry === "placed" && i > 0 && several ? "12px" : undefined}
               borderWidth="1px 1px 0"
               borderStyle="solid"
               borderColor={now ? "ink" : "rule"}
@@ -122,7 +124,7 @@ export const Ribbon = memo(function Ribbon({
             <Figure of={quantity("time", plan.minutes.total)} />
           </chakra.b>
           <br />
-          {plan.setups.length} setups, {schoolName(schoolOf(job)).toLowerCase()}
+          {clampingsOf(plan.setups)} setups, {schoolName(schoolOf(job)).toLowerCase()}
         </Box>
       </Box>
     </Box>

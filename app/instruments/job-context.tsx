@@ -1,5 +1,13 @@
 import { createContext, useContext } from "react";
-import type { Change, Conflict, CutComparison, Job, Plan, RouteComparison } from "../../core/job/index.ts";
+import type {
+  Change,
+  ComparisonProgress,
+  Conflict,
+  CutComparison,
+  Job,
+  Plan,
+  RouteComparison,
+} from "../../core/job/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
@@ -32,7 +40,9 @@ export interface JobContextValue {
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: OperationKey) => Promise<CutComparison | null>;
   /** Compares the schools of squaring for the block. */
-  compareRoutes: () => Promise<RouteComparison | null>;
+  compareRoutes: (onProgress: (progress: ComparisonProgress) => void) => Promise<RouteComparison | null>;
+  /** Ends that comparison. */
+  stopRoutes: () => void;
   /** Plans with changes that are being typed, before they are kept; null takes them back. */
   preview: (path: string, change: Change | null) => void;
   /** Figure whose working stands in the margin. */

@@ -18,6 +18,7 @@ const context: JobContextValue = {
   own: noOwnValues,
   compare: () => Promise.resolve(null),
   compareRoutes: () => Promise.resolve(null),
+  stopRoutes: () => undefined,
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
   working: false,
   piece: 1,

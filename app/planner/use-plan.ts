@@ -1,6 +1,12 @@
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
-import type { CutComparison, Plan, PlanInputs, RouteComparison } from "../../core/job/index.ts";
+import type {
+  ComparisonProgress,
+  CutComparison,
+  Plan,
+  PlanInputs,
+  RouteComparison,
+} from "../../core/job/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
@@ -57,5 +63,9 @@ const askWorking = (key: string): Promise<Working | null> => thePlanner().workin
 export const askComparison = (key: OperationKey): Promise<CutComparison | null> =>
   thePlanner().comparison(key);
 
-/** The schools of squaring compared for the block of the last plan. */
-export const askRoutes = (): Promise<RouteComparison | null> => thePlanner().routes();
+/** The schools of squaring compared for the block of the last plan; null when stopped or not to be compared. */
+export const askRoutes = (
+  onProgress: (progress: ComparisonProgress) => void,
+): Promise<RouteComparison | null> => thePlanner().routes(Comlink.proxy(onProgress));
+
+export const stopRoutes = (): void => void thePlanner().stopRoutes();

@@ -1,7 +1,8 @@
 import * as Comlink from "comlink";
 import {
   compareCut,
-  compareRoutes,
+  comparingRoutes,
+  type ComparisonProgress,
   type CutComparison,
   type Plan,
   plan,
@@ -11,6 +12,9 @@ import {
 } from "../../core/job/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
+
+/** The newest comparison asked for. */
+let comparison = 0;
 
 let last: { inputs: PlanInputs; made: Plan } | undefined;
 
@@ -28,9 +32,29 @@ const planner = {
   comparison(key: OperationKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
-  /** The schools of squaring compared for the last plan's block; null while drawing or shop are not complete. */
-  routes(): RouteComparison | null {
-    return last ? compareRoutes(last.inputs.job, last.inputs.shop, last.inputs.own) : null;
+  /**
+   * The schools of squaring compared for the last plan's block; null while drawing or shop are not complete, and when it was
+   * stopped. Others are answered between its pieces of work; a newer comparison ends it.
+   */
+  async routes(onProgress: (progress: ComparisonProgress) => void): Promise<RouteComparison | null> {
+    const mine = ++comparison;
+    if (!last) return null;
+    const work = comparingRoutes(last.inputs.job, last.inputs.shop, last.inputs.own);
+    let told = 0;
+    for (;;) {
+      const step = work.next();
+      if (step.done) return step.value;
+      const now = performance.now();
+      if (now - told < 40) continue;
+      told = now;
+      onProgress(step.value);
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== comparison) return null;
+    }
+  },
+  /** Ends the comparison that is being worked. */
+  stopRoutes(): void {
+    comparison++;
   },
 };
 

@@ -68,7 +68,7 @@ function speed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
 }
 
 function feed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
-  const { lead } = machine.axes[cut.kind === "side" ? "y" : "x"];
+  const { lead } = machine.axes[cut.feedAlong];
   return {
     lines: [
       line("feed per tooth, low", quantity("chip", cut.fzRange[0]), {

@@ -53,6 +53,7 @@ export type Conditions = z.infer<typeof conditionsSchema>;
 /** One cut with everything its working needs. */
 export interface Cut extends Conditions {
   kind: CutKind;
+  feedAlong: CutTask["feedAlong"];
   tool: Cutter["material"];
   holder: string | null;
   /** Ranges with what kind, stickout and house rules make of the handbook's, and what that was. */
@@ -174,6 +175,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
   return {
     cutter: cutter.id,
     kind: task.kind,
+    feedAlong: task.feedAlong,
     tool: cutter.material,
     holder: ready.holder?.id ?? null,
     rpm: speed.rpm,

@@ -82,6 +82,6 @@ export function settingOf(ready: Ready, width: Mm): Setting {
   return made;
 }
 
-/** The screw that feeds: along X, but a side is cut across the table. */
+/** The screw that feeds. */
 export const feedAxis = ({ machine, task }: Pick<Ready, "machine" | "task">): AxisScrew =>
-  machine.axes[task.kind === "side" ? "y" : "x"];
+  machine.axes[task.feedAlong];

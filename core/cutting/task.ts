@@ -19,6 +19,8 @@ export interface CutTask {
   kind: CutKind;
   /** Along the feed. */
   length: Mm;
+  /** The table's axis that feeds: a side is cut across the table unless it lies along it. */
+  feedAlong: "x" | "y";
   /** Across the feed: width of a face, height of a side cut, width of a slot, step or groove. */
   across: Mm;
   total: Mm;
@@ -49,6 +51,7 @@ export interface CutTask {
 export const cutTask = (
   given: Pick<CutTask, "kind" | "length" | "across" | "total"> & Partial<CutTask>,
 ): CutTask => ({
+  feedAlong: given.kind === "side" ? "y" : "x",
   skin: 0,
   hardSkin: false,
   ra: null,

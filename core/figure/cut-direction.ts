@@ -1,12 +1,13 @@
 import { feedDirection } from "../holding/index.ts";
-import type { Setup } from "../route/index.ts";
+import { type Setup, sideCut } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** The cut seen from the front (an end: from above): which way the cutter travels against the table (M16). */
-export function cutDirection(setup: Setup, vise: Pick<Vise, "fixedJaw">): Figure {
+export function cutDirection(setup: Setup, vise: Vise): Figure {
   const side = setup.cut.kind === "side";
-  const { travel } = feedDirection(setup.cut.kind, vise);
+  const along = sideCut(setup, { vise });
+  const { travel } = feedDirection(setup.cut.kind, vise, along);
   const toLeft = travel === "left" || travel === "front";
   const other = { left: "right", right: "left", back: "front", front: "back" }[travel];
   const shapes: Shape[] = [
@@ -37,7 +38,7 @@ export function cutDirection(setup: Setup, vise: Pick<Vise, "fixedJaw">): Figure
       x: 50,
       y: 70,
       text: side
-        ? `seen from above: the cutter passes along the end to the ${travel}`
+        ? `seen from above: the cutter passes along the ${along ? `${along} side` : "end"} to the ${travel}`
         : `seen from the front: table moves ${other}, cutter travels ${travel}`,
       size: 4,
       anchor: "middle",
@@ -46,7 +47,7 @@ export function cutDirection(setup: Setup, vise: Pick<Vise, "fixedJaw">): Figure
   ];
   return {
     title: side
-      ? `The cutter passes along the end to the ${travel}.`
+      ? `The cutter passes along the ${along ? `${along} side` : "end"} to the ${travel}.`
       : `The table moves ${other}, so the cutter travels ${travel} over the face.`,
     width: 100,
     height: 74,

@@ -4,6 +4,7 @@ import type { Cutter, Vise } from "../shop/index.ts";
 import { downOf, movingOf } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { freeSides } from "./free-sides.ts";
 
 const bedThickness = 10;
 
@@ -16,6 +17,8 @@ const numberOn = (piece: Piece, face: Setup["face"]) => piece.faces[face].order;
 
 /** Jaw section to scale: seen along the jaws, fixed jaw at the right, part with what comes off, cutter at its depth. */
 export function jawSection(setup: Setup, vise: Vise, cutter: Cutter, { small }: SectionOptions): Figure {
+  if (setup.seat.table || (setup.cut.kind === "side" && setup.seat.overhang === null))
+    return freeSides(setup, vise, cutter, small);
   return setup.cut.kind === "side"
     ? overhangView(setup, vise, cutter, small)
     : crossSection(setup, vise, cutter, small);
@@ -56,6 +59,16 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
     }
   }
+  if (seat.points)
+    for (const x of [partLeft + seat.between * 0.12, partLeft + seat.between * 0.8])
+      shapes.push({
+        kind: "rect",
+        x,
+        y: y(under),
+        w: seat.between * 0.08,
+        h: Math.max(under, 3),
+        ink: "rod",
+      });
   if (seat.rod)
     shapes.push({ kind: "circle", x: movingEdge + rod / 2, y: y(seat.rod.height), r: rod / 2, ink: "rod" });
   shapes.push({
@@ -102,7 +115,7 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       kind: "text",
       x: middle,
       y: y(top - removal) + text * 2.2,
-      text: String(setup.number),
+      text: String(setup.after.faces[setup.face].order ?? setup.number),
       size: text * 1.5,
       anchor: "middle",
       ink: "accent",
@@ -243,6 +256,15 @@ function overhangView(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       ink: "cutter",
     },
   ];
+  if (seat.jack)
+    shapes.push({
+      kind: "rect",
+      x: jawRight + overhang * 0.35,
+      y: y(under),
+      w: overhang * 0.25,
+      h: under + bedThickness,
+      ink: "rod",
+    });
   if (small) return { title: setupWords(setup), width, height, shapes };
   shapes.push(
     {

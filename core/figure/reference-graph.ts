@@ -19,7 +19,7 @@ export function referenceGraph(links: readonly ChainLink[]): Figure {
       kind: "text",
       x: x + box.w / 2,
       y: middle + 10,
-      text: `${link.number} ${link.face}`,
+      text: `${i + 1} ${link.face}`,
       size: 5,
       anchor: "middle",
       ink: "edge",
@@ -71,8 +71,8 @@ export function referenceGraph(links: readonly ChainLink[]): Figure {
   return {
     title: links
       .map(
-        (l) =>
-          `Face ${l.number}, ${l.face}, from ${l.from.map((f) => `${f.face} by ${f.by}`).join(" and ")}.`,
+        (l, i) =>
+          `Face ${i + 1}, ${l.face}, from ${l.from.map((f) => `${f.face} by ${f.by}`).join(" and ")}.`,
       )
       .join(" "),
     width: at(links.length) + 2,

@@ -17,6 +17,20 @@ export const nutFactor = 0.2;
 /** Least effective grip in mm: at all, for roughing, for side cuts (guess). */
 export const leastGrip = { any: 3, roughing: 5, side: 8 } as const;
 
+/** An ordinary strap (guess): pull at its nut in N·m, stud, and from the stud to where it presses and to its heel, mm. */
+export const strapHold = {
+  pull: 25,
+  stud: 12,
+  toWork: 30,
+  toHeel: 60,
+  /** How far its tip reaches in over the part, and how thick it is with its washer, mm. */
+  reach: 25,
+  thick: 20,
+  /** Packing that lifts the part off the table, and what the stud passes in the slot, mm. */
+  packing: 10,
+  lips: 12,
+} as const;
+
 /** A T-nut may press the lips of its slot with this much for each mm of slot width, N (guess: cast-iron table). */
 export const slotForce = 1500;
 

@@ -25,5 +25,8 @@ export const biasWords: Record<BiasName, string> = {
   square: "the square the end was set with",
 };
 
+/** The step where two cuts of one face meet, usual and largest, mm (domain.md 4, guess). */
+export const witnessStep = { usual: 0.05, largest: 0.08 } as const;
+
 /** A seat never comes twice the same: with a rod or tapped, and by the mismatch of parallels, mm. */
 export const seatScatter = 0.005;

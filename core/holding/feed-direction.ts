@@ -1,12 +1,14 @@
 import type { CutKind } from "../handbook/index.ts";
+import type { Side } from "../frame/index.ts";
 import type { Vise } from "../shop/index.ts";
-import { type Phrase, rule } from "../working/index.ts";
+import { type Phrase, rule, say } from "../working/index.ts";
 
-/** Where the cutter goes over the part, seen from above by the operator at the front. */
-export type Travel = "left" | "right" | "back" | "front";
+/** Conventional along a side: the work to the left of where the cutter travels (domain.md 6). */
+const conventional: Record<Side, Side> = { front: "right", right: "back", back: "left", left: "front" };
 
 export interface FeedDirection {
-  travel: Travel;
+  /** Where the cutter goes over the part. */
+  travel: Side;
   /** Side of the vise the end stands out at, for a cut along an end. */
   end: "left" | "right" | null;
   why: Phrase;
@@ -16,9 +18,20 @@ export interface FeedDirection {
  * M16: how to feed so that a right-hand cutter, turning clockwise from above, pushes the part to the fixed jaw (domain.md 5).
  * Over a face its teeth push to the right of where it travels; along an end hung out at the right they push to the back. An
  * end is cut conventional, which is towards the fixed jaw. An arbor pushes along the jaws, against a stop.
+ * @param side of the part that is cut while the part is gripped all along; null for an end hung out or a face
  */
-export function feedDirection(kind: CutKind, { fixedJaw }: Pick<Vise, "fixedJaw">): FeedDirection {
+export function feedDirection(
+  kind: CutKind,
+  { fixedJaw }: Pick<Vise, "fixedJaw">,
+  side: Side | null = null,
+): FeedDirection {
   const atBack = fixedJaw === "back";
+  if (kind === "side" && side)
+    return {
+      travel: conventional[side],
+      end: null,
+      why: say`Along the ${side} side the cutter travels to the ${conventional[side]}: conventional, so that slack in the screw cannot pull the part in. Go round the other sides the same way.`,
+    };
   if (kind === "side")
     return {
       travel: fixedJaw,
@@ -43,7 +56,7 @@ export function feedDirection(kind: CutKind, { fixedJaw }: Pick<Vise, "fixedJaw"
 }
 
 /** Whether a cutter that travels so over a face pushes the part away from the fixed jaw (M16). */
-export const pushesAway = (travel: Travel, vise: Pick<Vise, "fixedJaw">): boolean =>
+export const pushesAway = (travel: Side, vise: Pick<Vise, "fixedJaw">): boolean =>
   travel === "left" || travel === "right"
     ? travel !== feedDirection("face", vise).travel
     : travel !== vise.fixedJaw;

@@ -20,6 +20,10 @@ const seat = (grip: number, above: number): Seat => ({
   between: 60,
   along: 100,
   overhang: null,
+  jack: false,
+  stop: false,
+  points: false,
+  table: null,
 });
 const some = fc.integer({ min: 3, max: 40 });
 
@@ -67,9 +71,5 @@ test("a stud is what it passes, the nut, the T-nut and a little", () =>
       nut: 10,
       tNut: 12,
       diameter: 12,
-      length: 0,
-      slot: 14,
-      tNutWidth: 14,
-      underTNut: 3,
     }),
   ).toBeCloseTo(12 + 30 + 16 + 10 + 12 + 3.6, 9));

@@ -13,6 +13,7 @@ export function restBears(seat: Seat, vise: { jawDepth: Mm }, group: MaterialGro
     reach > 0 ? (3 * e * ((wide * thick ** 3) / 12) * roughBending.mm) / reach ** 3 : Infinity;
   return Math.min(
     bears(above, Math.min(seat.between, seat.along), Math.max(seat.between, seat.along)),
-    bears(seat.overhang ?? 0, seat.standing, seat.between),
+    // A jack under the end carries it.
+    bears(seat.jack ? 0 : (seat.overhang ?? 0), seat.standing, seat.between),
   );
 }

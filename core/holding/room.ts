@@ -16,19 +16,20 @@ const runOut = 2;
  */
 export function noRoomFor(
   machine: Machine,
-  vise: Vise,
+  vise: Pick<Vise, "bedHeight">,
   seat: Seat,
   reach: Mm,
   along: Mm,
   diameter: Mm,
   axis: "x" | "y",
 ): Refusal | null {
-  const needed = vise.bedHeight + (seat.parallels?.height ?? 0) + seat.standing + reach + roomAbove;
+  const under = seat.table ? seat.table.packing : vise.bedHeight + (seat.parallels?.height ?? 0);
+  const needed = under + seat.standing + reach + roomAbove;
   if (needed > machine.daylight)
     return refused(
       rule(
         "M43.daylight",
-      )`Vise, part and tool take ${mm(needed)}; ${machine.name} leaves ${mm(machine.daylight)} between table and spindle.`,
+      )`${seat.table ? "Packing" : "Vise"}, part and tool take ${mm(needed)}; ${machine.name} leaves ${mm(machine.daylight)} between table and spindle.`,
       say`Take a shorter tool or holder, lay the part down, or clamp it to the table.`,
     );
   const travel = along + diameter + 2 * runOut;

@@ -1,45 +1,18 @@
 import { describe, expect, test } from "vitest";
-import { type Face, faceNames, orientation } from "../frame/index.ts";
+import { type Face } from "../frame/index.ts";
+import type { Piece } from "../stock/index.ts";
 import type { FaceCondition } from "../handbook/index.ts";
 import { demoShop } from "../shop/index.ts";
-import type { Piece } from "../stock/index.ts";
-import { parallelHeightNeeded, type SeatRequest, seatInVise, seatWarnings } from "./index.ts";
+import { pieceOf, seatRequest } from "../../tests/support/seats.ts";
+import { parallelHeightNeeded, seatInVise, seatWarnings } from "./index.ts";
 
 const vise = demoShop.vises[0]!;
-
-function piece(sizes: [number, number, number], condition: FaceCondition, machined: Face[] = []): Piece {
-  return {
-    sizes: { length: sizes[0], width: sizes[1], height: sizes[2] },
-    faces: Object.fromEntries(
-      faceNames.map((face) => [
-        face,
-        machined.includes(face)
-          ? { condition: "milled", order: machined.indexOf(face) + 1, cutFrom: null, clean: true }
-          : {
-              condition,
-              order: null,
-              cutFrom: null,
-              clean: condition === "milled" || condition === "ground",
-            },
-      ]),
-    ) as Piece["faces"],
-  };
-}
-
-const request = (of: Piece, up: Face, fixed: Face, more: Partial<SeatRequest> = {}): SeatRequest => ({
-  piece: of,
-  at: orientation(up, fixed)!,
-  removal: 1,
-  overhang: null,
-  square: false,
-  vise,
-  parallels: demoShop.parallels,
-  rods: demoShop.rods,
-  offEnd: 0,
-  ownParallels: null,
-  paper: false,
-  ...more,
-});
+const piece = (
+  [length, width, height]: [number, number, number],
+  condition: FaceCondition,
+  machined: Face[] = [],
+) => pieceOf({ length, width, height }, condition, machined);
+const request = seatRequest;
 
 describe("seat in a plain vise", () => {
   test.each([

@@ -54,6 +54,17 @@ export const seatSchema = z.object({
   along: z.number(),
   /** How far the end stands out past the side of the jaws; null when it does not. */
   overhang: z.number().nullable(),
+  /** A jack under the end that hangs out. */
+  jack: z.boolean().default(false),
+  /** A stop that the part is set against along the jaws. */
+  stop: z.boolean().default(false),
+  /** Rests on three points, one of them set until the average surface lies level: nothing flat to stand on yet. */
+  points: z.boolean().default(false),
+  /** Strapped to the table, not in the vise: packing under it, straps over one edge, how far they reach in; mm. */
+  table: z
+    .object({ packing: z.number(), straps: z.number().int(), over: faceSchema, reach: z.number() })
+    .nullable()
+    .default(null),
 });
 /** How the part sits in the vise for one setup. */
 export type Seat = z.infer<typeof seatSchema>;
@@ -75,6 +86,11 @@ export interface SeatRequest {
   /** Parallels the person chose. */
   ownParallels: string | null;
   paper: boolean;
+  jack: boolean;
+  stop: boolean;
+  points: boolean;
+  /** Grip aimed at so that the sides stand free above the jaws, mm; null for as deep as it goes. */
+  wantedGrip: Mm | null;
 }
 
 /** Why chosen parallels do not do. */
@@ -137,9 +153,11 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   if (chosen && !high.includes(chosen)) return refused(...whyNotThose(chosen, needed, between));
   const pair =
     chosen ??
-    (needed > 0
-      ? high.sort((a, b) => reached(a) - reached(b) || a.height - b.height || a.thickness - b.thickness)[0]
-      : undefined);
+    (request.wantedGrip !== null
+      ? nearestToGrip(high, request.wantedGrip, needed, vise)
+      : needed > 0
+        ? high.sort((a, b) => reached(a) - reached(b) || a.height - b.height || a.thickness - b.thickness)[0]
+        : undefined);
   if (needed > 0 && !pair) {
     const tallest = Math.max(0, ...request.parallels.filter(fits).map((p) => p.height));
     return refused(
@@ -167,6 +185,10 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     parallels: pair ? { id: pair.id, height: pair.height, thickness: pair.thickness } : null,
     rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
     paper: request.paper,
+    jack: request.jack && overhang !== null,
+    stop: request.stop,
+    points: request.points,
+    table: null,
     tap: isReference(piece, downOf(at)),
     square: request.square,
     grip,
@@ -179,8 +201,39 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
   });
 }
 
-/** What stands against this seat: provisional references (M10), shallow grip (M12), rough bottom (M07). */
-export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
+/** The parallels, or the bed, that leave a grip nearest to the wanted one and still deep enough for side cuts. */
+function nearestToGrip(
+  high: readonly Parallels[],
+  wanted: Mm,
+  needed: Mm,
+  vise: Vise,
+): Parallels | undefined {
+  const least = leastGrip.side + vise.jawChamfer + edgeBreak;
+  const off = (height: Mm) => Math.abs(vise.jawDepth - height - wanted);
+  const fit = high
+    .filter((p) => vise.jawDepth - p.height >= least)
+    .sort((a, b) => off(a.height) - off(b.height) || a.thickness - b.thickness)[0];
+  return needed <= 0 && (!fit || off(0) <= off(fit.height)) ? undefined : (fit ?? high[0]);
+}
+
+/** How far the sides can be cut from the top down in this seat: to above the jaws, or to the packing; mm. */
+export const sideReach = (seat: Seat, vise: Pick<Vise, "jawDepth">): Mm =>
+  seat.table || seat.overhang !== null
+    ? seat.standing
+    : tidy(
+        Math.min(seat.standing, (seat.parallels?.height ?? 0) + seat.standing - vise.jawDepth) -
+          cutterClearance,
+      );
+
+/** The same seat with its top cut down: nothing was loosened. */
+export const withTopCut = (seat: Seat, removed: Mm): Seat =>
+  removed > 0 ? { ...seat, standing: tidy(seat.standing - removed) } : seat;
+
+/**
+ * What stands against this seat: provisional references (M10), shallow grip (M12), rough bottom (M07).
+ * @param side the cut is one with the side of the cutter
+ */
+export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== null): Warning[] {
   const found: Warning[] = [];
   const fixed = piece.faces[seat.fixed];
   if (fixed.order !== null && !fixed.clean) {
@@ -196,11 +249,12 @@ export function seatWarnings(piece: Piece, seat: Seat): Warning[] {
       note(
         rule(
           "M10.provisional",
-        )`The ${seat.fixed} face at the fixed jaw is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`,
+        )`The ${seat.fixed} face ${seat.table ? "that was indicated" : "at the fixed jaw"} is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`,
       ),
     );
   }
-  if (seat.overhang !== null && seat.effectiveGrip < leastGrip.side) {
+  if (seat.table) return found;
+  if (side && seat.effectiveGrip < leastGrip.side) {
     found.push(
       warn(
         rule(

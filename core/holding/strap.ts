@@ -55,7 +55,12 @@ export interface StudStack {
 }
 
 /** Shortest stud that does: what it passes, the nut with two threads showing, and a full T-nut; mm. */
-export const studLength = ({ passes, nut, tNut, diameter }: StudStack): Mm =>
+export const studLength = ({
+  passes,
+  nut,
+  tNut,
+  diameter,
+}: Pick<StudStack, "passes" | "nut" | "tNut" | "diameter">): Mm =>
   passes.reduce((sum, p) => sum + p, 0) + nut + tNut + 0.3 * diameter;
 
 /** M47: a stud too short, one that goes through the T-nut and jacks it off the slot's floor, a T-nut of another slot. */

@@ -77,7 +77,7 @@ export function compareCut(
     spindle: pickSetting(machine, cut.rpm),
     width: cut.width,
   });
-  const axis = machine.axes[task.kind === "side" ? "y" : "x"];
+  const axis = machine.axes[task.feedAlong];
   const d = cuttingDiameter(cutter);
   return {
     ranking: [

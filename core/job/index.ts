@@ -5,7 +5,7 @@ export * from "./migrations.ts";
 export * from "./cut-comparison.ts";
 export * from "./override.ts";
 export * from "./plan.ts";
-export { planStart, schoolName, schoolOf } from "./plan-start.ts";
+export { planStart, schoolOf } from "./plan-start.ts";
 export * from "./requirement.ts";
 export * from "./settle-overrides.ts";
 export * from "./workings.ts";

@@ -1,5 +1,5 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
-import { operationKeySchema } from "../route/index.ts";
+import { operationKeySchema, schoolNames } from "../route/index.ts";
 import * as z from "../zod.ts";
 
 const about = {
@@ -28,11 +28,14 @@ export const overrideSchema = z.discriminatedUnion("what", [
   z.object({ ...about, what: z.literal("parallels"), value: z.string() }),
   /** What goes between part and jaws in this setup. */
   z.object({ ...about, what: z.literal("packing"), value: z.literal("paper") }),
+  /** A jack under an end that hangs out; a stop that the part is set against. */
+  z.object({ ...about, what: z.literal("jack"), value: z.literal("under") }),
+  z.object({ ...about, what: z.literal("stop"), value: z.literal("against") }),
   /** At the route: another school than round the block, or an order of its own. */
   z.object({
     ...about,
     what: z.literal("school"),
-    value: z.union([z.literal("widest"), z.array(orientationSchema)]),
+    value: z.union([z.enum(schoolNames), z.array(orientationSchema)]),
   }),
   /** At the route: ends cut standing up, or hung out past the jaws. */
   z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),

@@ -2,11 +2,10 @@ import { type Axis, axisNames, type Sizes } from "../frame/index.ts";
 import type { Material } from "../handbook/index.ts";
 import { limitsOf, longestAxis, type Part } from "../part/index.ts";
 import type { Limits } from "../quantity/index.ts";
-import { nextAround, nextInOrder, nextWidest, type RouteContext } from "../route/index.ts";
+import { onPoints, type RouteContext, type School, schoolRule } from "../route/index.ts";
 import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { type Piece, rawPiece, type Spare, spareOf } from "../stock/index.ts";
 import type { Job } from "./job.ts";
-import type { Override } from "./override.ts";
 
 /** Where planning starts: the raw piece, what it can spare, and all the route is planned with. */
 export interface PlanStart {
@@ -16,22 +15,10 @@ export interface PlanStart {
 }
 
 /** The school a job asks for: round the block unless the person chose another. */
-export function schoolOf(job: Job): Extract<Override, { what: "school" }>["value"] | "round" {
+export function schoolOf(job: Job): School {
   const chosen = job.overrides.order.map((id) => job.overrides.byId[id]).find((o) => o?.what === "school");
   return chosen?.what === "school" ? chosen.value : "round";
 }
-
-/** What a school is called. */
-export const schoolName = (school: ReturnType<typeof schoolOf>): string =>
-  school === "round" ? "Round the block" : school === "widest" ? "Widest first" : "An order of its own";
-
-/** The rule of a school: which face comes up next, and what goes to the fixed jaw. */
-export const schoolRule = (school: ReturnType<typeof schoolOf>, ends: Axis): RouteContext["next"] =>
-  school === "round"
-    ? (piece) => nextAround(piece, ends)
-    : school === "widest"
-      ? (piece) => nextWidest(piece, ends)
-      : (piece) => nextInOrder(piece, school);
 
 export function planStart(
   job: Job,
@@ -67,6 +54,7 @@ export function planStart(
       own: {},
       ownSeats: {},
       next: schoolRule(schoolOf(job), ends),
+      points: onPoints(schoolOf(job)),
       endsWay: endsWay?.what === "ends" ? endsWay.value : null,
       aim: quick ? "quick" : "usual",
       outside: [],

@@ -3,6 +3,7 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, type DrawingFinding, type Part, targetSizes } from "../part/index.ts";
 import { mm, quantity, tidy } from "../quantity/index.ts";
 import {
+  extentOf,
   type OperationKey,
   type PairError,
   planRoute,
@@ -30,6 +31,7 @@ import type { Job } from "./job.ts";
 import type { Override } from "./override.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
 import { planStart } from "./plan-start.ts";
+import { recheckWarnings } from "./recheck.ts";
 import { type OverrideReport, settleAll } from "./settle-overrides.ts";
 
 export const stations = ["drawing", "stock", "setups", "cuts", "machine", "record"] as const;
@@ -46,6 +48,8 @@ export interface Plan {
   /** Why there is no (further) setup. */
   refusal: Route["refusal"];
   warnings: Warning[];
+  /** What is to be checked again because what it was cut from was cut again (M39). */
+  rechecks: Warning[];
   steps: Step[];
   /** Index of the step to do now; the number of steps when all are done. */
   current: number;
@@ -104,6 +108,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     setups: [],
     refusal: null,
     warnings: [],
+    rechecks: [],
     steps: [],
     current: 0,
     ladders: {},
@@ -143,6 +148,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     setups: route.setups,
     refusal: route.refusal,
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
+    rechecks: recheckWarnings(route.setups, records, piece),
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
     ladders,
@@ -156,6 +162,8 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
 
 /** How much more a first face may give when it does not clean up: down to the target and the skin of the face across. */
 function moreAllowed(state: Progress, spares: Record<Axis, Spare>, target: Sizes): number {
+  // What was left standing is matched to what is cut: no more comes off.
+  if (extentOf(state.told.key) === "rest") return 0;
   const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
   const across = spares[axis].removal[opposite(state.told.face)] ?? 0;
   return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));
@@ -201,9 +209,9 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
             ? say`not enough ${tightest?.axis ?? "metal"}`
             : say`${mm(tightest?.spare ?? 0)} spare on the ${tightest?.axis ?? ""}${made.spareVerdict === "tight" ? ", tight" : ""}`,
     setups: made.refusal
-      ? say`stops at setup ${made.refusal.number}`
+      ? say`stops at cut ${made.refusal.number}`
       : made.setups.length > 0
-        ? say`${made.setups.length} setups, ${quantity("time", made.minutes.total)}`
+        ? say`${made.setups.at(-1)?.clamping ?? 0} setups, ${quantity("time", made.minutes.total)}`
         : words("after the drawing"),
     cuts:
       passes > 0

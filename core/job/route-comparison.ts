@@ -5,23 +5,30 @@ import {
   Moves,
   endsUpright,
   type EndsWay,
+  onPoints,
+  type OperationKey,
   type PairError,
   planRoute,
   predictedErrors,
   referenceChain,
-  searchOrder,
+  routeRisk,
+  type School,
+  schoolApplies,
+  schoolNames,
+  schoolRule,
+  schoolWords,
+  searchSteps,
   type Setup,
   worstShare,
 } from "../route/index.ts";
 import type { Face } from "../frame/index.ts";
 import type { Shop } from "../shop/index.ts";
+import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
 import { effectivePart } from "./plan.ts";
-import { planStart, schoolOf, schoolRule } from "./plan-start.ts";
-
-export type School = ReturnType<typeof schoolOf>;
+import { planStart, schoolOf } from "./plan-start.ts";
 
 /** One way of squaring the block, worked out whole. */
 export interface RouteOption {
@@ -31,8 +38,10 @@ export interface RouteOption {
   name: string;
   /** What it is good for, in a line. */
   what: string;
-  setups: { face: Face; kind: Setup["cut"]["kind"] }[];
+  setups: { key: OperationKey; face: Face; kind: Setup["cut"]["kind"]; entry: Setup["entry"] }[];
   minutes: number;
+  /** What its risks count as, minutes: provisional and rocking seats, rods, tall and shallow grips. */
+  risk: number;
   errors: PairError[];
   /** Worst pair over its tolerance; 0 where none is asked for. */
   share: number;
@@ -54,11 +63,49 @@ export interface RouteComparison {
   usualEnds: EndsWay;
 }
 
+/** How far the comparison is: ways worked of all, and what is worked now. */
+export interface ComparisonProgress {
+  done: number;
+  of: number;
+  what: string;
+}
+
+interface Way {
+  school: School;
+  /** How its ends are cut; null for the usual way. Of several the cheapest that works is given. */
+  endsWays: (EndsWay | null)[];
+  name: string;
+  what: string;
+}
+
+/** The ways to look at: every school that applies, with the ends the other way for the ordinary one. */
+function waysFor(raw: Piece, other: EndsWay): Way[] {
+  const hung = other === "hung";
+  const otherEnds: Way = {
+    school: "round",
+    endsWays: [other],
+    name: hung ? "Round the block, ends hung out" : "Round the block, ends upright",
+    what: hung ? "ends cut with the side of the cutter" : "ends stood up against a square",
+  };
+  return schoolNames
+    .filter((school) => schoolApplies(school, raw))
+    .flatMap((school): Way[] =>
+      school === "round"
+        ? [{ school, endsWays: [null], ...schoolWords[school] }, otherEnds]
+        : [{ school, endsWays: [null, other], ...schoolWords[school] }],
+    );
+}
+
 /**
  * Works out every school that applies to the block as it was before the first cut, and the order a search finds, and says
- * which to take: the quickest that meets the tolerances, else the most exact. Null while drawing or shop are not complete.
+ * which to take: the quickest, risks counted in, that meets the tolerances, else the most exact. Yields between the pieces of work, so that it
+ * can be shown and stopped; returns null while drawing or shop are not complete.
  */
-export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValues): RouteComparison | null {
+export function* comparingRoutes(
+  job: Job,
+  shop: Shop,
+  own: OwnHandbook = noOwnValues,
+): Generator<ComparisonProgress, RouteComparison | null> {
   const part = effectivePart(job);
   const target = targetSizes(part);
   const { machine, vise, material } = equipment(job, shop, own);
@@ -66,7 +113,12 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
   const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
   const chosen = schoolOf(job);
   const planned = (school: School, endsWay: EndsWay | null) =>
-    planRoute(raw, [], { ...context, endsWay, next: schoolRule(school, context.ends) });
+    planRoute(raw, [], {
+      ...context,
+      endsWay,
+      next: schoolRule(school, context.ends),
+      points: onPoints(school),
+    });
   const endsBy = (endsWay: EndsWay | null): EndsWay =>
     endsUpright({ ...context, endsWay }).upright ? "upright" : "hung";
   const usual = endsBy(null);
@@ -74,62 +126,66 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
   const other: EndsWay = usual === "hung" ? "upright" : "hung";
   // Where the usual way does not cut the ends at all, the others take the other way too.
   const works = planned("round", null).refusal && endsBy(other) === other ? other : null;
-  const found = searchOrder(new Moves(raw, { ...context, endsWay: works }, part));
-  const ways: { school: School; endsWay: EndsWay | null; name: string; what: string }[] = [
-    {
-      school: "round",
-      endsWay: null,
-      name: "Round the block",
-      what: "six setups, the ordinary way for rough stock",
-    },
-    {
-      school: "round",
-      endsWay: other,
-      name: other === "hung" ? "Round the block, ends hung out" : "Round the block, ends upright",
-      what: other === "hung" ? "ends cut with the side of the cutter" : "ends stood up against a square",
-    },
-    {
-      school: "widest",
-      endsWay: works,
-      name: "Widest first",
-      what: "two parallel faces first, for squareness",
-    },
-    ...(found
-      ? [
-          {
-            school: found.order,
-            endsWay: works,
-            name: "Found by search",
-            what: "least time and risk within the tolerances",
-          },
-        ]
-      : []),
-  ];
-  const options = ways.flatMap(({ school, endsWay, name, what }): RouteOption[] => {
-    // Where there is no room for the other way, it is none.
-    if (endsWay !== null && endsBy(endsWay) !== endsWay) return [];
+  const ways = waysFor(raw, other);
+  const options: RouteOption[] = [];
+  const optionOf = (school: School, endsWay: EndsWay | null, name: string, what: string): RouteOption => {
     const route = planned(school, endsWay);
     const errors = predictedErrors(referenceChain(route.setups), { ...part, target, machine, vise });
     const cutters = new Set(route.setups.map((s) => s.cut.cutter));
-    return [
-      {
-        school,
-        ends: endsBy(endsWay),
-        name,
-        what,
-        setups: route.setups.map((s) => ({ face: s.face, kind: s.cut.kind })),
-        minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
-        errors,
-        share: worstShare(errors),
-        cutters: [...cutters].map((id) => shop.cutters.find((c) => c.id === id)?.name ?? id),
-        holding: holdingOf(route.setups, shop),
-        risks: risksOf(route.setups),
-        refusal: route.refusal ? say`Setup ${route.refusal.number}: ${route.refusal.reason}` : null,
-        chosen: endsBy(endsWay) === now && JSON.stringify(school) === JSON.stringify(chosen),
-      },
-    ];
-  });
+    return {
+      school,
+      ends: endsBy(endsWay),
+      name,
+      what,
+      setups: route.setups.map((s) => ({ face: s.face, kind: s.cut.kind, entry: s.entry, key: s.key })),
+      minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
+      risk: routeRisk(route.setups),
+      errors,
+      share: worstShare(errors),
+      cutters: [...cutters].map((id) => shop.cutters.find((c) => c.id === id)?.name ?? id),
+      holding: holdingOf(route.setups, shop),
+      risks: warningsOf(route.setups),
+      refusal: route.refusal ? say`Cut ${route.refusal.number}: ${route.refusal.reason}` : null,
+      chosen: endsBy(endsWay) === now && JSON.stringify(school) === JSON.stringify(chosen),
+    };
+  };
+  const workOut = ({ school, endsWays, name, what }: Way) => {
+    // Where there is no room for the other way, it is none.
+    const possible = endsWays.filter((way) => way === null || endsBy(way) === way);
+    const worked = possible.map((way) => optionOf(school, way, name, what));
+    const better = (a: RouteOption, b: RouteOption) =>
+      (a.refusal === null) === (b.refusal === null)
+        ? b.minutes + b.risk < a.minutes + a.risk - 0.05
+        : b.refusal === null;
+    if (worked.length > 0) options.push(worked.reduce((a, b) => (better(a, b) ? b : a)));
+  };
+  const of = ways.length + 1;
+  for (const [done, way] of ways.entries()) {
+    yield { done, of, what: way.name };
+    workOut(way);
+  }
+  const searching: ComparisonProgress = { done: of - 1, of, what: "Search for an order" };
+  yield searching;
+  const search = searchSteps(new Moves(raw, { ...context, endsWay: works }, part));
+  let step = search.next();
+  for (; !step.done; step = search.next()) yield searching;
+  if (step.value)
+    workOut({
+      school: step.value.order,
+      endsWays: [works],
+      name: "Found by search",
+      what: "least time and risk within the tolerances",
+    });
   return { options, ...recommend(options), usualEnds: usual };
+}
+
+/** The comparison in one go. */
+export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValues): RouteComparison | null {
+  const work = comparingRoutes(job, shop, own);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
 }
 
 function holdingOf(setups: readonly Setup[], shop: Shop): string[] {
@@ -139,11 +195,13 @@ function holdingOf(setups: readonly Setup[], shop: Shop): string[] {
     ...names,
     ...(setups.some((s) => s.seat.rod) ? ["round rod"] : []),
     ...(setups.some((s) => s.seat.square) ? ["square"] : []),
+    ...(setups.some((s) => s.seat.table) ? ["straps on packing"] : []),
+    ...(setups.some((s) => s.seat.points) ? ["three points"] : []),
   ];
 }
 
 /** What speaks against a route: its warnings that want more than a note, each once. */
-function risksOf(setups: readonly Setup[]): Phrase[] {
+function warningsOf(setups: readonly Setup[]): Phrase[] {
   const seen = new Set<string>();
   return setups
     .flatMap((s) => s.warnings)
@@ -170,7 +228,8 @@ function recommend(options: readonly RouteOption[]): { recommended: number; why:
       why: say`None is expected to meet the tolerances; ${best.o.name.toLowerCase()} comes nearest. Most of it is ${worst.largest?.name ?? words("unknown")}: indicate that first.`,
     };
   }
-  const best = good.reduce((a, b) => (b.o.minutes < a.o.minutes - 0.05 ? b : a));
+  const cost = ({ o }: { o: RouteOption }) => o.minutes + o.risk;
+  const best = good.reduce((a, b) => (cost(b) < cost(a) - 0.05 ? b : a));
   const other = whole.find(({ i }) => i !== best.i);
   const tolerances = best.o.errors.some((e) => e.tolerance !== null)
     ? say`It is expected to meet the tolerances`

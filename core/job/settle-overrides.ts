@@ -10,9 +10,12 @@ import {
 } from "../cutting/index.ts";
 import { type Mm, mm, quantity } from "../quantity/index.ts";
 import { orientation } from "../frame/index.ts";
+import { jackUnder } from "../holding/index.ts";
 import {
   type Begun,
+  faceUp,
   holdFor,
+  noOwnSeat,
   noRoomOver,
   type OwnSeat,
   planRoute,
@@ -21,7 +24,16 @@ import {
 } from "../route/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { pickSetting } from "../shop/index.ts";
-import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Phrase,
+  type Refusal,
+  refused,
+  rule,
+  say,
+  words,
+} from "../working/index.ts";
 import type { Override } from "./override.ts";
 
 /** What became of an override in this plan: none is dropped silently. */
@@ -54,24 +66,64 @@ export function settleAll(
   context: RouteContext,
 ): OverrideReport[] {
   const begunKeys = new Set(begun.map((b) => b.told.key));
-  const ofSeat = (o: Override) => o.what === "fixed" || o.what === "parallels" || o.what === "packing";
-  const seats = wanted.filter(ofSeat);
-  const rest = wanted.filter((o) => !ofSeat(o));
+  const seats = wanted.filter(isOfSeat);
+  const rest = wanted.filter((o) => !isOfSeat(o));
   const settle = (some: Override[]) =>
     some.length === 0 ? [] : settleOverrides(some, planRoute(raw, begun, context).setups, begunKeys, context);
   const reports = [...settle(seats), ...settle(rest)];
   return wanted.flatMap((o) => reports.find((r) => r.override === o) ?? []);
 }
 
-/** Holds a setup as the person wants it: the face at the fixed jaw, or the parallels. */
-function seatApplied(
-  override: Extract<Override, { what: "fixed" | "parallels" | "packing" }>,
-  setup: Setup,
-  context: RouteContext,
-): Outcome<OwnSeat> {
-  const before = context.ownSeats[setup.key] ?? { fixed: null, parallels: null, paper: false };
-  const wanted: OwnSeat =
-    override.what === "packing" ? { ...before, paper: true } : { ...before, [override.what]: override.value };
+const seatWhats = ["fixed", "parallels", "packing", "jack", "stop"] as const;
+/** Overrides of how a setup is held. */
+type SeatOverride = Extract<Override, { what: (typeof seatWhats)[number] }>;
+const isOfSeat = (o: Override): o is SeatOverride => (seatWhats as readonly string[]).includes(o.what);
+
+/** What the person wants of a seat, on top of what they wanted before. */
+function wantedSeat(before: OwnSeat, override: SeatOverride): OwnSeat {
+  switch (override.what) {
+    case "fixed":
+      return { ...before, fixed: override.value };
+    case "parallels":
+      return { ...before, parallels: override.value };
+    case "packing":
+      return { ...before, paper: true };
+    case "jack":
+      return { ...before, jack: true };
+    case "stop":
+      return { ...before, stop: true };
+  }
+}
+
+/** Why an aid cannot be set in this setup; null when it can. */
+function aidMissing(override: SeatOverride, setup: Setup, context: RouteContext): Refusal | null {
+  if (override.what === "stop" && !context.shop.aids.some((a) => a.kind === "stop"))
+    return refused(words("There is no stop in the shop."), words("Enter one, or take it back."));
+  if (override.what !== "jack") return null;
+  if (setup.cut.kind !== "side" || setup.seat.overhang === null)
+    return refused(
+      words("Nothing hangs out in this setup: a jack has nothing to carry."),
+      words("Hang the end out, or take it back."),
+    );
+  const jack = jackUnder(setup.seat, context.vise, context.shop.aids);
+  return jack.ok ? null : jack;
+}
+
+/** Holds a setup as the person wants it: the face at the fixed jaw, the parallels, paper, a jack, a stop. */
+function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext): Outcome<OwnSeat> {
+  const wanted = wantedSeat(context.ownSeats[setup.key] ?? noOwnSeat, override);
+  if (setup.entry === "stays")
+    return refused(
+      words("The part stays clamped from the cut before: it is held as it was there."),
+      words("Change how that one is held."),
+    );
+  const missing = aidMissing(override, setup, context);
+  if (missing) return missing;
+  if (setup.seat.table && (override.what === "fixed" || override.what === "parallels"))
+    return refused(
+      words("The part is strapped to the table: neither jaw nor parallels hold it."),
+      words("Take another way of squaring it."),
+    );
   if (override.what === "fixed" && (setup.cut.kind === "side" || !orientation(setup.face, override.value)))
     return refused(
       setup.cut.kind === "side"
@@ -84,7 +136,8 @@ function seatApplied(
       words("Those parallels are not in the shop, or were retired."),
       words("Choose others, or bring them back in the shop."),
     );
-  const held = holdFor(setup.before, setup.at, {
+  const next = context.next(setup.before);
+  const held = holdFor(setup.before, next ?? faceUp(setup.at)!, {
     ...context,
     ownSeats: { ...context.ownSeats, [setup.key]: wanted },
   });
@@ -110,7 +163,7 @@ function settleOverrides(
       };
     }
     if (override.what === "school") {
-      return { override, state: "applied", why: words("Another order of setups than round the block.") };
+      return { override, state: "applied", why: words("Squared another way than round the block.") };
     }
     if (override.what === "ends") {
       const ends = setups.filter((s) => s.axis === context.ends);
@@ -131,7 +184,7 @@ function settleOverrides(
         why: words("This plan has no such cut. It is kept for when it has."),
       };
     }
-    if (override.what === "fixed" || override.what === "parallels" || override.what === "packing") {
+    if (isOfSeat(override)) {
       const seat = begun.has(setup.key)
         ? refused(
             words("The setup has begun: it stays as it was clamped."),
@@ -150,7 +203,7 @@ function settleOverrides(
 }
 
 /** Overrides of a cut's conditions. */
-type CutOverride = Exclude<Override, { what: "aim" | "school" | "ends" | "fixed" | "parallels" | "packing" }>;
+type CutOverride = Exclude<Override, SeatOverride | { what: "aim" | "school" | "ends" }>;
 
 interface Settled {
   own: Partial<OwnConditions>;
@@ -245,7 +298,7 @@ function applied(override: CutOverride, setup: Setup, context: RouteContext): Ou
           words("Climb or conventional is only said of cuts with the side."),
           words("Take the override back."),
         );
-      const { backlash } = context.machine.axes[setup.task.kind === "side" ? "y" : "x"];
+      const { backlash } = context.machine.axes[setup.task.feedAlong];
       const may = mayClimb(now.value.depth, backlash, now.value.fz * cutter.teeth);
       return may.ok ? done({ own: { climb: true }, why: words("Climb cut.") }) : may;
     }

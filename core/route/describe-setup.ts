@@ -1,5 +1,5 @@
 import { type Cut } from "../cutting/index.ts";
-import { axisOf, downOf, type Face, movingOf } from "../frame/index.ts";
+import { axisOf, downOf, type Face, movingOf, type Side, sideOf } from "../frame/index.ts";
 import { handlingTimes, wordsFor } from "../handbook/index.ts";
 import {
   faceCalled,
@@ -13,11 +13,13 @@ import {
   thinBows,
 } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
+import type { Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
-import { noCut } from "./hold.ts";
+import { noCut } from "./held.ts";
+import { extentOf } from "./operation.ts";
 import { type RouteContext } from "./route-context.ts";
-import { type Setup } from "./setup-facts.ts";
+import { type Entry, type Setup } from "./setup-facts.ts";
 
 /** A setup before it is put in words. */
 export type Described = Omit<Setup, "title" | "reasons" | "warnings" | "minutes"> & {
@@ -26,31 +28,22 @@ export type Described = Omit<Setup, "title" | "reasons" | "warnings" | "minutes"
 
 /** Puts title, reasons, warnings and minutes to a setup, all from its facts. */
 export function describeSetup({ endReason, ...setup }: Described, context: RouteContext): Setup {
-  const { before, seat, cut, face, number } = setup;
-  const down = downOf(setup.at);
-  const moving = movingOf(setup.at);
-  const nothing = setup.from - setup.to <= noCut;
-  const size = setup.sized ? say` to ${mm(setup.to)}` : say``;
-  const title = nothing
-    ? say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw. The ${face} face stays as it is: there is nothing to take off.`
-    : cut.kind === "side"
-      ? say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw, the ${face} end out past the jaws. Cut face ${number}${size} with the side of the cutter.`
-      : say`${capital(faceCalled(before, down))} down, ${faceCalled(before, seat.fixed)} to the fixed jaw. Cut face ${number}${size}.`;
+  const { before, seat, cut } = setup;
   return {
     ...setup,
-    title,
+    title: titleOf(setup),
     reasons: [
-      fixedReason(before, seat.fixed),
-      rodReason(before, seat, moving),
-      underReason(before, seat, down, cut.kind),
-      feedDirection(cut.kind, context.vise).why,
+      ...(setup.entry === "stays"
+        ? [
+            say`The part stays clamped: what is cut now is square and parallel to what was cut before, by the machine alone.`,
+          ]
+        : holdingReasons(setup)),
+      feedDirection(cut.kind, context.vise, sideCut(setup, context)).why,
       ...(endReason ? [endReason] : []),
-      setup.sized
-        ? say`Both faces of the ${setup.axis} are cut now: this is where the size comes from.`
-        : say`First face of the ${setup.axis}: it only has to clean up, ${mm(tidy(setup.from - setup.to))} comes off.`,
+      ...extentReasons(setup),
     ],
     warnings: [
-      ...seatWarnings(before, seat),
+      ...(setup.entry === "stays" ? [] : seatWarnings(before, seat, cut.kind === "side" || setup.stays)),
       ...(context.vise.id === seat.vise ? viseWarnings(setup, context) : []),
       ...cut.warnings,
       ...(setup.sized && setup.from < setup.limits.lower
@@ -65,14 +58,100 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
       ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
     ],
     minutes: {
-      cutting: nothing ? 0 : cut.minutes,
-      handling:
-        handlingTimes.setup +
-        handlingTimes.touchOff +
-        handlingTimes.deburr +
-        handlingTimes.measure * (setup.sized ? 2 : 1),
+      cutting: setup.from - setup.to <= noCut ? 0 : cut.minutes,
+      handling: handlingOf(setup.entry, setup.sized),
     },
   };
+}
+
+/** Minutes around a cut: placing or moving the straps, touching off, deburring, measuring. */
+export const handlingOf = (entry: Entry, sized: boolean): number =>
+  (entry === "placed" ? handlingTimes.setup : entry === "swapped" ? handlingTimes.indicate : 0) +
+  handlingTimes.touchOff +
+  handlingTimes.deburr +
+  handlingTimes.measure * (sized ? 2 : 1);
+
+/** The side of the part that is cut while it is held all along; null for a face, or an end hung out. */
+export const sideCut = (
+  { cut, seat, face }: Pick<Setup, "cut" | "seat" | "face">,
+  { vise }: { vise: Vise },
+): Side | null =>
+  cut.kind === "side" && seat.overhang === null
+    ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
+    : null;
+
+function titleOf(setup: Omit<Described, "endReason">): Phrase {
+  const { before, seat, cut, face, key, after } = setup;
+  const down = capital(faceCalled(before, downOf(setup.at)));
+  const fixed = faceCalled(before, seat.fixed);
+  const number = after.faces[face].order ?? setup.number;
+  const size = setup.sized ? say` to ${mm(setup.to)}` : say``;
+  const extent = extentOf(key);
+  const what =
+    setup.from - setup.to <= noCut
+      ? say`The ${face} face stays as it is: there is nothing to take off.`
+      : extent === "rest"
+        ? say`Cut the rest of face ${number} to match.`
+        : extent === "part" && cut.kind === "side"
+          ? say`Cut face ${number}${size} with the side of the cutter, down to above the jaws.`
+          : extent === "part"
+            ? say`Cut face ${number}${size} as far as the straps leave it free.`
+            : cut.kind === "side"
+              ? say`Cut face ${number}${size} with the side of the cutter.`
+              : say`Cut face ${number}${size}.`;
+  if (setup.entry === "stays") return say`Still clamped. ${what}`;
+  if (seat.table)
+    return setup.entry === "swapped"
+      ? say`Straps over to the ${seat.table.over} edge, the part left where it is. ${what}`
+      : say`${down} down on packing, strapped over the ${seat.table.over} edge. ${what}`;
+  if (seat.overhang !== null && setup.from - setup.to > noCut)
+    return say`${capital(fixed)} to the fixed jaw, the ${face} end out past the jaws. ${what}`;
+  return setup.from - setup.to <= noCut
+    ? say`${capital(fixed)} to the fixed jaw. ${what}`
+    : say`${down} down, ${fixed} to the fixed jaw. ${what}`;
+}
+
+/** Why the part is held so. */
+function holdingReasons({ before, seat, at, cut, entry }: Omit<Described, "endReason">): Phrase[] {
+  const points = seat.points
+    ? [
+        say`The cast face below is uneven: on three points it cannot rock. Set one of them until an indicator over the top reads level on the average, each strap or jaw over a point.`,
+      ]
+    : [];
+  if (!seat.table)
+    return [
+      fixedReason(before, seat.fixed),
+      rodReason(before, seat, movingOf(at)),
+      ...(points.length > 0 ? points : [underReason(before, seat, downOf(at), cut.kind)]),
+    ];
+  const { table } = seat;
+  if (entry === "swapped")
+    return [
+      say`The ${table.over} edge is cut: the straps go over it, one at a time, the new one on before the old one comes off, so that nothing moves.`,
+    ];
+  return [
+    ...points,
+    say`${table.straps} straps reach ${mm(table.reach)} in over the ${table.over} edge, each over packing ${mm(table.packing)} high: the cutter runs free of the table on the other edges.`,
+    isReference(before, seat.fixed)
+      ? say`${capital(faceCalled(before, seat.fixed))} is indicated along X, so what is cut here is square to it.`
+      : say`The ${seat.fixed} edge is set along X by eye: it is not machined. What is cut here comes true by the table.`,
+  ];
+}
+
+/** Why the cut is a size, a cleaning up, or one to match. */
+function extentReasons(setup: Omit<Described, "endReason">): Phrase[] {
+  const extent = extentOf(setup.key);
+  if (extent === "rest")
+    return [
+      say`It meets what was cut before: blue the first cut, and stop where the cutter just wipes the blue. A witness line of 0.02 to 0.08 mm stays (guess).`,
+    ];
+  const rest = setup.after.faces[setup.face].rest;
+  return [
+    setup.sized
+      ? say`Both faces of the ${setup.axis} are cut now: this is where the size comes from.`
+      : say`First face of the ${setup.axis}: it only has to clean up, ${mm(tidy(setup.from - setup.to))} comes off.`,
+    ...(rest ? [say`${mm(rest.across)} of it is cut later, when it can be reached.`] : []),
+  ];
 }
 
 /** What holding says against a setup in this vise: parallels in the way, stretch, the face at the jaw, thin parts. */

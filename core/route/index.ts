@@ -1,4 +1,9 @@
+export { sideCut } from "./describe-setup.ts";
+export * from "./held.ts";
 export * from "./hold.ts";
+export * from "./hold-in-vise.ts";
+export * from "./moves.ts";
+export * from "./next-cut.ts";
 export * from "./operation.ts";
 export * from "./predicted-error.ts";
 export * from "./readiness.ts";
@@ -6,6 +11,7 @@ export * from "./reference-chain.ts";
 export * from "./round-the-block.ts";
 export * from "./route.ts";
 export * from "./route-context.ts";
+export * from "./schools.ts";
 export * from "./search.ts";
 export * from "./setup.ts";
 export * from "./setup-facts.ts";

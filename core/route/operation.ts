@@ -4,11 +4,16 @@ import { seatSchema } from "../holding/index.ts";
 import { cutKindSchema } from "../handbook/index.ts";
 import * as z from "../zod.ts";
 
+/** How much of a face an operation cuts: all of it, what it reaches in this clamping, or what an earlier one left. */
+export type Extent = "face" | "part" | "rest";
+
 /** Target and task, such as `top/face`: survives a replan because it names no place in a list. */
-export const operationKeySchema = z.templateLiteral([faceSchema, "/face"]);
+export const operationKeySchema = z.templateLiteral([faceSchema, "/", z.enum(["face", "part", "rest"])]);
 export type OperationKey = z.infer<typeof operationKeySchema>;
 
-export const faceOperation = (face: Face): OperationKey => `${face}/face`;
+export const faceOperation = (face: Face, extent: Extent = "face"): OperationKey => `${face}/${extent}`;
+
+export const extentOf = (key: OperationKey): Extent => key.split("/")[1] as Extent;
 
 /** In a URL the slash becomes a dot: `top.face`. */
 export const operationSlug = (key: OperationKey): string => key.replace("/", ".");
@@ -25,6 +30,8 @@ export function operationFromSlug(slug: string | undefined): OperationKey | null
 export const toldSchema = z.object({
   key: operationKeySchema,
   number: z.number().int(),
+  /** Which clamping it is done in; every operation its own where nothing is said. */
+  clamping: z.number().int().nullable().default(null),
   face: faceSchema,
   kind: cutKindSchema,
   seat: seatSchema,

@@ -1,5 +1,5 @@
 import { type Axis, axesAcross, axisNames, axisOf, type Face, opposite, type Sizes } from "../frame/index.ts";
-import { type BiasName, biasWords, usualBias } from "../handbook/index.ts";
+import { type BiasName, biasWords, usualBias, witnessStep } from "../handbook/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Machine, Vise } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
@@ -36,6 +36,8 @@ const isBias = (cause: Cause): cause is BiasName => cause in usualBias;
 
 function causeName(cause: Cause): Phrase {
   if (isBias(cause)) return words(biasWords[cause]);
+  if (cause.startsWith("witness:"))
+    return say`the step where the two cuts of the ${cause.slice(8)} face meet`;
   return cause.startsWith("seat:")
     ? say`the seat of setup ${Number.parseInt(cause.slice(5), 10)}`
     : words("a seat on a face that is no reference");
@@ -71,9 +73,9 @@ export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairE
         : Infinity;
   let [squares, worst] = [0, 0];
   let largest: { cause: Cause; share: Mm } | null = null;
-  const count = (cause: Cause, share: Mm) => {
+  const count = (cause: Cause, share: Mm, most = share) => {
     squares += share ** 2;
-    worst += share;
+    worst += most;
     if (!largest || share > largest.share) largest = { cause, share };
   };
   const opposed = b.face === opposite(a.face);
@@ -90,6 +92,8 @@ export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairE
     if (!rotation) count(unrelated, Infinity);
     else for (const [cause, times] of rotation) count(cause, Math.abs(times) * size(cause) * over);
   }
+  for (const { face, witness } of [a, b])
+    if (witness) count(`witness:${face}`, witnessStep.usual, witnessStep.largest);
   const most = largest as { cause: Cause; share: Mm } | null;
   return {
     kind: opposed ? "parallel" : "square",

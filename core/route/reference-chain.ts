@@ -1,14 +1,4 @@
-import {
-  alongJaws,
-  type Axis,
-  axisNames,
-  axisOf,
-  downOf,
-  type Face,
-  faceNames,
-  facesOf,
-  type Orientation,
-} from "../frame/index.ts";
+import { type Axis, axisOf, clampingAxes, downOf, type Face, faceNames, facesOf } from "../frame/index.ts";
 import { type BiasName, seatScatter } from "../handbook/index.ts";
 import { isReference } from "../stock/index.ts";
 import type { Setup } from "./setup-facts.ts";
@@ -19,31 +9,23 @@ import type { Setup } from "./setup-facts.ts";
  * that they cancel or double as the part is turned, and random ones of each seat.
  */
 
-/** A bias by name, `seat:` of a setup (random), or `raw:` of a seat on a face that is no reference. */
-export type Cause = BiasName | `seat:${string}` | `raw:${string}`;
+/**
+ * A bias by name, `seat:` of a clamping (random), `raw:` of a seat on a face that is no reference, or `witness:` of a face cut
+ * in two parts.
+ */
+export type Cause = BiasName | `seat:${string}` | `raw:${string}` | `witness:${Face}`;
 /** Rotation in rad as a sum of causes: how often each counts, with sign; a random one in rad. */
 export type Rotation = ReadonlyMap<Cause, number>;
 
 export interface ChainLink {
   face: Face;
-  /** Setup it was cut in. */
-  number: number;
+  /** Clamping it was cut in. */
+  clamping: number;
   /** What it was located from, about each axis; a raw face is a provisional seat. */
-  from: { face: Face; by: "jaw" | "bed" | "square"; axis: Axis; reference: boolean }[];
+  from: { face: Face; by: "jaw" | "bed" | "square" | "indicator"; axis: Axis; reference: boolean }[];
   rotations: Partial<Record<Axis, Rotation>>;
-}
-
-type Signed = { axis: Axis; sign: 1 | -1 };
-const signOf = (face: Face): 1 | -1 => (facesOf(axisOf(face))[1] === face ? 1 : -1);
-
-/** The machine's axes as signed part axes: Y to the fixed jaw, Z up, X = Y × Z along the jaws. */
-function machineAxes(at: Orientation): Record<"x" | "y" | "z", Signed> {
-  const y: Signed = { axis: axisOf(at.fixed), sign: signOf(at.fixed) };
-  const z: Signed = { axis: axisOf(at.up), sign: signOf(at.up) };
-  const x = alongJaws(at);
-  // e_i × e_j = e_k for the cyclic order length, width, height.
-  const cyclic = axisNames[(axisNames.indexOf(y.axis) + 1) % 3] === z.axis ? 1 : -1;
-  return { x: { axis: x, sign: (y.sign * z.sign * cyclic) as 1 | -1 }, y, z };
+  /** Cut in two parts: where they meet a step stays. */
+  witness: boolean;
 }
 
 function add(to: Map<Cause, number>, rotation: Iterable<readonly [Cause, number]>, factor: number) {
@@ -55,80 +37,107 @@ function add(to: Map<Cause, number>, rotation: Iterable<readonly [Cause, number]
 }
 
 /** What the chain asks of a setup: a planned one, or one the search only looks at. */
-export type Located = Pick<Setup, "at" | "seat" | "face" | "number" | "before"> & {
+export type Located = Pick<Setup, "at" | "seat" | "face" | "clamping" | "before"> & {
   cut: Pick<Setup["cut"], "kind" | "lanes">;
 };
 
+/** What sets the part about an axis of the machine: a face, by what, and how far that is out. */
+interface Set {
+  about: "x" | "y" | "z";
+  located: Face;
+  by: ChainLink["from"][number]["by"];
+  bias: BiasName | null;
+  over: number;
+}
+
+/** How a seat sets the part about each axis: the jaw or the bed across, the bed or a square along, the jaw in the plane. */
+function settingsOf({ at, seat, before }: Located): Set[] {
+  const down = downOf(at);
+  const along = Math.max(seat.along, 10);
+  const between = Math.max(seat.between, 10);
+  if (seat.table)
+    return [
+      { about: "x", located: down, by: "bed", bias: null, over: between },
+      { about: "y", located: down, by: "bed", bias: null, over: along },
+      { about: "z", located: seat.fixed, by: "indicator", bias: null, over: along },
+    ];
+  const flatDown = isReference(before, down) && seat.tap;
+  // Tapped down on a machined face it lies on the bed; a rod lets it settle at a machined face at the jaw instead.
+  const byBed = flatDown && !seat.square && !(seat.rod && isReference(before, seat.fixed));
+  const ends = clampingAxes(at).x.axis;
+  const upright = facesOf(ends).find((f) => isReference(before, f)) ?? facesOf(ends)[0];
+  return [
+    byBed
+      ? { about: "x", located: down, by: "bed", bias: "bedAcross", over: between }
+      : {
+          about: "x",
+          located: seat.fixed,
+          by: "jaw",
+          bias: "jawSquare",
+          over: Math.max(seat.effectiveGrip, 10),
+        },
+    seat.square
+      ? { about: "y", located: upright, by: "square", bias: "square", over: Math.max(seat.standing, 10) }
+      : { about: "y", located: down, by: "bed", bias: "bedAlong", over: along },
+    { about: "z", located: seat.fixed, by: "jaw", bias: "jawLine", over: Math.min(along, 100) },
+  ];
+}
+
+/** How far the cut itself is out about an axis: a one-lane face and a wall follow the tram, a wall across the table its ways. */
+function cutterBias(about: Set["about"], { cut }: Located, wallAcross: boolean): BiasName | null {
+  const tilts = cut.kind === "side" || cut.lanes === 1;
+  if (about === "z") return wallAcross ? "tableSquare" : null;
+  return tilts ? (about === "x" ? "tramAcross" : "tramAlong") : null;
+}
+
 /** The link of the face cut in a setup, on those of the faces cut before it. */
 export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): ChainLink {
-  const { at, seat, cut, face, number, before } = setup;
-  const machine = machineAxes(at);
-  const side = cut.kind === "side";
-  const down = downOf(at);
-  const flatDown = isReference(before, down) && seat.tap;
-  const upright = seat.square
-    ? (facesOf(machine.x.axis).find((f) => isReference(before, f)) ?? facesOf(machine.x.axis)[0])
-    : null;
-  const link: ChainLink = { face, number, from: [], rotations: {} };
+  const { at, face, seat, clamping, before } = setup;
+  const axes = clampingAxes(at);
+  const link: ChainLink = { face, clamping, from: [], rotations: {}, witness: false };
   /** ρ = τ − λ + ρ of the locating face, turned from the machine's axis to the part's. */
-  const locate = (
-    about: "x" | "y" | "z",
-    located: Face,
-    by: "jaw" | "bed" | "square",
-    locator: BiasName | null,
-    cutter: BiasName | null,
-    over: number,
-  ) => {
-    const { axis, sign } = machine[about];
+  for (const { about, located, by, bias, over } of settingsOf(setup)) {
+    const { axis, sign } = axes[about];
+    if (axis === axisOf(face)) continue;
     const reference = isReference(before, located);
     const sum = new Map<Cause, number>();
+    const cutter = cutterBias(about, setup, axisOf(face) === axes.x.axis);
     if (cutter) add(sum, [[cutter, 1]], sign);
-    if (locator) add(sum, [[locator, -1]], sign);
-    add(sum, [[`seat:${number}${about}`, seatScatter / over]], 1);
+    if (bias) add(sum, [[bias, -1]], sign);
+    // The same seat for all that is cut in one clamping.
+    add(sum, [[`seat:${clamping}${about}`, seatScatter / over]], 1);
+    // Straps moved to another edge: what the indicator would not show.
+    if (seat.table && seat.table.over !== seat.fixed)
+      add(sum, [[`seat:${clamping}${about}swapped`, seatScatter / over]], 1);
     const known = links.get(located)?.rotations[axis];
     if (known) add(sum, known, 1);
     // Bought milled or ground and never cut here: it is its own beginning.
-    else add(sum, [[`raw:${reference ? located : `${located}${number}`}`, 1]], 1);
+    else add(sum, [[`raw:${reference ? located : `${located}${clamping}`}`, 1]], 1);
     link.from.push({ face: located, by, axis, reference });
     link.rotations[axis] = sum;
-  };
-  const oneLane = cut.lanes === 1;
-  const length = Math.max(seat.along, 10);
-  if (!side) {
-    // Tapped down on a machined face it lies on the bed; a rod lets it settle at a machined face at the jaw instead.
-    const byBed = flatDown && !seat.square && !(seat.rod && isReference(before, seat.fixed));
-    locate(
-      "x",
-      byBed ? down : seat.fixed,
-      byBed ? "bed" : "jaw",
-      byBed ? "bedAcross" : "jawSquare",
-      oneLane ? "tramAcross" : null,
-      byBed ? Math.max(seat.between, 10) : Math.max(seat.effectiveGrip, 10),
-    );
-  } else {
-    locate("z", seat.fixed, "jaw", "jawLine", "tableSquare", Math.min(length, 100));
   }
-  const cutter: BiasName | null = side || oneLane ? "tramAlong" : null;
-  if (upright) locate("y", upright, "square", "square", cutter, Math.max(seat.standing, 10));
-  else locate("y", down, "bed", "bedAlong", cutter, length);
   return link;
 }
 
 /** Links of the faces cut in these setups, in order. */
 export function referenceChain(setups: readonly Located[]): ChainLink[] {
   const links = new Map<Face, ChainLink>();
-  for (const setup of setups) links.set(setup.face, linkOf(setup, links));
+  // What is left of a face is matched to what was cut of it first.
+  for (const setup of setups) {
+    const first = links.get(setup.face);
+    links.set(setup.face, first ? { ...first, witness: true } : linkOf(setup, links));
+  }
   return [...links.values()];
 }
 
 /** Faces whose position or squareness hangs on a face: they are looked at again when it is recut or the part moved (M39). */
 export function hangingOn(links: readonly ChainLink[], face: Face): Face[] {
   const found = new Set<Face>();
-  const cutIn = new Map(links.map((link) => [link.face, link.number]));
+  const cutIn = new Map(links.map((link) => [link.face, link.clamping]));
   const visit = (of: Face) => {
     for (const link of links) {
       // What stood on the face before it was cut stood on another surface.
-      const stoodOn = link.from.some((f) => f.face === of) && link.number > (cutIn.get(of) ?? Infinity);
+      const stoodOn = link.from.some((f) => f.face === of) && link.clamping > (cutIn.get(of) ?? Infinity);
       if (link.face === face || found.has(link.face) || !stoodOn) continue;
       found.add(link.face);
       visit(link.face);

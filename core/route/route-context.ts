@@ -1,10 +1,11 @@
 import { type CutTask, type OwnConditions } from "../cutting/index.ts";
-import { type Axis, type Face, type Orientation, type Sizes } from "../frame/index.ts";
+import { type Axis, type Face, type Sizes } from "../frame/index.ts";
 import { type Material } from "../handbook/index.ts";
 import { type Limits, type Mm } from "../quantity/index.ts";
 import { type Cutter, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { type Piece, type Spare } from "../stock/index.ts";
 import { type Limit } from "../working/index.ts";
+import { type NextCut } from "./next-cut.ts";
 import { type OperationKey } from "./operation.ts";
 
 /** What the planner knows when it plans a setup. */
@@ -25,8 +26,10 @@ export interface RouteContext {
   own: Partial<Record<OperationKey, OwnConditions>>;
   /** How the person wants a setup held: the face at the fixed jaw, the parallels by id. */
   ownSeats: Partial<Record<OperationKey, OwnSeat>>;
-  /** The school: which face comes up next, and what goes to the fixed jaw; null when all are cut. */
-  next: (piece: Piece) => Orientation | null;
+  /** The school: what is cut next, and how it is held; null when all is cut. */
+  next: (piece: Piece) => NextCut | null;
+  /** Faces that are cast and uneven are set on three points first. */
+  points: boolean;
   aim: CutTask["aim"];
   /** Ends as the person wants them cut; null to go by the rule. */
   endsWay: EndsWay | null;
@@ -40,6 +43,12 @@ export type EndsWay = "upright" | "hung";
 export interface OwnSeat {
   fixed: Face | null;
   parallels: string | null;
-  /** Paper between part and jaws. */
+  /** Paper between part and jaws, or under a part on the table. */
   paper: boolean;
+  /** A jack under an end that hangs out. */
+  jack: boolean;
+  /** A stop that the part is set against. */
+  stop: boolean;
 }
+
+export const noOwnSeat: OwnSeat = { fixed: null, parallels: null, paper: false, jack: false, stop: false };

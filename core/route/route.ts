@@ -1,5 +1,5 @@
 import type { Mm } from "../quantity/index.ts";
-import { cutOrder, type Piece } from "../stock/index.ts";
+import type { Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import { type Told } from "./operation.ts";
 import { type RouteContext } from "./route-context.ts";
@@ -23,6 +23,20 @@ export interface Route {
   refusal: (Refusal & { number: number }) | null;
 }
 
+/** Marks the operations after which the part stays where it is, and those that go on with the same cutter and speed. */
+const linked = (setups: Setup[]): Setup[] =>
+  setups.map((setup, i) => {
+    const before = setups[i - 1];
+    return {
+      ...setup,
+      stays: (setups[i + 1]?.entry ?? "placed") !== "placed",
+      sameTool:
+        setup.entry === "stays" &&
+        before?.cut.cutter === setup.cut.cutter &&
+        before.cut.rpm === setup.cut.rpm,
+    };
+  });
+
 /**
  * The route by the school chosen: setups already begun as they were told, the rest planned from the piece as it
  * stands. Deterministic. Never empty without a reason.
@@ -31,7 +45,7 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
   let piece = raw;
   const setups: Setup[] = [];
   for (const { told, moreOff, clean, measured } of begun) {
-    const setup = toldSetup(piece, told, setups.at(-1)?.at ?? null, context, moreOff, clean);
+    const setup = toldSetup(piece, told, setups.at(-1) ?? null, context, moreOff, clean);
     if (measured !== null)
       setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [setup.axis]: measured } };
     setups.push(setup);
@@ -39,10 +53,9 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
   }
   for (;;) {
     const next = context.next(piece);
-    if (!next) return { setups, refusal: null };
-    const number = cutOrder(piece).length + 1;
-    const planned = planSetup(piece, number, next, setups.at(-1)?.at ?? null, context);
-    if (!planned.ok) return { setups, refusal: { ...planned, number } };
+    if (!next) return { setups: linked(setups), refusal: null };
+    const planned = planSetup(piece, next, setups.at(-1) ?? null, context);
+    if (!planned.ok) return { setups: linked(setups), refusal: { ...planned, number: setups.length + 1 } };
     setups.push(planned.value);
     piece = planned.value.after;
   }

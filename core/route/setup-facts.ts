@@ -7,8 +7,20 @@ import { type Piece } from "../stock/index.ts";
 import { type Phrase, type Warning } from "../working/index.ts";
 import { type OperationKey } from "./operation.ts";
 
+/** How a cut comes to its seat: newly placed, with the straps moved and the part left, or left as it was clamped. */
+export type Entry = "placed" | "swapped" | "stays";
+
+/** One operation with the seat it is cut in. Several in a row may share a clamping. */
 export interface Setup {
+  /** Place in the order of operations. */
   number: number;
+  /** Which clamping, from 1: the part stays in it while straps are moved. */
+  clamping: number;
+  entry: Entry;
+  /** The part stays where it is for the operation after it. */
+  stays: boolean;
+  /** Cutter and speed are still in from the operation before. */
+  sameTool: boolean;
   key: OperationKey;
   face: Face;
   axis: Axis;

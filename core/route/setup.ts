@@ -1,37 +1,41 @@
 import { cutAsTold } from "../cutting/index.ts";
 import { axisOf, opposite, type Orientation, turnBetween } from "../frame/index.ts";
-import { conditionFacts } from "../handbook/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { newCutter } from "../shop/index.ts";
 import { cutFace, type Piece } from "../stock/index.ts";
 import { done, type Outcome, rule, say, warn } from "../working/index.ts";
 import { describeSetup } from "./describe-setup.ts";
-import { cutterFor, heldTask, holdFor, leftAsItIs, noCut, pieceAfter, taskOf } from "./hold.ts";
-import { faceOperation, type Told } from "./operation.ts";
+import { leftAsItIs, leftStanding, locatedBy, noCut, pieceAfter } from "./held.ts";
+import { cutterFor, heldTask, holdFor, taskOf } from "./hold.ts";
+import type { NextCut } from "./next-cut.ts";
+import { extentOf, faceOperation, type Told } from "./operation.ts";
 import { type RouteContext } from "./route-context.ts";
-import { type Setup } from "./setup-facts.ts";
+import { type Entry, type Setup } from "./setup-facts.ts";
 
 /** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
 export function planSetup(
   piece: Piece,
-  number: number,
-  next: Orientation,
-  previous: Orientation | null,
+  next: NextCut,
+  previous: Setup | null,
   context: RouteContext,
 ): Outcome<Setup> {
-  const face = next.up;
+  const { face } = next;
   const axis = axisOf(face);
-  const held = holdFor(piece, next, context);
+  const held = holdFor(piece, next, context, previous);
   if (!held.ok) return held;
-  const { at, seat, to, sized, endReason } = held.value;
+  const { at, seat, entry, from, to, sized, endReason } = held.value;
   const task = heldTask(piece, face, held.value, context);
   const choice = cutterFor(task, seat, context);
   if (!choice.ok) return choice;
   return done(
     describeSetup(
       {
-        number,
-        key: faceOperation(face),
+        number: (previous?.number ?? 0) + 1,
+        clamping: clampingAfter(previous, entry),
+        entry,
+        stays: false,
+        sameTool: false,
+        key: faceOperation(face, next.extent),
         face,
         axis,
         at,
@@ -39,18 +43,28 @@ export function planSetup(
         cut: choice.value.best,
         task,
         why: choice.value.why,
-        from: piece.sizes[axis],
+        from,
         to,
         sized,
         limits: context.limits[axis],
         before: piece,
         after: pieceAfter(piece, face, held.value),
-        turn: previous ? turnBetween(previous, at) : "none",
+        turn: previous ? turnBetween(previous.at, at) : "none",
         endReason,
       },
       context,
     ),
   );
+}
+
+const clampingAfter = (previous: Setup | null, entry: Entry): number =>
+  (previous?.clamping ?? 0) + (entry === "placed" ? 1 : 0);
+
+/** How a told seat came about: by itself unless it is that of the cut before. */
+function toldEntry(told: Told, previous: Setup | null): Entry {
+  if (!previous || told.clamping === null) return "placed";
+  if (told.clamping !== previous.clamping) return "placed";
+  return told.seat.table?.over === previous.seat.table?.over ? "stays" : "swapped";
 }
 
 /** A cutter that is gone from the shop, as far as what was told of it says. */
@@ -69,7 +83,7 @@ const standIn = ({ conditions, kind }: Told) =>
 export function toldSetup(
   piece: Piece,
   told: Told,
-  previous: Orientation | null,
+  previous: Setup | null,
   context: RouteContext,
   moreOff: Mm,
   clean: boolean,
@@ -77,12 +91,14 @@ export function toldSetup(
   const at: Orientation = { up: told.seat.up, fixed: told.seat.fixed };
   const axis = axisOf(told.face);
   const to = tidy(told.to - moreOff);
+  const extent = extentOf(told.key);
   const sized = piece.faces[opposite(told.face)].order !== null;
+  const entry = toldEntry(told, previous);
   const task = taskOf(
     told.kind,
     told.seat,
     Math.max(0, tidy(told.from - to)),
-    { face: told.face, key: told.key, sized, skin: conditionFacts[piece.faces[told.face].condition] },
+    { face: told.face, key: told.key, sized, before: piece },
     context,
   );
   const known = context.everyCutter.find((c) => c.id === told.conditions.cutter);
@@ -96,9 +112,14 @@ export function toldSetup(
       ),
     );
   const total = tidy(told.from - to);
+  const rest = extent === "part" && total > noCut ? leftStanding(told.kind, told.seat, total, context) : null;
   return describeSetup(
     {
-      number: told.number,
+      number: (previous?.number ?? 0) + 1,
+      clamping: clampingAfter(previous, entry),
+      entry,
+      stays: false,
+      sameTool: false,
       key: told.key,
       face: told.face,
       axis,
@@ -114,9 +135,9 @@ export function toldSetup(
       before: piece,
       after:
         total > noCut
-          ? cutFace(piece, told.face, told.seat.fixed, to, clean)
-          : leftAsItIs(piece, told.face, told.seat.fixed),
-      turn: previous ? turnBetween(previous, at) : "none",
+          ? cutFace(piece, told.face, locatedBy(told.seat, told.face), to, clean, rest)
+          : leftAsItIs(piece, told.face, locatedBy(told.seat, told.face)),
+      turn: previous ? turnBetween(previous.at, at) : "none",
       endReason: null,
     },
     context,
@@ -127,6 +148,7 @@ export function toldSetup(
 export const tellSetup = (setup: Setup): Told => ({
   key: setup.key,
   number: setup.number,
+  clamping: setup.clamping,
   face: setup.face,
   kind: setup.cut.kind,
   seat: setup.seat,

@@ -21,8 +21,9 @@ export interface LivePass {
   last: boolean;
 }
 
-/** The axis that gives the depth: Z under the spindle, X for an end past the jaws. */
-export const depthAxis = (setup: Pick<Setup, "cut">): "x" | "z" => (setup.cut.kind === "side" ? "x" : "z");
+/** The axis that gives the depth: Z under the spindle; for a wall the one of the table that does not feed. */
+export const depthAxis = ({ cut }: Pick<Setup, "cut">): "x" | "y" | "z" =>
+  cut.kind !== "side" ? "z" : cut.feedAlong === "y" ? "x" : "y";
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
 export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm =>

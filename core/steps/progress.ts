@@ -27,6 +27,8 @@ export interface Progress {
   /** Zero is good: touched, and nothing made it stale since. */
   zeroed: boolean;
   stale: StaleCause | null;
+  /** How often the part or a clamp moved since it began. */
+  moves: number;
   /** Size the part would have with the cutter at zero, mm; put right by readings. */
   sizeAtZero: Mm;
   cuts: CutDone[];
@@ -45,6 +47,7 @@ const begin = (told: Told): Progress => ({
   ticks: new Set(),
   zeroed: false,
   stale: null,
+  moves: 0,
   sizeAtZero: told.from,
   cuts: [],
   readings: new Map(),
@@ -55,7 +58,7 @@ const begin = (told: Told): Progress => ({
 });
 
 /** Ticks that must be made again when the part or a clamp moved. */
-export const clampTicks = ["tight", "tapped", "tried", "squared"];
+export const clampTicks = ["tight", "tapped", "tried", "squared", "aligned", "held", "rechecked"];
 
 const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...values)) / 2);
 
@@ -88,7 +91,10 @@ function applyRecord(state: Progress, record: Record): void {
     case "stale":
       state.zeroed = false;
       state.stale = record.cause;
-      if (record.cause === "moved") clampTicks.forEach((tick) => state.ticks.delete(tick));
+      if (record.cause === "moved") {
+        state.moves++;
+        clampTicks.forEach((tick) => state.ticks.delete(tick));
+      }
       break;
     case "cut":
       state.cuts.push({

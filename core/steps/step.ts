@@ -1,20 +1,15 @@
 import type { Axis } from "../frame/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
-import { faceCalled } from "../holding/index.ts";
 import { topSetting } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { OperationKey, Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
+import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
-
-export interface Tick {
-  id: string;
-  phrase: Phrase;
-  done: boolean;
-}
+import type { Tick } from "./tick.ts";
 
 export type StepKind =
   "place" | "clamp" | "check" | "touch" | "cut" | "measure" | "cleanup" | "deburr" | "takeOut";
@@ -31,7 +26,7 @@ export interface Step {
   ticks: Tick[];
   pass: LivePass | null;
   measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
-  touch: { axis: "x" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
+  touch: { axis: "x" | "y" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
   notes: Warning[];
   done: boolean;
   minutes: number;
@@ -80,50 +75,59 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
       notes: setup.warnings,
       minutes: handlingTimes.setup / 2,
     }),
-    make(
-      "clamp",
-      "clamp",
-      setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten by hand feel"),
-      { ticks: clampTicksOf(setup, tick), minutes: handlingTimes.setup / 2 },
-    ),
+    ...(setup.entry !== "stays" || (state?.moves ?? 0) > 0
+      ? [
+          make("clamp", "clamp", clampTitle(setup), {
+            ticks: clampTicksOf(setup, state, tick),
+            minutes: handlingTimes.setup / 2,
+          }),
+        ]
+      : []),
   ];
+  const number = setup.after.faces[setup.face].order ?? setup.number;
   if (passes.length > 0) {
     const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
-    steps.push(
-      make(
-        "check",
-        "check",
-        say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`,
-        {
-          ticks: [
-            tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
-            tick(
-              "speed",
-              say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`,
-            ),
-            tick("wrench", words("Wrench off the drawbar, handle off the vise")),
-            tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-            tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
-          ],
-          notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
-        },
-      ),
-      touchStep(setup, state, machine, make),
-    );
+    if (!setup.sameTool)
+      steps.push(
+        make(
+          "check",
+          "check",
+          say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`,
+          {
+            ticks: [
+              tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
+              tick(
+                "speed",
+                say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`,
+              ),
+              tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+              tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
+              tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+            ],
+            notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
+          },
+        ),
+      );
+    steps.push(touchStep(setup, state, machine, make));
     steps.push(...cuttingSteps(setup, state, passes, make));
     steps.push(
-      make("cleanup", "clean", say`Is face ${setup.number} clean all over?`, {
-        notes: [
-          note(
-            words(
-              setup.sized
-                ? "Look for spots the cutter missed. The size is reached: more cannot come off."
-                : "Look for spots the cutter missed. If there are any, one more pass is planned.",
+      make(
+        "cleanup",
+        "clean",
+        say`Is face ${number} clean${setup.after.faces[setup.face].rest ? " as far as it is cut" : " all over"}?`,
+        {
+          notes: [
+            note(
+              words(
+                setup.sized
+                  ? "Look for spots the cutter missed. The size is reached: more cannot come off."
+                  : "Look for spots the cutter missed. If there are any, one more pass is planned.",
+              ),
             ),
-          ),
-        ],
-        done: state?.cleanups.at(-1)?.after === passes.length && passes.every((p) => p.done),
-      }),
+          ],
+          done: state?.cleanups.at(-1)?.after === passes.length && passes.every((p) => p.done),
+        },
+      ),
     );
   }
   const after = passes.length;
@@ -131,7 +135,7 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
     make(
       "deburr",
       "deburr",
-      say`Deburr ${passes.length > 0 ? say`face ${setup.number}` : say`the ${setup.face} face`}, then wipe`,
+      say`Deburr ${passes.length > 0 ? say`face ${number}` : say`the ${setup.face} face`}, then wipe`,
       {
         ticks: [
           tick(`stopped-${after}`, words("Spindle stopped, chips brushed away, not by hand")),
@@ -147,82 +151,30 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
   );
   if (passes.length > 0 || setup.sized)
     steps.push(measureStep(setup, state, passes.length, true, setup.to, make));
-  steps.push(
-    make("takeOut", "out", words("Loosen and take out"), {
-      ticks: takeOutTicks(setup, tick),
-      notes: [
-        warn(
-          rule(
-            "M08.left",
-          )`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`,
-        ),
-      ],
-    }),
-  );
+  if (!setup.stays)
+    steps.push(
+      make("takeOut", "out", words("Loosen and take out"), {
+        ticks: takeOutTicks(setup, tick),
+        notes: [
+          warn(
+            rule(
+              "M08.left",
+            )`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`,
+          ),
+        ],
+      }),
+    );
   return steps;
 }
 
-function placeTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
-  const { seat, before } = setup;
-  return [
-    tick("wiped", words("Jaws, bed and part wiped clean")),
-    ...(seat.parallels
-      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)]
-      : []),
-    ...(seat.paper ? [tick("paper", paperIn)] : []),
-    tick(
-      "seated",
-      say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${setup.face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
-    ),
-    ...(seat.rod
-      ? [
-          tick(
-            "rod",
-            rule(
-              "M06.rod",
-            )`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`,
-          ),
-        ]
-      : []),
-  ];
-}
-
-/** Paper at the jaws goes in with the part. */
-const paperIn = words("A strip of paper between the part and each jaw");
-
-function clampTicksOf(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
-  const { seat } = setup;
-  return [
-    ...(seat.square
-      ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
-      : []),
-    tick(
-      "tight",
-      seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped"),
-    ),
-    ...(seat.tap
-      ? [
-          tick(
-            "tapped",
-            rule(
-              "M50.tap",
-            )`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`,
-          ),
-        ]
-      : []),
-    ...(seat.parallels ? [tick("tried", words("Both parallels tried by hand: neither moves"))] : []),
-  ];
-}
-
-function takeOutTicks(setup: Setup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
-  const { seat } = setup;
-  return [
-    tick("out-part", words("Spindle stopped, part out of the vise")),
-    ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
-    ...(seat.paper ? [tick("out-paper", words("Paper off the jaws"))] : []),
-    ...(seat.parallels ? [tick("out-parallels", words("Both parallels out"))] : []),
-  ];
-}
+const clampTitle = ({ seat, entry }: Setup): Phrase =>
+  entry === "swapped"
+    ? words("Check that nothing moved")
+    : seat.table
+      ? words("Tighten in turn, then look along the edge")
+      : seat.tap
+        ? words("Tighten, then tap it down")
+        : words("Tighten by hand feel");
 
 type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<Step>) => Step;
 
@@ -242,7 +194,7 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
     "touch",
     axis === "z"
       ? say`Touch off the face in ${name} with paper`
-      : say`Touch off the end in ${name} with paper`,
+      : say`Touch off the ${setup.face} ${setup.seat.overhang !== null ? "end" : "face"} in ${name} with paper`,
     {
       touch: {
         axis,
@@ -374,5 +326,3 @@ function measureStep(
     },
   );
 }
-
-const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

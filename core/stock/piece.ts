@@ -7,10 +7,14 @@ import { conditionAt, type Stock } from "./stock.ts";
 
 export const faceStateSchema = z.object({
   condition: faceConditionSchema,
+  /** Its condition before it was ever cut: what is left standing of it still has that skin. */
+  bought: faceConditionSchema,
   /** Place in the order of cutting, stamped on the face; null while not cut. */
   order: z.number().int().nullable(),
   /** The face that was at the fixed jaw (or on the bed) when this one was cut. */
   cutFrom: faceSchema.nullable(),
+  /** What its first cut left standing where it could not reach: how far it stands out, how wide it is; mm. */
+  rest: z.object({ proud: z.number(), across: z.number() }).nullable().default(null),
   /** Clean all over. A cut face that is not is no reference (M10). */
   clean: z.boolean(),
 });
@@ -29,7 +33,17 @@ export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
   const faces = Object.fromEntries(
     faceNames.map((face) => {
       const condition = conditionAt(stock, face);
-      return [face, { condition, order: null, cutFrom: null, clean: conditionFacts[condition].machined }];
+      return [
+        face,
+        {
+          condition,
+          bought: condition,
+          order: null,
+          cutFrom: null,
+          rest: null,
+          clean: conditionFacts[condition].machined,
+        },
+      ];
     }),
   ) as Record<Face, FaceState>;
   const sizes = Object.fromEntries(
@@ -45,13 +59,31 @@ export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
 export const isReference = (piece: Piece, face: Face): boolean =>
   piece.faces[face].clean && conditionFacts[piece.faces[face].condition].machined;
 
-/** The piece after a face was cut to leave the given size. */
-export function cutFace(piece: Piece, face: Face, from: Face, size: number, clean = true): Piece {
-  const order = 1 + Math.max(0, ...faceNames.map((f) => piece.faces[f].order ?? 0));
+/**
+ * The piece after a face was cut to leave the given size.
+ * @param rest what the cut could not reach; a later cut of it keeps the number of the face
+ */
+export function cutFace(
+  piece: Piece,
+  face: Face,
+  from: Face,
+  size: number,
+  clean = true,
+  rest: FaceState["rest"] = null,
+): Piece {
+  const before = piece.faces[face];
+  const order = before.order ?? 1 + Math.max(0, ...faceNames.map((f) => piece.faces[f].order ?? 0));
   return {
     faces: {
       ...piece.faces,
-      [face]: { condition: clean ? "milled" : piece.faces[face].condition, order, cutFrom: from, clean },
+      [face]: {
+        condition: clean ? "milled" : before.condition,
+        bought: before.bought,
+        order,
+        cutFrom: from,
+        clean,
+        rest,
+      },
     },
     sizes: { ...piece.sizes, [axisOf(face)]: size },
   };

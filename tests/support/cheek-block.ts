@@ -39,3 +39,11 @@ export function cheekBlock(): Job {
     return applied.job;
   }, job);
 }
+
+/** The cheek block with some decisions changed. */
+export const block = (...changes: [path: string, to: unknown][]): Job =>
+  changes.reduce((job, [path, to]) => {
+    const applied = applyChanges(job, [changeOf(job, path, to)]);
+    if (!applied.ok) throw new Error(path);
+    return applied.job;
+  }, cheekBlock());

@@ -56,6 +56,7 @@ export function jobStub(
         ),
       preview: () => undefined,
       compareRoutes: () => Promise.resolve(compareRoutes(job, demoShop)),
+      stopRoutes: () => undefined,
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,
       setFocusKey,

@@ -12,6 +12,7 @@ import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { setupPlace } from "../../instruments/setup-place.ts";
 import { StandIns } from "../../instruments/stand-ins.tsx";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -111,7 +112,7 @@ function OneCut({ setup }: { setup: Setup }) {
   return (
     <>
       <StationTitle
-        above={`Cut of setup ${setup.number} of ${plan.setups.length} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
+        above={`Cut of ${setupPlace(setup, plan.setups)} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
       >
         {cutter?.name}, <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
       </StationTitle>

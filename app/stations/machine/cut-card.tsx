@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { feedDirection } from "../../../core/holding/index.ts";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
-import type { Setup } from "../../../core/route/index.ts";
+import { type Setup, sideCut } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
 import { Warnings } from "../../instruments/notice.tsx";
@@ -31,11 +31,17 @@ export function CutCard({
   const screw = machine.axes[axis];
   const name = axis.toUpperCase();
   const handle =
-    axis === "x" ? "Move the table" : machine.depthBy === "knee" ? "Raise the knee" : "Lower the head";
+    axis === "x"
+      ? "Move the table along"
+      : axis === "y"
+        ? "Move the table across"
+        : machine.depthBy === "knee"
+          ? "Raise the knee"
+          : "Lower the head";
   const { cut } = setup;
-  const { travel } = feedDirection(cut.kind, vise);
+  const { travel } = feedDirection(cut.kind, vise, sideCut(setup, { vise }));
   const vf = pass.last ? cut.finishVf : cut.vf;
-  const lead = machine.axes[cut.kind === "side" ? "y" : "x"].lead;
+  const lead = machine.axes[cut.feedAlong].lead;
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
@@ -78,7 +84,7 @@ export function CutCard({
         mt="14px"
       >
         <Fact label="cut" value={`to the ${travel}`}>
-          cutter travels; {cut.kind === "side" ? "X and Z locked" : "Y and Z locked"}
+          cutter travels; {cut.feedAlong === "y" ? "X and Z locked" : "Y and Z locked"}
           {cut.lanes > 1 && `; ${cut.lanes} lanes`}
         </Fact>
         <Fact

@@ -165,7 +165,7 @@ export function MachineStation() {
           {plan.refusal && (
             <>
               {" "}
-              Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
+              Cut {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
               <Words of={plan.refusal.suggestion} />
             </>
           )}
@@ -217,6 +217,7 @@ export function MachineStation() {
           Another tab wrote something first. Nothing was added here; look at the step again.
         </Notice>
       )}
+      <Warnings of={plan.rechecks} />
       {!isCurrent && (
         <Notice severity="note">
           {step.done ? "This step is done." : "This step waits."} Now:{" "}
@@ -377,7 +378,8 @@ export function MachineStation() {
     </>,
     <>
       <chakra.h2 fontSize="16px" color="quiet" mb="8px">
-        Face {setup.number}: from <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
+        Face {setup.after.faces[setup.face].order ?? setup.number}: from <Figure of={mm(setup.from)} /> to{" "}
+        <Figure of={mm(setup.to)} />
       </chakra.h2>
       <PassLadder
         passes={passes}

@@ -41,7 +41,7 @@ export function TouchCard({
             {byDial ? "0" : <Figure of={mm(touch.setting)} />}
           </chakra.p>
         </Box>
-        <TouchPicture side={touch.axis === "x"} />
+        <TouchPicture side={touch.axis !== "z"} />
       </Box>
       <Box mt="8px" fontSize="18px">
         <Warnings of={step.notes} />

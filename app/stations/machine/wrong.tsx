@@ -55,7 +55,7 @@ export function Wrong({
         Something is wrong
       </chakra.h2>
       <chakra.p fontSize="18px" mb="12px">
-        Spindle off first. Then say what happened in setup {setup.number}:
+        Spindle off first. Then say what happened in setup {setup.clamping}:
       </chakra.p>
       {causes.map(([cause, what, then]) => (
         <Button

@@ -10,7 +10,7 @@ import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download, fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Notice } from "../../instruments/notice.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { PersonName } from "../../instruments/person-name.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
@@ -65,6 +65,7 @@ export function RecordStation() {
       {plan.requirements.length === 0 && (
         <Notice severity="note">The drawing asks for nothing yet. Fill it in first (1).</Notice>
       )}
+      <Warnings of={plan.rechecks} />
       {deviations.map(({ axis, size, reason }) => (
         <Notice key={axis} severity="warn">
           Deviation from the drawing: {axis} <b>{showDimension(size, unit)}</b> instead of{" "}

@@ -11,7 +11,7 @@ import { Expected } from "./routes-compared.tsx";
 export function ExpectedErrors({ face }: { face: Face }) {
   const { plan } = useJob();
   const links = referenceChain(plan.setups);
-  const number = (of: Face) => links.find((l) => l.face === of)?.number;
+  const number = (of: Face) => links.findIndex((l) => l.face === of) + 1;
   const hanging = hangingOn(links, face);
   return (
     <Section title="What each face is cut from">

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { largestError, type RouteComparison, type RouteOption } from "../../../core/job/index.ts";
+import { largestError, type RouteOption } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -7,14 +7,14 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
-import { useAnswer } from "../../instruments/use-answer.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { useComparison } from "./use-comparison.ts";
 
 /** The schools side by side: time, what to expect of squareness and parallelism, what they need; one is recommended. */
 export function RoutesCompared() {
-  const { plan, compareRoutes, reason } = useJob();
-  const compared = useAnswer<"routes", RouteComparison>("routes", plan, compareRoutes);
+  const { plan, compareRoutes, stopRoutes, reason } = useJob();
+  const { compared, progress, stopped, again } = useComparison(plan, compareRoutes);
   const own = useOverrides("route");
   const report = own.reportOf("school");
   const endsReport = own.reportOf("ends");
@@ -33,10 +33,22 @@ export function RoutesCompared() {
       {own.refused && <NotTaken />}
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
       {endsReport && <OverrideNotice report={endsReport} onUndo={() => own.takeBack("ends")} />}
-      {compared === null ? (
-        <chakra.p color="quiet" role="status">
-          Working out the ways…
-        </chakra.p>
+      {stopped ? (
+        <Box display="flex" gap="12px" alignItems="center">
+          <chakra.p color="quiet" role="status">
+            Stopped before all ways were worked out.
+          </chakra.p>
+          <Button onClick={again}>Work them out</Button>
+        </Box>
+      ) : compared === null ? (
+        <Box display="flex" gap="12px" alignItems="center">
+          <chakra.p color="quiet" role="status">
+            {progress
+              ? `Working out the ways: ${progress.what.toLowerCase()}, ${progress.done} of ${progress.of} done…`
+              : "Working out the ways…"}
+          </chakra.p>
+          <Button onClick={stopRoutes}>Stop</Button>
+        </Box>
       ) : (
         <>
           <chakra.p mb="6px">
@@ -84,9 +96,7 @@ function Option({
           {recommended ? " · recommended" : ""}
         </chakra.div>
         <chakra.div fontWeight="400">{option.what}</chakra.div>
-        <chakra.div fontWeight="400">
-          {option.setups.map((s) => `${s.face}${s.kind === "side" ? " (hung out)" : ""}`).join(" → ")}
-        </chakra.div>
+        <chakra.div fontWeight="400">{orderOf(option.setups)}</chakra.div>
         {option.refusal && (
           <chakra.div color="stop" fontWeight="400">
             ■ <Words of={option.refusal} />
@@ -119,6 +129,18 @@ function Option({
       </td>
     </chakra.tr>
   );
+}
+
+/** The cuts in order, those of one clamping together: "top, right, left → bottom". */
+function orderOf(setups: RouteOption["setups"]): string {
+  const several = setups.some((s) => s.entry !== "placed");
+  return setups
+    .map((s, i) => {
+      const how = s.key.endsWith("/rest") ? " (rest)" : !several && s.kind === "side" ? " (hung out)" : "";
+      const before = i === 0 ? "" : s.entry === "placed" ? " → " : s.entry === "swapped" ? " ⇄ " : ", ";
+      return `${before}${s.face}${how}`;
+    })
+    .join("");
 }
 
 /** A predicted error with its worst case, what it is mostly from, and whether it is within what the drawing asks. */

@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { useParams } from "react-router";
 import { faceNet, jawSection } from "../../../core/figure/index.ts";
-import { cutKey, equipment, schoolName, schoolOf } from "../../../core/job/index.ts";
+import { cutKey, equipment, schoolOf } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { operationFromSlug, operationSlug } from "../../../core/route/index.ts";
+import { operationFromSlug, operationSlug, schoolName, type Setup } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
@@ -11,6 +12,7 @@ import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
+import { setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -49,7 +51,6 @@ export function SetupsStation() {
   const before = steps
     .filter((s) => s.kind === "place" || s.kind === "clamp" || s.kind === "check")
     .flatMap((s) => s.ticks);
-  const { seat } = setup;
   return (
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
@@ -57,7 +58,7 @@ export function SetupsStation() {
         <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>
       )}
       <StationTitle
-        above={`${schoolName(schoolOf(job))} · setup ${setup.number} of ${plan.setups.length}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
+        above={`${schoolName(schoolOf(job))} · ${setupPlace(setup, plan.setups)}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
       >
         <Words of={setup.title} />
       </StationTitle>
@@ -74,49 +75,7 @@ export function SetupsStation() {
             saveAs={`${fileName(job.name)}-setup-${setup.number}`}
           />
           <Box display="flex" flexWrap="wrap" gap="4px 18px" mt="8px" fontSize="15px">
-            <span>
-              grip{" "}
-              <b>
-                <Worked at={cutKey(setup.key, "grip")}>
-                  <Figure of={mm(seat.grip)} />
-                </Worked>
-              </b>
-            </span>
-            <span>
-              above the jaws{" "}
-              <b>
-                <Worked at={cutKey(setup.key, "grip")}>
-                  <Figure of={mm(seat.projection)} />
-                </Worked>
-              </b>
-            </span>
-            <span>
-              on{" "}
-              <b>
-                {seat.parallels ? (
-                  <>
-                    <Figure of={mm(seat.parallels.height)} /> parallels
-                  </>
-                ) : (
-                  "the bed"
-                )}
-              </b>
-            </span>
-            <span>
-              rod{" "}
-              <b>
-                {seat.rod ? (
-                  <>
-                    <Figure of={mm(seat.rod.diameter)} /> at <Figure of={mm(seat.rod.height)} />
-                  </>
-                ) : (
-                  "none"
-                )}
-              </b>
-            </span>
-            <span>
-              tap <b>{seat.tap ? "yes" : "no"}</b>
-            </span>
+            <Seating setup={setup} />
             <span>
               cut{" "}
               <b>
@@ -199,12 +158,78 @@ export function SetupsStation() {
   );
 }
 
+/** How the part sits, in figures. */
+function Seating({ setup }: { setup: Setup }) {
+  const { seat } = setup;
+  if (seat.table)
+    return (
+      <>
+        <Fact what="straps">
+          {seat.table.straps} over the {seat.table.over} edge
+        </Fact>
+        <Fact what="reach in">
+          <Figure of={mm(seat.table.reach)} />
+        </Fact>
+        <Fact what="on">
+          {seat.points ? (
+            "three points"
+          ) : (
+            <>
+              <Figure of={mm(seat.table.packing)} /> packing
+            </>
+          )}
+        </Fact>
+      </>
+    );
+  return (
+    <>
+      <Fact what="grip">
+        <Worked at={cutKey(setup.key, "grip")}>
+          <Figure of={mm(seat.grip)} />
+        </Worked>
+      </Fact>
+      <Fact what="above the jaws">
+        <Worked at={cutKey(setup.key, "grip")}>
+          <Figure of={mm(seat.projection)} />
+        </Worked>
+      </Fact>
+      <Fact what="on">
+        {seat.points ? (
+          "three points"
+        ) : seat.parallels ? (
+          <>
+            <Figure of={mm(seat.parallels.height)} /> parallels
+          </>
+        ) : (
+          "the bed"
+        )}
+      </Fact>
+      <Fact what="rod">
+        {seat.rod ? (
+          <>
+            <Figure of={mm(seat.rod.diameter)} /> at <Figure of={mm(seat.rod.height)} />
+          </>
+        ) : (
+          "none"
+        )}
+      </Fact>
+      <Fact what="tap">{seat.tap ? "yes" : "no"}</Fact>
+    </>
+  );
+}
+
+const Fact = ({ what, children }: { what: string; children: ReactNode }) => (
+  <span>
+    {what} <b>{children}</b>
+  </span>
+);
+
 function Refusal() {
   const { plan } = useJob();
   if (!plan.refusal) return null;
   return (
     <Notice severity="stop">
-      Setup {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
+      Cut {plan.refusal.number} cannot be done: <Words of={plan.refusal.reason} />{" "}
       <Words of={plan.refusal.suggestion} />
     </Notice>
   );

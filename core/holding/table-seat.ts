@@ -1,0 +1,90 @@
+import { alongJaws, axisOf, downOf, type Face, type Orientation } from "../frame/index.ts";
+import { strapHold } from "../handbook/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
+import type { Aid, AidKind } from "../shop/index.ts";
+import { isReference, type Piece } from "../stock/index.ts";
+import { done, type Outcome, refused, rule, say } from "../working/index.ts";
+import type { Seat } from "./seat.ts";
+import { studLength } from "./strap.ts";
+
+export interface TableRequest {
+  piece: Piece;
+  at: Orientation;
+  /** Edge that the straps reach over. */
+  over: Face;
+  aids: readonly Aid[];
+  /** What comes off the top, mm. */
+  removal: Mm;
+  paper: boolean;
+  stop: boolean;
+  points: boolean;
+}
+
+/** Straps on one edge: no more than this many. */
+const mostStraps = 3;
+/** Left free between the straps of both sides at least, mm. */
+const leastFree = 10;
+/** Nut and T-nut on a stud, mm. */
+const nutHeight = 10;
+const tNutHeight = 12;
+
+/**
+ * A part strapped to the table on packing, its straps over one edge (domain.md 4 and 5). Refuses one strap alone without a
+ * stop (M15), and studs that are too short for the height (M47).
+ */
+export function seatOnTable(request: TableRequest): Outcome<Seat> {
+  const { piece, at, aids } = request;
+  const count = (kind: AidKind) => aids.filter((a) => a.kind === kind).reduce((sum, a) => sum + a.count, 0);
+  const straps = Math.min(mostStraps, count("strap"), count("stud"), count("tNut"));
+  if (straps === 0 || (straps === 1 && !request.stop))
+    return refused(
+      rule(
+        "M15.none",
+      )`Strapping it to the table takes two straps with studs and T-nuts; the shop has ${straps}. One alone lets the part turn.`,
+      say`Enter straps, studs and T-nuts in the shop${straps === 1 ? ", or set a stop" : ""}.`,
+    );
+  const standing = piece.sizes[axisOf(at.up)];
+  const needed = studLength({
+    passes: [strapHold.lips, strapHold.packing, standing, strapHold.thick],
+    nut: nutHeight,
+    tNut: tNutHeight,
+    diameter: strapHold.stud,
+  });
+  const between = piece.sizes[axisOf(at.fixed)];
+  if (between < 2 * strapHold.reach + leastFree)
+    return refused(
+      rule(
+        "M11.narrow",
+      )`Straps reach ${mm(strapHold.reach)} in from each side; of ${mm(between)} too little is left free between them.`,
+      say`Hold it in the vise.`,
+    );
+  const longest = Math.max(...aids.filter((a) => a.kind === "stud").map((a) => a.to));
+  if (needed > longest)
+    return refused(
+      rule(
+        "M47.noStud",
+      )`A part ${mm(standing)} high on ${mm(strapHold.packing)} of packing wants studs of ${mm(needed)}; the longest are ${mm(longest)}.`,
+      say`Lay the part down, or get longer studs.`,
+    );
+  return done({
+    up: at.up,
+    fixed: at.fixed,
+    vise: "",
+    parallels: null,
+    rod: null,
+    paper: request.paper,
+    jack: false,
+    stop: request.stop,
+    points: request.points,
+    table: { packing: strapHold.packing, straps, over: request.over, reach: strapHold.reach },
+    tap: isReference(piece, downOf(at)),
+    square: false,
+    grip: 0,
+    effectiveGrip: 0,
+    projection: tidy(strapHold.packing + standing - request.removal),
+    standing,
+    between,
+    along: piece.sizes[alongJaws(at)],
+    overhang: null,
+  });
+}

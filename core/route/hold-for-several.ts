@@ -1,0 +1,85 @@
+import { axisOf } from "../frame/index.ts";
+import { type Seat, seatInVise, seatOnTable, withTopCut } from "../holding/index.ts";
+import { mm, tidy } from "../quantity/index.ts";
+import { type Piece } from "../stock/index.ts";
+import { done, type Outcome, refused, rule, say } from "../working/index.ts";
+import { amountsOf, type Held, leftStanding, reachIn, restsOnPoints, witnessOverlap } from "./held.ts";
+import type { NextCut } from "./next-cut.ts";
+import { faceOperation } from "./operation.ts";
+import { noOwnSeat, type RouteContext } from "./route-context.ts";
+import type { Entry, Setup } from "./setup-facts.ts";
+
+/** What a cut was done in before, as far as the next one can go on from it. */
+export type Before = Pick<Setup, "seat" | "face" | "from" | "to"> | null;
+
+/** Whether a next cut finds the part standing as it is, and whether its straps too. */
+export function entryOf(next: NextCut, before: Before): Entry {
+  if (!before || next.hold === "vise" || next.at.up !== before.seat.up || next.at.fixed !== before.seat.fixed)
+    return "placed";
+  if (next.hold === "quarter") return before.seat.table ? "placed" : "stays";
+  return !before.seat.table ? "placed" : before.seat.table.over === next.over ? "stays" : "swapped";
+}
+
+/** Grip of the lowest quarter, and all that can be reached over it in one clamping; or straps on the table. */
+export function holdForSeveral(
+  piece: Piece,
+  next: NextCut,
+  context: RouteContext,
+  before: Before,
+): Outcome<Held> {
+  const { face, at, extent } = next;
+  const { removal, from, to, sized, standing: left } = amountsOf(piece, next, context);
+  const above = face === at.up;
+  const entry = entryOf(next, before);
+  const own = context.ownSeats[faceOperation(face, extent)] ?? noOwnSeat;
+  const points = restsOnPoints(piece, at, context);
+  const seated: Outcome<Seat> =
+    entry === "stays" && before
+      ? done(withTopCut(before.seat, before.face === at.up ? tidy(before.from - before.to) : 0))
+      : next.hold === "table"
+        ? seatOnTable({
+            piece,
+            at,
+            over: next.over ?? at.fixed,
+            aids: context.shop.aids,
+            removal: above ? removal : 0,
+            paper: own.paper,
+            stop: own.stop,
+            points,
+          })
+        : seatInVise({
+            piece,
+            at,
+            removal: above ? removal : 0,
+            overhang: null,
+            square: false,
+            vise: context.vise,
+            parallels: context.shop.parallels,
+            rods: context.shop.rods,
+            offEnd: 0,
+            ownParallels: own.parallels,
+            paper: own.paper,
+            jack: false,
+            stop: own.stop,
+            points,
+            wantedGrip: piece.sizes[axisOf(at.up)] / 4,
+          });
+  if (!seated.ok) return seated;
+  const seat = seated.value;
+  const kind = !above ? "side" : context.machine.kind === "horizontal" ? "slab" : "face";
+  const { reach } = reachIn(kind, seat, context.vise);
+  if (left !== null && !above && left + witnessOverlap > reach)
+    return refused(
+      rule(
+        "M11.witness",
+      )`${mm(left)} of the ${face} face is still to cut and only ${mm(reach)} stands free above the jaws: the two cuts would not meet.`,
+      say`Grip less of it, or square it another way.`,
+    );
+  if (reach <= 0)
+    return refused(
+      rule("M12.nothingFree")`Nothing of the sides stands free above the jaws.`,
+      say`Use higher parallels, or square it another way.`,
+    );
+  const rest = extent === "part" ? leftStanding(kind, seat, removal, context) : null;
+  return done({ at, seat, entry, kind, extent, removal, from, to, sized, rest, endReason: null });
+}

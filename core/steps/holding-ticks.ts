@@ -1,0 +1,167 @@
+import { faceCalled } from "../holding/index.ts";
+import { mm } from "../quantity/index.ts";
+import type { Setup } from "../route/index.ts";
+import { isReference } from "../stock/index.ts";
+import { type Phrase, rule, say, words } from "../working/index.ts";
+import type { Progress } from "./progress.ts";
+import type { Tick } from "./tick.ts";
+
+/** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
+const holdWithin = 0.02;
+
+type MakeTick = (id: string, phrase: Phrase) => Tick;
+
+/** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
+export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
+  if (setup.entry === "stays")
+    return [
+      tick(
+        "still",
+        words(setup.seat.table ? "Straps as they were, none loosened" : "Vise as it was, not loosened"),
+      ),
+    ];
+  if (setup.entry === "swapped") return swapTicks(setup, tick);
+  return setup.seat.table ? tableTicks(setup, tick) : viseTicks(setup, tick);
+}
+
+function viseTicks({ seat, before, face }: Setup, tick: MakeTick): Tick[] {
+  return [
+    tick("wiped", words("Jaws, bed and part wiped clean")),
+    ...(seat.parallels
+      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)]
+      : []),
+    ...(seat.points ? [tick("points", pointsIn)] : []),
+    ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
+    ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
+    tick(
+      "seated",
+      say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
+    ),
+    ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out, just touching"))] : []),
+    ...(seat.rod
+      ? [
+          tick(
+            "rod",
+            rule(
+              "M06.rod",
+            )`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
+
+function tableTicks({ seat, before }: Setup, tick: MakeTick): Tick[] {
+  const { table } = seat;
+  if (!table) return [];
+  return [
+    tick("wiped", words("Table, packing and part wiped clean")),
+    seat.points
+      ? tick("points", pointsIn)
+      : tick("packing", say`Packing ${mm(table.packing)} high under the part, clear of what is cut`),
+    ...(seat.paper ? [tick("paper", words("Paper between packing and part"))] : []),
+    tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),
+    ...(seat.stop ? [tick("stop", words("Stop against the side that the cut pushes it to"))] : []),
+    tick(
+      "straps",
+      rule(
+        "M41.support",
+      )`${table.straps} straps over the ${table.over} edge of ${faceCalled(before, seat.up)}, each over packing, its heel level or a little high`,
+    ),
+  ];
+}
+
+/** M14: a strap is moved with another one holding, and the part is checked before the next cut. */
+const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
+  tick("swap-watch", words("Indicator set against an edge that is cut, reading noted")),
+  tick("swap-on", say`A strap over the ${seat.table?.over ?? ""} edge on and tight, over packing`),
+  tick("swap-off", words("Only then an old one off; the others the same way, one at a time")),
+];
+
+/** Ticks of tightening, in the order that must be kept. */
+export function clampTicksOf(setup: Setup, state: Progress | null, tick: MakeTick): Tick[] {
+  const { seat, before } = setup;
+  const moved = (state?.moves ?? 0) > 0;
+  const rechecked =
+    moved && (state?.cuts.length ?? 0) > 0
+      ? [
+          tick(
+            "rechecked",
+            rule(
+              "M14.moved",
+            )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. More: it stands otherwise than before; measure before the next cut`,
+          ),
+        ]
+      : [];
+  if (setup.entry === "swapped" && !moved)
+    return [
+      tick(
+        "held",
+        rule(
+          "M14.swapped",
+        )`Indicator reads as before, within ${mm(holdWithin)}. More: the part moved; set it anew, and check what was cut`,
+      ),
+    ];
+  if (seat.table)
+    return [
+      tick("tight", words("Nuts tightened in turn, a little each")),
+      tick(
+        "aligned",
+        seat.points
+          ? words("Third point set until an indicator over the top reads level on the average")
+          : isReference(before, seat.fixed)
+            ? say`Indicator along the ${seat.fixed} edge: within ${mm(holdWithin)}`
+            : say`The ${seat.fixed} edge along X by eye or rule: it is not machined yet`,
+      ),
+      ...rechecked,
+    ];
+  return [
+    ...(seat.square
+      ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
+      : []),
+    ...(seat.points
+      ? [tick("aligned", words("Third point set until an indicator over the top reads level on the average"))]
+      : []),
+    tick(
+      "tight",
+      seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped"),
+    ),
+    ...(seat.tap
+      ? [
+          tick(
+            "tapped",
+            rule(
+              "M50.tap",
+            )`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`,
+          ),
+        ]
+      : []),
+    ...(seat.parallels && !seat.points
+      ? [tick("tried", words("Both parallels tried by hand: neither moves"))]
+      : []),
+    ...rechecked,
+  ];
+}
+
+/** What was put in is taken out (M08); nothing while the part stays for the next cut. */
+export function takeOutTicks({ seat }: Setup, tick: MakeTick): Tick[] {
+  return [
+    tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
+    ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
+    ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
+    ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),
+    ...(seat.stop ? [tick("out-stop", words("Stop off"))] : []),
+    ...(seat.parallels ? [tick("out-parallels", words("Both parallels out"))] : []),
+    ...(seat.points ? [tick("out-points", words("All three points out"))] : []),
+    ...(seat.table
+      ? [
+          tick("out-straps", words("Straps, studs and T-nuts off the table")),
+          ...(seat.points ? [] : [tick("out-packing", words("Packing off the table"))]),
+        ]
+      : []),
+  ];
+}
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

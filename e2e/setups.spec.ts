@@ -7,16 +7,30 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await loadDemo(page);
   await openStation(page, "setups/back.face");
   const ways = page.getByRole("region", { name: "Ways to square it" });
-  await expect(ways.getByRole("row")).toHaveCount(5);
+  await expect(ways.getByRole("row")).toHaveCount(7);
   await expect(ways).toContainText("recommended");
   await ways.getByRole("button", { name: "Take widest first" }).click();
   await expect(page.getByText(/^Widest first · setup/)).toBeVisible();
   await expect(page.getByText(/6 setups, widest first/)).toBeVisible();
-  await page.getByRole("button", { name: "Back to the plan's school" }).click();
+  await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
   await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
   await ways.getByRole("button", { name: "Take round the block, ends hung out" }).click();
   await expect(page.getByText("hung out past the jaws").first()).toBeVisible();
   await page.getByRole("button", { name: "Back to the plan's ends" }).click();
+  // Several cuts in one clamping: on the table, with a hold point after the straps are moved.
+  await ways.getByRole("button", { name: "Take on the table" }).click();
+  await expect(page.getByText(/2 setups, on the table/)).toBeVisible();
+  await page.goto("/jobs/cheek-block/setups/top.rest");
+  await expect(page.getByText(/^On the table · setup 1 of 2, cut 5 of 8/)).toBeVisible();
+  await expect(page.getByText(/Indicator reads as before, within 0\.02/)).toBeVisible();
+  await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
+  await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
+  // The order of setups is changed by one, and back.
+  await page.goto("/jobs/cheek-block/setups/top.face");
+  await page.getByRole("button", { name: "Cut it earlier" }).click();
+  await expect(page.getByText(/^An order of its own · setup 1 of 6/)).toBeVisible();
+  await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
+  await expect(page.getByText(/^Round the block · setup 2 of 6/)).toBeVisible();
   // The fourth setup with another face at the fixed jaw: the rest follows, the reason stands there.
   await page.goto("/jobs/cheek-block/setups/front.face");
   await page.getByLabel("At the fixed jaw", { exact: true }).selectOption("bottom");

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, loadDemo, test } from "./support/fixtures.ts";
-import { views } from "./views.ts";
+import { pressFirst, views } from "./views.ts";
 
 const sizes = [...new Map(views.flatMap((v) => v.sizes).map((s) => [s.join(" × "), s])).entries()];
 
@@ -10,6 +10,7 @@ for (const [name, [width, height]] of sizes) {
     await page.setViewportSize({ width, height });
     await loadDemo(page);
     for (const view of views.filter((v) => v.sizes.some(([w]) => w === width))) {
+      if (view.after) await pressFirst(page, view.after);
       await page.goto(view.url);
       await expect(page.getByText(view.ready).first()).toBeVisible();
       for (const key of view.keys ?? []) {
@@ -26,6 +27,7 @@ for (const [name, [width, height]] of sizes) {
         v.nodes.map((n) => `${v.id}: ${n.target.join(" ")} ${n.failureSummary ?? ""}`),
       );
       expect.soft(told, view.name).toEqual([]);
+      if (view.after) await page.getByRole("button", { name: "Undo" }).first().click();
     }
   });
 }

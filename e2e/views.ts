@@ -1,3 +1,5 @@
+import type { Page } from "@playwright/test";
+
 /** Every main view: one spec looks at each, and the screenshots script takes its picture from the same list. */
 export interface View {
   name: string;
@@ -6,6 +8,10 @@ export interface View {
   sizes: [width: number, height: number][];
   /** Keys pressed once it is there, to get to a telling state. */
   keys?: string[];
+  /** Buttons pressed first, at the address before it. */
+  after?: { url: string; press: string };
+  /** Text that the picture begins at. */
+  from?: string;
   /** Text that shows the view is ready. */
   ready: string;
   /** Keeps a picture in docs/screenshots. */
@@ -29,6 +35,22 @@ export const views: View[] = [
     url: `${job}/setups/bottom.face`,
     sizes: [desk, phone],
     ready: "Why this way",
+    picture: true,
+  },
+  {
+    name: "setups-compared",
+    url: `${job}/setups/bottom.face`,
+    from: "Ways to square it, compared",
+    sizes: [desk],
+    ready: "Found by search",
+    picture: true,
+  },
+  {
+    name: "setups-table",
+    after: { url: `${job}/setups`, press: "Take on the table" },
+    url: `${job}/setups/top.rest`,
+    sizes: [desk, phone],
+    ready: "On the table",
     picture: true,
   },
   {
@@ -88,3 +110,11 @@ export const pictureName = (view: View, [width]: [number, number]): string =>
 /** Pictures kept: every view at the desk, the machine on the phone too. */
 export const pictured = (view: View, size: [number, number]): boolean =>
   view.picture && (size === desk || (view.name === "machine" && size === phone));
+
+/** Presses what leads to a view, and waits until it is kept. */
+export async function pressFirst(page: Page, { url, press }: NonNullable<View["after"]>): Promise<void> {
+  await page.goto(url);
+  await page.getByRole("button", { name: press }).click();
+  await page.getByText("in the plan").first().waitFor();
+  await page.waitForTimeout(500);
+}

@@ -38,7 +38,10 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await expect(page.getByRole("heading", { name: "What the limits leave" })).toBeVisible();
 
   // An own depth with its reason, undone.
-  await page.keyboard.press("o");
+  await expect(async () => {
+    await page.keyboard.press("o");
+    await expect(page.locator("input:focus")).toBeVisible({ timeout: 500 });
+  }).toPass();
   await page.keyboard.type("0.5");
   await tabTo(page, page.getByLabel("Reason"));
   await page.keyboard.type("light belt");

@@ -11,7 +11,7 @@ const vite = await createServer({
   appType: "custom",
   logLevel: "error",
 });
-const { views, pictured, pictureName } = await vite.ssrLoadModule("/e2e/views.ts");
+const { views, pictured, pictureName, pressFirst } = await vite.ssrLoadModule("/e2e/views.ts");
 const { chromiumFlags } = await vite.ssrLoadModule("/e2e/support/browser.ts");
 await vite.close();
 
@@ -33,12 +33,19 @@ for (const view of views) {
     await page.goto(`http://127.0.0.1:${port}/`);
     await page.getByRole("button", { name: "Load the demo job" }).click();
     await page.getByRole("link", { name: /Cheek block/ }).waitFor();
-    await page.goto(`http://127.0.0.1:${port}${view.url}`);
+    const at = (url) => `http://127.0.0.1:${port}${url}`;
+    if (view.after) await pressFirst(page, { ...view.after, url: at(view.after.url) });
+    await page.goto(at(view.url));
     await page.getByText(view.ready).first().waitFor();
     for (const key of view.keys ?? []) {
       await page.keyboard.press(key);
       await page.waitForTimeout(250);
     }
+    if (view.from)
+      await page
+        .getByText(view.from)
+        .first()
+        .evaluate((element) => element.scrollIntoView({ block: "start" }));
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${pictureName(view, size)}.png` });
     console.log(pictureName(view, size));

@@ -1,11 +1,13 @@
 import type { Override, OverrideReport } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
+import { schoolName } from "../../core/route/index.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { Button } from "./button.tsx";
 import { useJob } from "./job-context.tsx";
 import { Notice } from "./notice.tsx";
 import { Figure, Words } from "./words.tsx";
 
+const whatWords: Partial<Record<Override["what"], string>> = { school: "way of squaring", fixed: "seat" };
 const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
 
 /** What became of one override, with its undo. */
@@ -14,8 +16,9 @@ export function OverrideNotice({ report, onUndo }: { report: OverrideReport; onU
   const { override, state, why } = report;
   return (
     <Notice severity={state === "applied" ? "note" : "stop"}>
-      Yours: {override.what} <b>{valueOf(override, shop)}</b>, {stateWords[state]}. <Words of={why} /> Reason:{" "}
-      {override.reason}. <Button onClick={onUndo}>Back to the plan's {override.what}</Button>
+      Yours: {whatWords[override.what] ?? override.what} <b>{valueOf(override, shop)}</b>, {stateWords[state]}
+      . <Words of={why} /> Reason: {override.reason}.{" "}
+      <Button onClick={onUndo}>Back to the plan's {whatWords[override.what] ?? override.what}</Button>
     </Notice>
   );
 }
@@ -35,11 +38,15 @@ function valueOf(override: Override, shop: Shop) {
     case "fixed":
       return `${override.value} face at the fixed jaw`;
     case "school":
-      return override.value === "widest" ? "widest first" : "an order of its own";
+      return schoolName(override.value).toLowerCase();
     case "ends":
       return override.value === "hung" ? "hung out past the jaws" : "standing upright";
     case "packing":
-      return "paper at the jaws";
+      return "paper";
+    case "jack":
+      return "under the end";
+    case "stop":
+      return "set against the part";
     case "direction":
     case "aim":
       return override.value;

@@ -6,7 +6,7 @@ import { newJob } from "../../core/job/index.ts";
 import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
 import { walk } from "../../tests/support/walker.ts";
-import type { JobIntent } from "../instruments/job-context.tsx";
+import type { JobContextValue, JobIntent } from "../instruments/job-context.tsx";
 import { CutsStation } from "./cuts/cuts-station.tsx";
 import { DrawingStation } from "./drawing/drawing-station.tsx";
 import { MachineStation } from "./machine/machine-station.tsx";
@@ -100,6 +100,22 @@ describe("the stations do what they say", () => {
       intent: "append",
       events: [{ type: "cut", op: "front/face", pass: 2 }],
     });
+  });
+
+  test("long comparing shows how far it is, can be stopped, and begun again", async () => {
+    let end: (of: null) => void = () => undefined;
+    const asked = { times: 0 };
+    const comparison: JobContextValue["compareRoutes"] = (onProgress) => {
+      asked.times++;
+      onProgress({ done: 2, of: 7, what: "Two setups" });
+      return new Promise((resolve) => (end = resolve));
+    };
+    render(jobStub(<SetupsStation />, { job: cheekBlock(), comparison })("/jobs/cheek-block/setups"));
+    await screen.findByText(/two setups, 2 of 7 done/);
+    end(null);
+    fireEvent.click(await screen.findByRole("button", { name: "Work them out" }));
+    await screen.findByText(/two setups, 2 of 7 done/);
+    expect(asked.times).toBe(2);
   });
 
   test("ticks are made in their order", async () => {

@@ -1,13 +1,12 @@
-import { feedDirection } from "../holding/index.ts";
-import { type Setup, sideCut } from "../route/index.ts";
+import { type Setup, sideCut, travelOf } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** The cut seen from the front (an end: from above): which way the cutter travels against the table (M16). */
-export function cutDirection(setup: Setup, vise: Vise): Figure {
+export function cutDirection(setup: Setup, vise: Pick<Vise, "fixedJaw">): Figure {
   const side = setup.cut.kind === "side";
-  const along = sideCut(setup, { vise });
-  const { travel } = feedDirection(setup.cut.kind, vise, along);
+  const along = sideCut(setup, vise);
+  const { travel } = travelOf(setup, vise);
   const toLeft = travel === "left" || travel === "front";
   const other = { left: "right", right: "left", back: "front", front: "back" }[travel];
   const shapes: Shape[] = [

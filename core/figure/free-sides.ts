@@ -23,7 +23,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
   const atRight = fromFront
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw) === "right"
     : face === seat.fixed;
-  const margin = small ? 4 : 30;
+  const margin = small ? 4 : 30 + size * 0.14;
   const head = small ? 16 : 30;
   const rod = fromFront ? 0 : (seat.rod?.diameter ?? 0);
   const beside = Math.max(
@@ -149,8 +149,8 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
   if (wall)
     shapes.push({
       kind: "dimension",
-      from: [atRight ? margin * 0.7 : width - margin * 0.7, y(bottom)],
-      to: [atRight ? margin * 0.7 : width - margin * 0.7, y(top)],
+      from: [atRight ? margin * 0.8 : width - margin * 0.8, y(bottom)],
+      to: [atRight ? margin * 0.8 : width - margin * 0.8, y(top)],
       value: mm(task.across),
       label: "cut down",
       size: text,
@@ -159,8 +159,8 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
   if (!seat.table)
     shapes.push({
       kind: "dimension",
-      from: [atRight ? width - margin * 0.7 : margin * 0.7, y(under)],
-      to: [atRight ? width - margin * 0.7 : margin * 0.7, y(Math.min(vise.jawDepth, top))],
+      from: [atRight ? width - margin * 0.8 : margin * 0.8, y(under)],
+      to: [atRight ? width - margin * 0.8 : margin * 0.8, y(Math.min(vise.jawDepth, top))],
       value: mm(seat.grip),
       label: "grip",
       size: text,

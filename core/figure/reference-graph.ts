@@ -25,12 +25,16 @@ export function referenceGraph(links: readonly ChainLink[]): Figure {
       ink: "edge",
       bold: true,
     });
-    link.from.forEach((from, k) => {
+    const drawn = link.from.filter(
+      (from, k) => link.from.findIndex((o) => o.face === from.face && o.by === from.by) === k,
+    );
+    drawn.forEach((from, k) => {
       const above = from.by === "jaw";
       const source = place.get(from.face);
       const ends = x + box.w / 2 + (k - 0.5) * 7;
       const edge = above ? middle : middle + box.h;
-      if (source === undefined || source >= i) {
+      // What was cut in the same clamping did not locate it.
+      if (source === undefined || links[source]!.clamping >= link.clamping) {
         const start = above ? middle - 8 : middle + box.h + 8;
         shapes.push({
           kind: "line",

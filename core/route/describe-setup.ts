@@ -3,6 +3,7 @@ import { axisOf, downOf, type Face, movingOf, type Side, sideOf } from "../frame
 import { handlingTimes, wordsFor } from "../handbook/index.ts";
 import {
   faceCalled,
+  type FeedDirection,
   feedDirection,
   otherFaceAtJaw,
   parallelReached,
@@ -38,7 +39,7 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
             say`The part stays clamped: what is cut now is square and parallel to what was cut before, by the machine alone.`,
           ]
         : holdingReasons(setup)),
-      feedDirection(cut.kind, context.vise, sideCut(setup, context)).why,
+      travelOf(setup, context.vise).why,
       ...(endReason ? [endReason] : []),
       ...extentReasons(setup),
     ],
@@ -74,11 +75,28 @@ export const handlingOf = (entry: Entry, sized: boolean): number =>
 /** The side of the part that is cut while it is held all along; null for a face, or an end hung out. */
 export const sideCut = (
   { cut, seat, face }: Pick<Setup, "cut" | "seat" | "face">,
-  { vise }: { vise: Vise },
+  vise: Pick<Vise, "fixedJaw">,
 ): Side | null =>
   cut.kind === "side" && seat.overhang === null
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
     : null;
+
+/** Which way the cutter goes over the part, and why (M16). */
+export function travelOf(
+  setup: Pick<Setup, "cut" | "seat" | "face">,
+  vise: Pick<Vise, "fixedJaw">,
+): FeedDirection {
+  const { cut, seat } = setup;
+  const usual = feedDirection(cut.kind, seat.table ? { fixedJaw: "back" } : vise, sideCut(setup, vise));
+  return seat.table && cut.kind === "face"
+    ? {
+        ...usual,
+        why: rule(
+          "M16.table",
+        )`The cutter travels to the ${usual.travel}: its teeth push the part to the back, where ${seat.stop ? "the stop takes it" : "a stop would take it"}.`,
+      }
+    : usual;
+}
 
 function titleOf(setup: Omit<Described, "endReason">): Phrase {
   const { before, seat, cut, face, key, after } = setup;
@@ -170,7 +188,7 @@ function viseWarnings(
       cut.kind === "side" ? from - to : 0,
     ),
     ...pullMovesZero(vise, tolerance),
-    ...otherFaceAtJaw(before, face, seat.fixed),
+    ...(cut.kind === "side" && seat.overhang === null ? [] : otherFaceAtJaw(before, face, seat.fixed)),
     ...(thinnest && spares[axisOf(face)].spare > 0
       ? thinBows(before.sizes, tolerance === null ? null : tolerance / 2)
       : []),

@@ -148,7 +148,7 @@ export class Moves {
       seat,
       face: at.up,
       clamping: number,
-      before: piece,
+      placed: piece,
       cut: { kind, lanes: cut.lanes },
     };
     return {

@@ -37,7 +37,7 @@ function add(to: Map<Cause, number>, rotation: Iterable<readonly [Cause, number]
 }
 
 /** What the chain asks of a setup: a planned one, or one the search only looks at. */
-export type Located = Pick<Setup, "at" | "seat" | "face" | "clamping" | "before"> & {
+export type Located = Pick<Setup, "at" | "seat" | "face" | "clamping" | "placed"> & {
   cut: Pick<Setup["cut"], "kind" | "lanes">;
 };
 
@@ -51,7 +51,7 @@ interface Set {
 }
 
 /** How a seat sets the part about each axis: the jaw or the bed across, the bed or a square along, the jaw in the plane. */
-function settingsOf({ at, seat, before }: Located): Set[] {
+function settingsOf({ at, seat, placed: before }: Located): Set[] {
   const down = downOf(at);
   const along = Math.max(seat.along, 10);
   const between = Math.max(seat.between, 10);
@@ -92,14 +92,14 @@ function cutterBias(about: Set["about"], { cut }: Located, wallAcross: boolean):
 
 /** The link of the face cut in a setup, on those of the faces cut before it. */
 export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): ChainLink {
-  const { at, face, seat, clamping, before } = setup;
+  const { at, face, seat, clamping, placed } = setup;
   const axes = clampingAxes(at);
   const link: ChainLink = { face, clamping, from: [], rotations: {}, witness: false };
   /** ρ = τ − λ + ρ of the locating face, turned from the machine's axis to the part's. */
   for (const { about, located, by, bias, over } of settingsOf(setup)) {
     const { axis, sign } = axes[about];
     if (axis === axisOf(face)) continue;
-    const reference = isReference(before, located);
+    const reference = isReference(placed, located);
     const sum = new Map<Cause, number>();
     const cutter = cutterBias(about, setup, axisOf(face) === axes.x.axis);
     if (cutter) add(sum, [[cutter, 1]], sign);
@@ -109,7 +109,9 @@ export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): Cha
     // Straps moved to another edge: what the indicator would not show.
     if (seat.table && seat.table.over !== seat.fixed)
       add(sum, [[`seat:${clamping}${about}swapped`, seatScatter / over]], 1);
-    const known = links.get(located)?.rotations[axis];
+    // A face cut in this very clamping did not locate it.
+    const cutBefore = links.get(located);
+    const known = cutBefore && cutBefore.clamping !== clamping ? cutBefore.rotations[axis] : undefined;
     if (known) add(sum, known, 1);
     // Bought milled or ground and never cut here: it is its own beginning.
     else add(sum, [[`raw:${reference ? located : `${located}${clamping}`}`, 1]], 1);

@@ -38,6 +38,8 @@ export interface Setup {
   sized: boolean;
   limits: Limits;
   before: Piece;
+  /** The piece as it was when it was placed: what it stands on and against since. */
+  placed: Piece;
   after: Piece;
   title: Phrase;
   reasons: Phrase[];

@@ -48,6 +48,7 @@ export function planSetup(
         sized,
         limits: context.limits[axis],
         before: piece,
+        placed: placedAs(piece, entry, previous),
         after: pieceAfter(piece, face, held.value),
         turn: previous ? turnBetween(previous.at, at) : "none",
         endReason,
@@ -59,6 +60,9 @@ export function planSetup(
 
 const clampingAfter = (previous: Setup | null, entry: Entry): number =>
   (previous?.clamping ?? 0) + (entry === "placed" ? 1 : 0);
+
+const placedAs = (piece: Piece, entry: Entry, previous: Setup | null): Piece =>
+  entry === "placed" || !previous ? piece : previous.placed;
 
 /** How a told seat came about: by itself unless it is that of the cut before. */
 function toldEntry(told: Told, previous: Setup | null): Entry {
@@ -133,6 +137,7 @@ export function toldSetup(
       sized,
       limits: context.limits[axis],
       before: piece,
+      placed: placedAs(piece, entry, previous),
       after:
         total > noCut
           ? cutFace(piece, told.face, locatedBy(told.seat, told.face), to, clean, rest)

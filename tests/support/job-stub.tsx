@@ -17,12 +17,14 @@ interface StubOptions {
   /** Answers instead of the store; without it changes and events are taken. */
   answer?: (intent: JobIntent) => Answer | null;
   onIntent?: (intent: JobIntent) => void;
+  /** The comparison of ways; without it the real one. */
+  comparison?: JobContextValue["compareRoutes"];
 }
 
 /** A station or instrument inside a job that lives in memory: decisions and records are kept as the store would. */
 export function jobStub(
   children: ReactNode,
-  { job: first, records: begin = [], answer, onIntent }: StubOptions,
+  { job: first, records: begin = [], answer, onIntent, comparison }: StubOptions,
 ) {
   let take: (intent: JobIntent) => void = () => undefined;
   function Host() {
@@ -55,7 +57,7 @@ export function jobStub(
             : { ...all, [path]: text },
         ),
       preview: () => undefined,
-      compareRoutes: () => Promise.resolve(compareRoutes(job, demoShop)),
+      compareRoutes: comparison ?? (() => Promise.resolve(compareRoutes(job, demoShop))),
       stopRoutes: () => undefined,
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,

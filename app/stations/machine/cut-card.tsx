@@ -1,8 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { feedDirection } from "../../../core/holding/index.ts";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
-import { type Setup, sideCut } from "../../../core/route/index.ts";
+import { type Setup, travelOf } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
 import { Warnings } from "../../instruments/notice.tsx";
@@ -39,7 +38,7 @@ export function CutCard({
           ? "Raise the knee"
           : "Lower the head";
   const { cut } = setup;
-  const { travel } = feedDirection(cut.kind, vise, sideCut(setup, { vise }));
+  const { travel } = travelOf(setup, vise);
   const vf = pass.last ? cut.finishVf : cut.vf;
   const lead = machine.axes[cut.feedAlong].lead;
   return (

@@ -221,7 +221,7 @@ export function MachineStation() {
       {!isCurrent && (
         <Notice severity="note">
           {step.done ? "This step is done." : "This step waits."} Now:{" "}
-          <Words of={current?.title ?? { parts: ["all steps are done"] }} />.{" "}
+          <Words of={current?.title ?? { parts: ["all steps are done"] }} />{" "}
           {current && (
             <Link to={stepUrl(job.id, current, piece)} style={{ textDecoration: "underline" }}>
               Go to it

@@ -50,7 +50,7 @@ export const views: View[] = [
     after: { url: `${job}/setups`, press: "Take on the table" },
     url: `${job}/setups/top.rest`,
     sizes: [desk, phone],
-    ready: "On the table",
+    ready: "Straps over to the",
     picture: true,
   },
   {

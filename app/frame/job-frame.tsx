@@ -273,6 +273,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
                 as="main"
                 flex="1"
                 minW="0"
+                borderLeftWidth={{ base: "0", md: "1px" }}
                 px={{ base: "14px", md: "20px" }}
                 py="14px"
                 aria-busy={planned.working}
@@ -304,7 +305,10 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
                   py="14px"
                   order={2}
                 >
-                  <WorkingSheet working={working} />
+                  {/* Stays in sight beside the figure it is of. */}
+                  <Box position="sticky" top="14px" maxH="calc(100vh - 28px)" overflowY="auto">
+                    <WorkingSheet working={working} />
+                  </Box>
                 </Box>
               )}
             </Box>

@@ -24,7 +24,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw) === "right"
     : face === seat.fixed;
   const margin = small ? 4 : 30 + size * 0.14;
-  const head = small ? 16 : 30;
+  const head = small ? 20 : 30;
   const rod = fromFront ? 0 : (seat.rod?.diameter ?? 0);
   const beside = Math.max(
     wall ? cutter.diameter + 4 : 0,
@@ -99,8 +99,9 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
       },
     );
   else if (band > 0) {
-    const from = left + (covered > 0 && !strapAtRight ? covered : 0);
-    const free = size - covered;
+    // What was left standing lies on the side away from the straps.
+    const free = covered > 0 && setup.key.endsWith("/rest") ? task.across : size - covered;
+    const from = strapAtRight ? left : right - free;
     shapes.push({ kind: "rect", x: from, y: y(top - removal) - band, w: free, h: band, ink: "remove" });
     if (covered > 0)
       shapes.push({

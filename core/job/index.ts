@@ -1,5 +1,6 @@
 export * from "./change.ts";
 export * from "./equipment.ts";
+export { errorKey } from "./error-working.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";
 export * from "./cut-comparison.ts";

@@ -1,15 +1,16 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { cuttingFigure } from "../cutting/index.ts";
-import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
-import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
+import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
-import { type OperationKey, operationKeySchema, type Setup } from "../route/index.ts";
-import type { Shop, Vise } from "../shop/index.ts";
+import { type OperationKey, operationKeySchema, placingTime, type Setup } from "../route/index.ts";
+import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
 import { equipment } from "./equipment.ts";
+import { type ErrorKey, errorWorking } from "./error-working.ts";
+import { gripWorking, strapWorking } from "./grip-working.ts";
 import type { Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
@@ -27,9 +28,15 @@ export const cutFigures = [
 export type CutFigure = (typeof cutFigures)[number];
 
 /** Key of a figure's working: `top/face#depth`, `spare#width`, `verdict#height`. */
-export type WorkingKey = `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `verdict#${string}`;
+export type WorkingKey = `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `verdict#${string}` | ErrorKey;
 
 export const cutKey = (op: OperationKey, figure: CutFigure): WorkingKey => `${op}#${figure}`;
+
+const placingWords: Record<Setup["entry"], string> = {
+  placed: "set up",
+  swapped: "straps moved, indicated",
+  stays: "nothing to set up",
+};
 
 /** The working of a figure of this plan, made when it is asked for; null for a key the plan has no figure for. */
 export function workingOf(
@@ -44,6 +51,7 @@ export function workingOf(
     const axis = axisNames.find((a) => a === figure);
     return axis && made.spares ? spareWorking(key, made.spares[axis]) : null;
   }
+  if (at === "error") return errorWorking(key, made.errors, figure ?? "");
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
   const op = operationKeySchema.safeParse(at);
   const setup = op.success ? made.setups.find((s) => s.key === op.data) : undefined;
@@ -53,30 +61,6 @@ export function workingOf(
   const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
-}
-
-/** What holds the part, against the force of the cut. */
-function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["lines"] {
-  return [
-    line("clamp force", quantity("force", grip.clamp), {
-      formula: "screw-force",
-      terms: [
-        ["T", quantity("torque", vise.pull)],
-        ["lead", mm(vise.screwLead)],
-      ],
-      source: grip.source,
-    }),
-    line("held along the jaws", quantity("force", grip.along / grip.safety), { formula: "friction-holds" }),
-    ...(grip.arm > 0
-      ? [
-          line("held against tipping", quantity("force", grip.tipping / grip.arm / grip.safety), {
-            formula: "tipping" as const,
-            terms: [["height", mm(grip.arm)] as [string, Quantity]],
-          }),
-        ]
-      : []),
-    line("the cut pushes", quantity("force", force)),
-  ];
 }
 
 function cutWorking(
@@ -113,7 +97,8 @@ function cutWorking(
         ],
         notes: [words("Roughing passes are equal, the last one ends on the size exactly.")],
       };
-    case "time":
+    case "time": {
+      const placing = placingTime(setup.entry);
       return {
         lines: [
           line("passes", count(cut.passes.length)),
@@ -124,37 +109,16 @@ function cutWorking(
             formula: "cut-time",
             terms: [],
           }),
-          line("set up", quantity("time", handlingTimes.setup), { source: "usual handling times (guess)" }),
-          line("touch off, deburr, measure", quantity("time", setup.minutes.handling - handlingTimes.setup)),
-          line("this setup", quantity("time", setup.minutes.cutting + setup.minutes.handling), { sum: true }),
+          line(placingWords[setup.entry], quantity("time", placing), {
+            source: "usual handling times (guess)",
+          }),
+          line("touch off, deburr, measure", quantity("time", setup.minutes.handling - placing)),
+          line("this cut", quantity("time", setup.minutes.cutting + setup.minutes.handling), { sum: true }),
         ],
-      };
-    case "grip": {
-      const removal = tidy(setup.from - setup.to);
-      return {
-        lines: [
-          line("jaw depth", mm(vise.jawDepth), { source: vise.name }),
-          line("the part stands", mm(seat.standing)),
-          line(
-            "parallels needed, at least",
-            mm(Math.max(0, parallelHeightNeeded(vise, cut.kind === "side" ? 0 : removal, seat.standing))),
-            {
-              formula: "parallel-height",
-              terms: [
-                ["cuts", mm(cut.kind === "side" ? 0 : removal)],
-                ["clearance", mm(cutterClearance)],
-              ],
-            },
-          ),
-          line("nearest you own", mm(seat.parallels?.height ?? 0)),
-          line("grip", mm(seat.grip), { sum: true, formula: "grip", terms: [] }),
-          line("after jaw chamfer and edge break", mm(seat.effectiveGrip)),
-          line("above the jaws after the cut", mm(seat.projection), { formula: "projection", terms: [] }),
-          ...(setup.task.grip ? gripLines(setup.task.grip, vise, cut.force.peak) : []),
-        ],
-        notes: seat.parallels ? [] : [words("No parallels: it stands on the bed of the vise.")],
       };
     }
+    case "grip":
+      return seat.table ? strapWorking(setup) : gripWorking(setup, vise);
     case "stop": {
       const next = ladder.find((p) => !p.done) ?? ladder.at(-1);
       if (!next) return null;

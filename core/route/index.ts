@@ -1,4 +1,4 @@
-export { sideCut, travelOf } from "./describe-setup.ts";
+export { placingTime, sideCut, travelOf } from "./describe-setup.ts";
 export * from "./held.ts";
 export * from "./hold.ts";
 export * from "./hold-in-vise.ts";

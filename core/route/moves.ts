@@ -9,7 +9,7 @@ import { type Held, noCut, pieceAfter, removalFor } from "./held.ts";
 import { cutterFor, heldTask, holdFor } from "./hold.ts";
 import { endsUpright } from "./hold-in-vise.ts";
 import { faceUp } from "./next-cut.ts";
-import { pairError, worstShare } from "./predicted-error.ts";
+import { pairShare } from "./predicted-error.ts";
 import { type ChainLink, type Located } from "./reference-chain.ts";
 import { extentOf } from "./operation.ts";
 import { type RouteContext } from "./route-context.ts";
@@ -259,7 +259,7 @@ export class Moves {
     const { squareness, parallelism } = this.#asked;
     const { target, machine, vise } = this.#context;
     const asked = { target, machine, vise, squareness, parallelism };
-    return worstShare([...before.values()].map((other) => pairError(other, link, asked)));
+    return Math.max(0, ...[...before.values()].map((other) => pairShare(other, link, asked)));
   }
 }
 

@@ -15,6 +15,8 @@ export interface PairError {
   worst: Mm;
   /** The largest contributor; null when none. */
   largest: { name: Phrase; share: Mm } | null;
+  /** Every cause with its share, the largest first. */
+  causes: { name: Phrase; share: Mm }[];
   tolerance: Mm | null;
 }
 
@@ -63,8 +65,8 @@ export interface ErrorsAsked {
   parallelism: Mm | null;
 }
 
-/** Predicted error of two cut faces to each other. */
-export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairError {
+/** Every cause of the error of two cut faces to each other, mm, with their root of squares and their plain sum. */
+function tally(a: ChainLink, b: ChainLink, asked: ErrorsAsked) {
   const size = (cause: Cause): number =>
     isBias(cause)
       ? biasSlope(cause, asked.machine, asked.vise).slope
@@ -72,11 +74,11 @@ export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairE
         ? 1
         : Infinity;
   let [squares, worst] = [0, 0];
-  let largest: { cause: Cause; share: Mm } | null = null;
+  const causes: { cause: Cause; share: Mm }[] = [];
   const count = (cause: Cause, share: Mm, most = share) => {
     squares += share ** 2;
     worst += most;
-    if (!largest || share > largest.share) largest = { cause, share };
+    causes.push({ cause, share });
   };
   const opposed = b.face === opposite(a.face);
   const across = axesAcross(a.face);
@@ -94,16 +96,33 @@ export function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairE
   }
   for (const { face, witness } of [a, b])
     if (witness) count(`witness:${face}`, witnessStep.usual, witnessStep.largest);
-  const most = largest as { cause: Cause; share: Mm } | null;
+  const tolerance = opposed ? asked.parallelism : asked.squareness;
+  return { opposed, predicted: Math.sqrt(squares), worst, causes, tolerance };
+}
+
+/** How far two cut faces are expected to be beyond their tolerance: 1 just meets it; 0 where none is asked for. */
+export function pairShare(a: ChainLink, b: ChainLink, asked: ErrorsAsked): number {
+  const { predicted, tolerance } = tally(a, b, asked);
+  return tolerance === null ? 0 : predicted / tolerance;
+}
+
+/** Predicted error of two cut faces to each other. */
+function pairError(a: ChainLink, b: ChainLink, asked: ErrorsAsked): PairError {
+  const { opposed, causes, ...sums } = tally(a, b, asked);
+  const named = causes
+    .sort((x, y) => y.share - x.share)
+    .map(({ cause, share }) => ({ name: causeName(cause), share }));
   return {
     kind: opposed ? "parallel" : "square",
     faces: [a.face, b.face],
-    predicted: Math.sqrt(squares),
-    worst,
-    largest: most && { name: causeName(most.cause), share: most.share },
-    tolerance: opposed ? asked.parallelism : asked.squareness,
+    ...sums,
+    largest: named[0] ?? null,
+    causes: named,
   };
 }
+
+/** A pair by name, such as `left-top`. */
+export const pairKey = ({ faces }: Pick<PairError, "faces">): string => [...faces].sort().join("-");
 
 /** Predicted errors of all pairs of cut faces: twelve square, then three parallel. */
 export function predictedErrors(links: readonly ChainLink[], asked: ErrorsAsked): PairError[] {

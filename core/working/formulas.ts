@@ -42,6 +42,7 @@ const formulas = {
   "stud-length": { metric: "stud = what it passes + nut + T-nut + 0.3 · d" },
   mass: { metric: "mass = volume · density" },
   growth: { metric: "growth = length · expansion · warmer by" },
+  "root-of-squares": { metric: "expected = √(sum of squares)" },
   "guard-band": { metric: "good when lower + U ≤ reading ≤ upper − U" },
 } satisfies Record<string, { metric: string; inch?: string }>;
 

@@ -32,8 +32,12 @@ export interface Working {
 export type WorkingBody = Pick<Working, "lines"> & Partial<Pick<Working, "limits" | "bound" | "notes">>;
 
 /** A line of a working: what, its result, and whatever else is known of it. */
-export const line = (what: string, result: Quantity, more: Partial<WorkingLine> = {}): WorkingLine => ({
-  what: words(what),
+export const line = (
+  what: string | Phrase,
+  result: Quantity,
+  more: Partial<WorkingLine> = {},
+): WorkingLine => ({
+  what: typeof what === "string" ? words(what) : what,
   terms: [],
   result,
   ...more,

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { referenceGraph } from "../../../core/figure/index.ts";
 import type { Face } from "../../../core/frame/index.ts";
+import { errorKey } from "../../../core/job/index.ts";
 import { hangingOn, referenceChain } from "../../../core/route/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -32,7 +33,7 @@ export function ExpectedErrors({ face }: { face: Face }) {
               <th scope="row">{error.faces.map((f) => `${number(f) ?? ""} ${f}`).join(" and ")}</th>
               <td>{error.kind === "square" ? "square, over 100" : "parallel"}</td>
               <td>
-                <Expected of={error} />
+                <Expected of={error} at={errorKey(error)} />
               </td>
             </tr>
           ))}

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { largestError, type RouteOption } from "../../../core/job/index.ts";
+import { errorKey, largestError, type RouteOption } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -8,6 +8,7 @@ import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { useComparison } from "./use-comparison.ts";
 
@@ -87,6 +88,8 @@ function Option({
   recommended: boolean;
   onChoose: () => void;
 }) {
+  const square = largestError(option.errors, "square");
+  const parallel = largestError(option.errors, "parallel");
   return (
     <chakra.tr bg={option.chosen ? "accentSoft" : undefined}>
       <th scope="row">
@@ -112,10 +115,10 @@ function Option({
         <Figure of={quantity("time", option.minutes)} />
       </chakra.td>
       <td>
-        <Expected of={largestError(option.errors, "square")} />
+        <Expected of={square} at={option.chosen && square ? errorKey(square) : undefined} />
       </td>
       <td>
-        <Expected of={largestError(option.errors, "parallel")} />
+        <Expected of={parallel} at={option.chosen && parallel ? errorKey(parallel) : undefined} />
       </td>
       <td>{[...option.cutters, ...option.holding].join(", ")}</td>
       <td>
@@ -143,17 +146,18 @@ function orderOf(setups: RouteOption["setups"]): string {
     .join("");
 }
 
-/** A predicted error with its worst case, what it is mostly from, and whether it is within what the drawing asks. */
-export function Expected({ of }: { of: PairError | null }) {
+/**
+ * A predicted error with its worst case, what it is mostly from, and whether it is within what the drawing asks.
+ * @param at key of its working, when it is one of the plan
+ */
+export function Expected({ of, at }: { of: PairError | null; at?: string | undefined }) {
   if (!of) return <>–</>;
   if (!Number.isFinite(of.predicted)) return <>not cut from one another</>;
   const { tolerance } = of;
+  const figure = <Figure of={mm(of.predicted)} decimals={3} />;
   return (
     <Box minW="120px">
-      <b>
-        <Figure of={mm(of.predicted)} decimals={3} />
-      </b>{" "}
-      (<Figure of={mm(of.worst)} decimals={3} />)
+      <b>{at ? <Worked at={at}>{figure}</Worked> : figure}</b> (<Figure of={mm(of.worst)} decimals={3} />)
       {tolerance !== null && (
         <chakra.span color={of.predicted <= tolerance ? "good" : "stop"}>
           {" "}

@@ -165,7 +165,7 @@ function Seating({ setup }: { setup: Setup }) {
     return (
       <>
         <Fact what="straps">
-          {seat.table.straps} over the {seat.table.over} edge
+          <Worked at={cutKey(setup.key, "grip")}>{seat.table.straps}</Worked> over the {seat.table.over} edge
         </Fact>
         <Fact what="reach in">
           <Figure of={mm(seat.table.reach)} />

@@ -1,0 +1,89 @@
+import { holdingSafety, strapHold } from "../handbook/index.ts";
+import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
+import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
+import type { Setup } from "../route/index.ts";
+import type { Vise } from "../shop/index.ts";
+import { line, type WorkingBody, words } from "../working/index.ts";
+
+/** What holds the part, against the force of the cut. */
+function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["lines"] {
+  return [
+    line("clamp force", quantity("force", grip.clamp), {
+      formula: "screw-force",
+      terms: [
+        ["T", quantity("torque", vise.pull)],
+        ["lead", mm(vise.screwLead)],
+      ],
+      source: grip.source,
+    }),
+    line("held along the jaws", quantity("force", grip.along / grip.safety), { formula: "friction-holds" }),
+    ...(grip.arm > 0
+      ? [
+          line("held against tipping", quantity("force", grip.tipping / grip.arm / grip.safety), {
+            formula: "tipping" as const,
+            terms: [["height", mm(grip.arm)] as [string, Quantity]],
+          }),
+        ]
+      : []),
+    line("the cut pushes", quantity("force", force)),
+  ];
+}
+
+/** How deep a part is gripped in the vise, and what that holds. */
+export function gripWorking(setup: Setup, vise: Vise): WorkingBody {
+  const { seat, cut } = setup;
+  const removal = tidy(setup.from - setup.to);
+  return {
+    lines: [
+      line("jaw depth", mm(vise.jawDepth), { source: vise.name }),
+      line("the part stands", mm(seat.standing)),
+      line(
+        "parallels needed, at least",
+        mm(Math.max(0, parallelHeightNeeded(vise, cut.kind === "side" ? 0 : removal, seat.standing))),
+        {
+          formula: "parallel-height",
+          terms: [
+            ["cuts", mm(cut.kind === "side" ? 0 : removal)],
+            ["clearance", mm(cutterClearance)],
+          ],
+        },
+      ),
+      line("nearest you own", mm(seat.parallels?.height ?? 0)),
+      line("grip", mm(seat.grip), { sum: true, formula: "grip", terms: [] }),
+      line("after jaw chamfer and edge break", mm(seat.effectiveGrip)),
+      line("above the jaws after the cut", mm(seat.projection), { formula: "projection", terms: [] }),
+      ...(setup.task.grip ? gripLines(setup.task.grip, vise, cut.force.peak) : []),
+    ],
+    notes: seat.parallels ? [] : [words("No parallels: it stands on the bed of the vise.")],
+  };
+}
+
+/** What straps press and hold. */
+export function strapWorking({ seat, task, cut }: Setup): WorkingBody {
+  const { grip } = task;
+  const straps = seat.table?.straps ?? 0;
+  return {
+    lines: [
+      line("straps", count(straps)),
+      ...(grip
+        ? [
+            line("on the work, each", quantity("force", grip.clamp / straps), {
+              formula: "strap-share" as const,
+              terms: [
+                ["to work", mm(strapHold.toWork)],
+                ["to heel", mm(strapHold.toHeel)],
+              ] as [string, Quantity][],
+              source: grip.source,
+            }),
+            line("held on the packing", quantity("force", grip.along / grip.safety), {
+              formula: "friction-holds" as const,
+              sum: true,
+            }),
+            line("the cut pushes", quantity("force", cut.force.peak)),
+          ]
+        : []),
+      line("reach in over the part", mm(seat.table?.reach ?? 0)),
+    ],
+    notes: [words(`Safety ${holdingSafety} (guess). Every strap over packing; a stop takes the push along.`)],
+  };
+}

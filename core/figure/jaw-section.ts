@@ -30,8 +30,8 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   const under = seat.parallels?.height ?? 0;
   const top = under + seat.standing;
   const rod = seat.rod?.diameter ?? 0;
-  const margin = small ? 4 : 34;
   const jawsWidth = vise.jawThickness * 2 + seat.between + rod;
+  const margin = small ? 4 : Math.max(34, jawsWidth * 0.27);
   const head = small ? 14 : 24;
   const width = jawsWidth + 2 * margin;
   const height = Math.max(top, vise.jawDepth) + head + bedThickness + (small ? 2 : 20);
@@ -110,6 +110,7 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   }
   if (small) return { title: setupWords(setup), width, height, shapes };
   const middle = partLeft + seat.between / 2;
+  const close = (seat.projection + seat.grip) / 2 < text * 2.6;
   shapes.push(
     {
       kind: "text",
@@ -173,9 +174,13 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       side: "right",
     },
     {
+      // Beside the one above it, but where both are too short for their texts on the jaw itself.
       kind: "dimension",
-      from: [fixedEdge + vise.jawThickness + 6, y(under)],
-      to: [fixedEdge + vise.jawThickness + 6, y(Math.min(vise.jawDepth, top))],
+      from: [fixedEdge + (close ? vise.jawThickness * 0.2 : vise.jawThickness + 6), y(under)],
+      to: [
+        fixedEdge + (close ? vise.jawThickness * 0.2 : vise.jawThickness + 6),
+        y(Math.min(vise.jawDepth, top)),
+      ],
       value: mm(seat.grip),
       label: "grip",
       size: text,

@@ -7,6 +7,7 @@ export * from "./cut-plan.ts";
 export * from "./cut-workings.ts";
 export * from "./direction.ts";
 export * from "./doubts.ts";
+export * from "./drilling.ts";
 export * from "./edge-table.ts";
 export * from "./engagement.ts";
 export * from "./feed.ts";

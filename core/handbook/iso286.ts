@@ -71,7 +71,8 @@ export function fitDeviations(fit: string, nominal: number): { upper: number; lo
   if (lower !== undefined) return letter === "k" && grade > 7 ? made(it, 0) : made(lower + it, lower);
   const mirror = shaftUpper[letter.toLowerCase()]?.[range];
   if (letter >= "D" && letter <= "H" && mirror !== undefined) return made(-mirror + it, -mirror);
-  if (letter === "N" && grade >= 9) return made(0, -it);
+  // Up to 3 mm N begins at −4 in every grade.
+  if (letter === "N" && grade >= 9) return range === 0 ? made(-4, -4 - it) : made(0, -it);
   const p = shaftLower["p"]?.[range];
   if (letter === "P" && grade >= 8 && p !== undefined) return made(-p, -p - it);
   return null;

@@ -1,9 +1,12 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import type { Answers, Inputs, Outputs } from "./answers.ts";
+import { answers as angles } from "./angles.ts";
 import { answers as deflection } from "./deflection.ts";
 import { answers as dialMoves } from "./dial-moves.ts";
+import { answers as drillTap } from "./drill-tap.ts";
 import { answers as forcePower } from "./force-power.ts";
+import { answers as keys } from "./keys.ts";
 import { answers as locating } from "./locating.ts";
 import { answers as measured } from "./measured.ts";
 import { answers as passes } from "./passes.ts";
@@ -30,6 +33,9 @@ interface Case {
 
 const topics: { [topic: string]: Answers } = {
   units,
+  keys,
+  "drill-tap": drillTap,
+  angles,
   passes,
   "speeds-feeds": speedsFeeds,
   measured,

@@ -1,3 +1,13 @@
+import { boltCircleSum } from "./bolt-circle.ts";
+import { chordSum } from "./chord.ts";
+import { dovetailSum } from "./dovetail.ts";
+import { fitSum } from "./fit.ts";
+import { fractionSum } from "./fraction.ts";
+import { keySum } from "./key.ts";
+import { sineSum } from "./sine.ts";
+import { threadSum } from "./thread.ts";
+import { vGrooveSum } from "./v-groove.ts";
+import { woodruffSum } from "./woodruff.ts";
 import { bendingSum } from "./bending.ts";
 import { chipThickness } from "./chip-thickness.ts";
 import { finishSum } from "./finish.ts";
@@ -24,6 +34,16 @@ export const sums: readonly Sum[] = [
   strapSum,
   tiltSum,
   weightSum,
+  keySum,
+  woodruffSum,
+  threadSum,
+  fitSum,
+  fractionSum,
+  vGrooveSum,
+  dovetailSum,
+  sineSum,
+  boltCircleSum,
+  chordSum,
 ];
 
 export const sumById = (id: string): Sum | undefined => sums.find((s) => s.id === id);

@@ -18,6 +18,8 @@ export default [
   route("handbook", "routes/handbook.tsx"),
   route("handbook/materials", "routes/handbook-materials.tsx"),
   route("handbook/materials/:material", "routes/handbook-material.tsx"),
+  route("handbook/tables", "routes/handbook-tables.tsx"),
+  route("handbook/tables/:table", "routes/handbook-table.tsx"),
   route("handbook/cautions", "routes/handbook-cautions.tsx"),
   route("handbook/words", "routes/handbook-words.tsx"),
   route("*", "routes/missing.tsx"),

@@ -16,7 +16,9 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
   await ways.getByRole("button", { name: "Take round the block, ends hung out" }).click();
   await expect(page.getByText("hung out past the jaws").first()).toBeVisible();
-  await page.getByRole("button", { name: "Back to the plan's ends" }).click();
+  const endsBack = page.getByRole("button", { name: "Back to the plan's ends" });
+  await endsBack.click();
+  await expect(endsBack).toHaveCount(0);
   // Several cuts in one clamping: on the table, with a hold point after the straps are moved.
   await ways.getByRole("button", { name: "Take on the table" }).click();
   await expect(page.getByText(/2 setups, on the table/)).toBeVisible();

@@ -12,6 +12,16 @@ const doors = [
   "strap",
   "tilt",
   "weight",
+  "key",
+  "woodruff",
+  "thread",
+  "fit",
+  "fraction",
+  "v-groove",
+  "dovetail",
+  "sine",
+  "bolt-circle",
+  "chord",
 ];
 
 test.describe("without script", () => {

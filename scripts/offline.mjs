@@ -17,7 +17,7 @@ const vite = await createServer({
 });
 const { sums } = await vite.ssrLoadModule("/core/sums/index.ts");
 const { shopListNames } = await vite.ssrLoadModule("/core/shop/index.ts");
-const { materials } = await vite.ssrLoadModule("/core/handbook/index.ts");
+const { materials, handbookTables } = await vite.ssrLoadModule("/core/handbook/index.ts");
 await vite.close();
 const documents = [
   "/",
@@ -25,6 +25,8 @@ const documents = [
   "/handbook",
   "/handbook/cautions",
   "/handbook/words",
+  "/handbook/tables",
+  ...handbookTables.map((table) => `/handbook/tables/${table.id}`),
   ...["", "/own", ...materials.map((m) => `/${m.id}`)].map((page) => `/handbook/materials${page}`),
   "/sums",
   ...sums.map((sum) => `/sums/${sum.id}`),

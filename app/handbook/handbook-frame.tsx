@@ -11,6 +11,11 @@ export const handbookPages = [
     "Materials",
     "Speeds, feeds, forces, fluids and behavior of workshop materials, with source and spread.",
   ],
+  [
+    "/handbook/tables",
+    "Tables",
+    "Keys, threads, holes, fits, tolerances and T-slots, each with its standard.",
+  ],
   ["/handbook/cautions", "Cautions", "The usual cautions by what is being done."],
   ["/handbook/words", "Words of the trade", "What the words on these screens mean."],
 ] as const;

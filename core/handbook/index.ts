@@ -14,6 +14,7 @@ export * from "./materials.ts";
 export * from "./own.ts";
 export * from "./parallel-keys.ts";
 export * from "./t-slots.ts";
+export * from "./tables.ts";
 export * from "./threads.ts";
 export * from "./times.ts";
 export * from "./trade-words.ts";

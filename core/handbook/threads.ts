@@ -139,7 +139,5 @@ const named =
   });
 export const inchThreads: readonly InchThread[] = [...unc.map(named("UNC")), ...unf.map(named("UNF"))];
 
-export const metricThread = (name: string): MetricThread | null =>
-  metricThreads.find((t) => t.name === name.trim().replace(/x/i, "×")) ?? null;
 export const inchThread = (name: string): InchThread | null =>
   inchThreads.find((t) => t.name === name.trim()) ?? null;

@@ -1,5 +1,11 @@
 import { inchKeyFor, metricKeyDepthTolerance, metricKeyFor } from "../handbook/index.ts";
-import { keyseatFromCrown, keyseatFromWall, type KeyseatDepth, overKey } from "../part/index.ts";
+import {
+  cutterRunOut,
+  keyseatFromCrown,
+  keyseatFromWall,
+  type KeyseatDepth,
+  overKey,
+} from "../part/index.ts";
 import { mm, mmPerInch } from "../quantity/index.ts";
 import { done, line, type Outcome, refused, say, words } from "../working/index.ts";
 import { choice, number, type Sum } from "./sum.ts";
@@ -80,11 +86,19 @@ export const keySum: Sum = {
       "din",
     ),
     number("shaft", "Shaft diameter", "length", { mm: "28", in: "1 1/8" }),
+    number("cutter", "Side-and-face cutter, for an open seat", "length", "", { mayBeEmpty: true }),
   ],
   work: ({ n, c }) => {
     const found = keyOf(n("shaft"), c("standard"));
     if (!found.ok) return found;
     const { width, height, depth, hub, plus, fromCrown, name, source } = found.value;
+    const cutter = n("cutter");
+    const runOut = Number.isNaN(cutter) ? null : cutterRunOut(cutter, depth.atWall);
+    if (!Number.isNaN(cutter) && runOut === null)
+      return refused(
+        words("The cutter must be larger than the seat is deep."),
+        words("Take a larger cutter, or leave it empty."),
+      );
     return done({
       figures: [
         { label: "key width", value: mm(width) },
@@ -93,6 +107,7 @@ export const keySum: Sum = {
         { label: "from the edge of the seat", value: mm(depth.atWall), decimals: 3 },
         { label: "floor to the far side (S)", value: mm(depth.overOpposite), decimals: 3 },
         { label: "hub, bore to the far keyway (T)", value: mm(n("shaft") + hub), decimals: 3 },
+        ...(runOut === null ? [] : [{ label: "the cutter runs on past the end by", value: mm(runOut) }]),
       ],
       working: {
         lines: [
@@ -119,6 +134,9 @@ export const keySum: Sum = {
             },
           ),
           line("may be deeper by", mm(plus), { decimals: 3 }),
+          ...(runOut === null
+            ? []
+            : [line("runs on past the end", mm(runOut), { formula: "cutter-run-out" as const })]),
         ],
         notes: [
           words(

@@ -43,6 +43,7 @@ const formulas = {
   "chord-height": { metric: "Y = (D − √(D² − W²)) ÷ 2" },
   "key-from-crown": { metric: "from the wall = t1 − Y; over the far side = D − t1" },
   "key-from-wall": { metric: "from the crown = H ÷ 2 + Y; S = (D − H + √(D² − W²)) ÷ 2" },
+  "cutter-run-out": { metric: "runs on = √(t · (D − t))" },
   "woodruff-depth": {
     metric: "from the crown = B + Y",
     inch: "B = C − W ÷ 2 − 0.005; from the crown = B + Y",

@@ -56,7 +56,11 @@ for (let i = 0; i < 60; i++) {
   job.part.sizes.length!.nominal += i / 10;
   timed(plans, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
 }
-told("whole plan", plans);
+told("whole plan, another length each time", plans);
+const again: number[] = [];
+for (let i = 0; i < 60; i++)
+  timed(again, () => plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 }));
+told("whole plan again, as after a tick", again);
 
 /** The search for the order of a block: of six faces, with twelve more operations, and on four against every order. */
 function moves(tolerance: number | null, spare: number, groundEnds: boolean, extras: ExtraOperation[] = []) {

@@ -16,12 +16,15 @@ import type { Working } from "../../core/working/index.ts";
 /** The newest comparison asked for. */
 let comparison = 0;
 
-let last: { inputs: PlanInputs; made: Plan } | undefined;
+let last: { inputs: PlanInputs; shopText: string; made: Plan } | undefined;
 
 /** Hosts the heavy rooms of core, so that typing never waits for planning. */
 const planner = {
-  plan(inputs: PlanInputs): Plan {
-    last = { inputs, made: plan(inputs) };
+  plan(asked: PlanInputs): Plan {
+    const shopText = JSON.stringify(asked.shop);
+    // A copy comes with every message; the same shop stays the same thing, so that what was worked for it is found again.
+    const inputs = last?.shopText === shopText ? { ...asked, shop: last.inputs.shop } : asked;
+    last = { inputs, shopText, made: plan(inputs) };
     return last.made;
   },
   /** The working of a figure of the last plan; null when it has none. */

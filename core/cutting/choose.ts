@@ -2,8 +2,9 @@ import { wordsFor } from "../handbook/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import type { Cutter } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
-import { type Cut, cutWith } from "./cut.ts";
+import type { Cut } from "./cut.ts";
 import type { CutPlace } from "./ready.ts";
+import { rememberedCut } from "./remembered.ts";
 import type { CutTask } from "./task.ts";
 
 export interface CutChoice {
@@ -26,7 +27,7 @@ export function chooseCut(task: CutTask, cutters: Cutter[], place: CutPlace): Ou
   const possible: Cut[] = [];
   const no: CutChoice["refused"] = [];
   for (const cutter of cutters) {
-    const outcome = cutWith(task, cutter, place);
+    const outcome = rememberedCut(task, cutter, place);
     if (outcome.ok) possible.push(outcome.value);
     else no.push({ cutter: cutter.id, refusal: outcome });
   }

@@ -22,6 +22,7 @@ export * from "./power.ts";
 export * from "./quickest-feed.ts";
 export * from "./reach.ts";
 export * from "./ready.ts";
+export * from "./remembered.ts";
 export * from "./speed.ts";
 export * from "./task.ts";
 export * from "./tilt.ts";

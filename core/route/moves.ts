@@ -1,4 +1,4 @@
-import { type Cut, type CutTask, cutWith } from "../cutting/index.ts";
+import { type Cut, type CutTask, rememberedCut } from "../cutting/index.ts";
 import { axisOf, downOf, type Face, faceNames, type Orientation, orientation } from "../frame/index.ts";
 import { conditionFacts } from "../handbook/index.ts";
 import type { Seat } from "../holding/index.ts";
@@ -121,7 +121,7 @@ export class Moves {
     }
     if (!best) return null;
     const cutter = this.#context.shop.cutters.find((c) => c.id === best.cutter);
-    const held = cutter && cutWith(task, cutter, this.#context);
+    const held = cutter && rememberedCut(task, cutter, this.#context);
     if (held?.ok && held.value.minutes <= best.minutes + 1e-9) return held.value;
     const choice = cutterFor(task, seat, this.#context);
     return choice.ok ? choice.value.best : null;

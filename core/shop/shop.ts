@@ -50,12 +50,18 @@ export const emptyShop: Shop = {
 
 export const instrumentById = (shop: Shop, id: string) => shop.instruments.find((i) => i.id === id);
 
+const used = new WeakMap<Shop, Shop>();
+
 /** The shop without what is retired: what plans reckon with. Retired things stay for the jobs that name them. */
 export function inUse(shop: Shop): Shop {
-  return Object.fromEntries(
+  const known = used.get(shop);
+  if (known) return known;
+  const made = Object.fromEntries(
     Object.entries(shop).map(([list, items]) => [
       list,
       (items as { retired: boolean }[]).filter((i) => !i.retired),
     ]),
   ) as unknown as Shop;
+  used.set(shop, made);
+  return made;
 }

@@ -8,7 +8,8 @@ import type { CutTask } from "./task.ts";
 const most = 400;
 
 type Kept = Map<string, Outcome<Cut>>;
-const places = new WeakMap<object, WeakMap<object, WeakMap<object, WeakMap<Cutter, Kept>>>>();
+type ByMaterial = WeakMap<CutPlace["material"], WeakMap<Cutter, Kept>>;
+const places = new WeakMap<CutPlace["shop"], WeakMap<CutPlace["machine"], ByMaterial>>();
 const texts = new WeakMap<CutTask, string>();
 
 function kept<K extends object, V>(of: WeakMap<K, V>, key: K, make: () => V): V {
@@ -24,10 +25,10 @@ function kept<K extends object, V>(of: WeakMap<K, V>, key: K, make: () => V): V 
  * anew, but most of its cuts are those of the plan before. What is given is shared: it is not to be changed.
  */
 export function rememberedCut(task: CutTask, cutter: Cutter, place: CutPlace): Outcome<Cut> {
-  const byMachine = kept(places, place.shop, () => new WeakMap());
-  const byMaterial = kept(byMachine, place.machine, () => new WeakMap());
+  const byMachine = kept(places, place.shop, () => new WeakMap<CutPlace["machine"], ByMaterial>());
+  const byMaterial = kept(byMachine, place.machine, (): ByMaterial => new WeakMap());
   const byCutter = kept(byMaterial, place.material, () => new WeakMap<Cutter, Kept>());
-  const cuts = kept(byCutter, cutter, () => new Map());
+  const cuts = kept(byCutter, cutter, (): Kept => new Map());
   const key = kept(texts, task, () => JSON.stringify(task));
   const known = cuts.get(key);
   if (known) return known;

@@ -1,23 +1,18 @@
 import { type Cut, type CutTask, rememberedCut } from "../cutting/index.ts";
-import { axisOf, downOf, type Face, faceNames, type Orientation, orientation } from "../frame/index.ts";
-import { conditionFacts } from "../handbook/index.ts";
+import { axisOf, type Face, faceNames, type Orientation, orientation } from "../frame/index.ts";
 import type { Seat } from "../holding/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { handlingOf } from "./describe-setup.ts";
+import { handlingOf } from "./handling.ts";
 import { type Held, noCut, pieceAfter, removalFor } from "./held.ts";
 import { cutterFor, heldTask, holdFor } from "./hold.ts";
 import { endsUpright } from "./hold-in-vise.ts";
 import { faceUp } from "./next-cut.ts";
+import { doneWhileHeld, type ExtraOperation, type Left, minutesOf } from "./extra-operations.ts";
 import { pairShare } from "./predicted-error.ts";
 import { type ChainLink, type Located } from "./reference-chain.ts";
-import { extentOf } from "./operation.ts";
+import { risksOf } from "./risk.ts";
 import { type RouteContext } from "./route-context.ts";
-import type { Setup } from "./setup-facts.ts";
-
-/** Minutes that a risk counts as (guess): a seat on a face that is no reference, more the less flat it is (M10), a face below on which it rocks, a rod,
- * a tall or shallow grip, a wall cut in two parts. */
-const risk = { provisional: 4, rocks: 3, rod: 1.5, tall: 3, shallow: 4, witness: 3 } as const;
 
 /** What the drawing asks of the squared block. */
 export interface SearchAsked {
@@ -32,26 +27,6 @@ export const facesToCut = (piece: Piece, context: RouteContext): Face[] =>
       piece.faces[face].order === null &&
       (removalFor(piece, face, context).removal > noCut || !isReference(piece, face)),
   );
-
-/** An operation other than a face: a slot, a hole, a chamfer. It is done in any clamping that shows its side. */
-export interface ExtraOperation {
-  key: string;
-  /** Faces of which one must be up. */
-  approaches: readonly Face[];
-  /** Faces that must be references before it: what it is dimensioned from. */
-  needs: readonly Face[];
-  /** Keys of operations that come before it. */
-  after: readonly string[];
-  /** Faces that are no reference any more once it is done. */
-  destroys: readonly Face[];
-  minutes: number;
-}
-
-/** What is still to do. */
-export interface Left {
-  faces: readonly Face[];
-  extras: readonly ExtraOperation[];
-}
 
 /** A clamping: the face that is cut in it, if any, and what else is done while it is held. */
 export interface Move {
@@ -263,73 +238,6 @@ export class Moves {
   }
 }
 
-const minutesOf = (extras: readonly ExtraOperation[]): number =>
-  extras.reduce((sum, extra) => sum + extra.minutes, 0);
-
 /** What a piece is for the moves: the faces still to cut, and those that are references no more. */
 export const stateOf = (piece: Piece, left: readonly Face[]): string =>
   `${left.join()}|${faceNames.filter((f) => !left.includes(f) && !isReference(piece, f)).join()}`;
-
-/** Minutes that the risks of a seat count as. */
-function risksOf(piece: Piece, seat: Seat): number {
-  const down = downOf(seat);
-  const unevenBy = (face: Face) => conditionFacts[piece.faces[face].condition].flatness;
-  const rocks = isReference(piece, down) || seat.points ? 0 : risk.rocks * unevenBy(down);
-  if (seat.table) return rocks;
-  return (
-    (isReference(piece, seat.fixed) ? 0 : risk.provisional * (1 + unevenBy(seat.fixed))) +
-    rocks +
-    (seat.rod ? risk.rod : 0) +
-    (seat.projection > 1.5 * seat.grip ? risk.tall : 0) +
-    (seat.effectiveGrip < 5 ? risk.shallow : 0)
-  );
-}
-
-/** Minutes that the risks of a planned route count as: of every seat, and of every wall that is cut in two parts. */
-export const routeRisk = (setups: readonly Setup[]): number =>
-  setups.reduce(
-    (sum, s) =>
-      sum +
-      (s.entry === "placed" ? risksOf(s.before, s.seat) : 0) +
-      (extentOf(s.key) === "rest" ? risk.witness : 0),
-    0,
-  );
-
-/**
- * What can be done while a side is up: everything whose references are there and whose forerunners are done, for later it
- * would want a setup of its own. What destroys a reference is done with the rest, or left for later: both are given.
- */
-function doneWhileHeld(
-  piece: Piece,
-  up: Face,
-  left: Left,
-): { extras: readonly ExtraOperation[]; after: Piece }[] {
-  const gather = (destroying: boolean): { extras: ExtraOperation[]; after: Piece } => {
-    const extras: ExtraOperation[] = [];
-    let after = piece;
-    for (;;) {
-      const next = left.extras
-        .filter(
-          (e) =>
-            !extras.includes(e) &&
-            e.approaches.includes(up) &&
-            (destroying || e.destroys.length === 0) &&
-            e.needs.every((face) => isReference(after, face)) &&
-            e.after.every((key) => !left.extras.some((o) => o.key === key && !extras.includes(o))),
-        )
-        // What destroys comes after all else that can be done.
-        .sort((a, b) => a.destroys.length - b.destroys.length)[0];
-      if (!next) return { extras, after };
-      extras.push(next);
-      after = next.destroys.reduce(noReference, after);
-    }
-  };
-  const careful = gather(false);
-  const all = gather(true);
-  return all.extras.length > careful.extras.length ? [careful, all] : [careful];
-}
-
-const noReference = (piece: Piece, face: Face): Piece => ({
-  ...piece,
-  faces: { ...piece.faces, [face]: { ...piece.faces[face], clean: false } },
-});

@@ -1,6 +1,7 @@
 import type { Face, Orientation } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";
-import { type Left, type Move, type Moves, stateOf } from "./moves.ts";
+import type { Left } from "./extra-operations.ts";
+import { type Move, type Moves, stateOf } from "./moves.ts";
 import { type ChainLink, linkOf } from "./reference-chain.ts";
 
 /**

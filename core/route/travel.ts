@@ -1,0 +1,31 @@
+import { type Side, sideOf } from "../frame/index.ts";
+import { type FeedDirection, feedDirection } from "../holding/index.ts";
+import type { Vise } from "../shop/index.ts";
+import { rule } from "../working/index.ts";
+import type { Setup } from "./setup-facts.ts";
+
+/** The side of the part that is cut while it is held all along; null for a face, or an end hung out. */
+export const sideCut = (
+  { cut, seat, face }: Pick<Setup, "cut" | "seat" | "face">,
+  vise: Pick<Vise, "fixedJaw">,
+): Side | null =>
+  cut.kind === "side" && seat.overhang === null
+    ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
+    : null;
+
+/** Which way the cutter goes over the part, and why (M16). */
+export function travelOf(
+  setup: Pick<Setup, "cut" | "seat" | "face">,
+  vise: Pick<Vise, "fixedJaw">,
+): FeedDirection {
+  const { cut, seat } = setup;
+  const usual = feedDirection(cut.kind, seat.table ? { fixedJaw: "back" } : vise, sideCut(setup, vise));
+  return seat.table && cut.kind === "face"
+    ? {
+        ...usual,
+        why: rule(
+          "M16.table",
+        )`The cutter travels to the ${usual.travel}: its teeth push the part to the back, where ${seat.stop ? "the stop takes it" : "a stop would take it"}.`,
+      }
+    : usual;
+}

@@ -2,11 +2,11 @@ import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import { beforeEach, describe, expect, test } from "vitest";
 import { canonicalJson, largestJobFile, readJobFile } from "../core/exchange/index.ts";
-import { changeOf, type Migrations, migrate, plan } from "../core/job/index.ts";
+import { changeOf, jobVersion, type Migrations, migrate, plan } from "../core/job/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { phraseText } from "../core/working/index.ts";
 import { jobFileJsonSchema } from "../tests/support/job-file-schema.ts";
-import { cheekBlock, dim } from "../tests/support/cheek-block.ts";
+import { cheekBlockWithFeatures, dim } from "../tests/support/cheek-block.ts";
 import { walk } from "../tests/support/walker.ts";
 import {
   addMissing,
@@ -35,11 +35,11 @@ let n = 0;
 
 beforeEach(async () => {
   db = new Database(`test-${n++}`);
-  await addJob(db, cheekBlock(), [], stamp.at);
+  await addJob(db, cheekBlockWithFeatures(), [], stamp.at);
 });
 
 const kept = async () => (await loadJob(db, "cheek-block"))!;
-const set = async (path: string, to: unknown, seen = cheekBlock()) =>
+const set = async (path: string, to: unknown, seen = cheekBlockWithFeatures()) =>
   changeJob(db, "cheek-block", [changeOf(seen, path, to)], "", stamp);
 
 describe("changes", () => {
@@ -83,12 +83,12 @@ describe("changes", () => {
   });
 
   test("once a cut was made a change is logged with its reason", async () => {
-    const { records } = walk(cheekBlock(), { until: (step) => step.id === "cut-2" });
+    const { records } = walk(cheekBlockWithFeatures(), { until: (step) => step.id === "cut-2" });
     await db.records.bulkPut(records.map((r) => ({ ...r, jobId: "cheek-block" })));
     await changeJob(
       db,
       "cheek-block",
-      [changeOf(cheekBlock(), "part/sizes/width", dim("59"))],
+      [changeOf(cheekBlockWithFeatures(), "part/sizes/width", dim("59"))],
       "the mate is smaller",
       stamp,
     );
@@ -125,7 +125,7 @@ describe("the bench", () => {
     expect(await listJobs(db)).toHaveLength(2);
     await appendRecords(db, "cheek-block", [{ type: "note", text: "x" }], 0, 1, stamp);
     const copy = await loadJob(db, (await copyJob(db, "cheek-block", stamp.at))!);
-    expect([copy?.records.length, copy?.job.part]).toEqual([0, cheekBlock().part]);
+    expect([copy?.records.length, copy?.job.part]).toEqual([0, cheekBlockWithFeatures().part]);
   });
 });
 
@@ -137,7 +137,7 @@ describe("files", () => {
   });
 
   test("a known job gets the records it lacks; differing decisions are asked about", async () => {
-    const { records } = walk(cheekBlock(), { until: (step) => step.setup === 2 });
+    const { records } = walk(cheekBlockWithFeatures(), { until: (step) => step.setup === 2 });
     const more = canonicalJson({ ...(JSON.parse(demoFile) as object), records });
     expect(await importJobFile(db, more, stamp.at)).toMatchObject({ kind: "merged" });
     expect((await kept()).records).toHaveLength(records.length);
@@ -172,8 +172,12 @@ describe("files", () => {
     ["broken", demoFile.slice(0, 2000), /line \d+, column \d+/],
     ["not JSON at all", "G1 X10", /line 1/],
     ["foreign", JSON.stringify({ format: "other" }), /not a job file/],
-    ["newer", demoFile.replaceAll('"version": 2', '"version": 99'), /newer version \(99\)/],
-    ["without a version", demoFile.replaceAll('"version": 2', '"version": "x"'), /version of the job/],
+    ["newer", demoFile.replaceAll(`"version": ${jobVersion}`, '"version": 99'), /newer version \(99\)/],
+    [
+      "without a version",
+      demoFile.replaceAll(`"version": ${jobVersion}`, '"version": "x"'),
+      /version of the job/,
+    ],
     [
       "with a wrong field",
       demoFile.replace('"material": "steel-low-rolled"', '"material": 5'),
@@ -189,7 +193,9 @@ describe("files", () => {
   });
 
   test("readings come out as CSV with both units", async () => {
-    await db.records.bulkPut(walk(cheekBlock()).records.map((r) => ({ ...r, jobId: "cheek-block" })));
+    await db.records.bulkPut(
+      walk(cheekBlockWithFeatures()).records.map((r) => ({ ...r, jobId: "cheek-block" })),
+    );
     const lines = (await exportReadings(db, "cheek-block"))!.split("\r\n");
     expect(lines[0]).toBe("number,time,piece,of,operation,mm,inch,typed,instrument,questioned");
     expect(lines.length).toBeGreaterThan(6);
@@ -204,7 +210,7 @@ describe("files", () => {
 });
 
 describe("versions", () => {
-  test.each([1, 2])("the fixture of version %d reads today and can be planned", (version) => {
+  test.each([1, 2, 3])("the fixture of version %d reads today and can be planned", (version) => {
     const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
     const read = readJobFile(text);
     if (!read.ok) throw new Error(phraseText(read.reason, "mm"));

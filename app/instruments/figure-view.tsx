@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { useId, useRef } from "react";
+import { type ReactNode, useId, useRef } from "react";
 import type { Figure, Ink, Shape } from "../../core/figure/index.ts";
 import { showParts } from "../../core/quantity/index.ts";
 import { download } from "./download.ts";
@@ -25,6 +25,8 @@ const fills: Partial<Record<Ink, Hatch>> = {
   rod: { ground: color("jaw"), line: color("quiet"), pattern: "cross" },
   cutter: { ground: color("band"), line: "", pattern: "none" },
   accent: { ground: color("accent"), line: "", pattern: "none" },
+  void: { ground: color("ground"), line: "", pattern: "none" },
+  ground: { ground: color("ground"), line: "", pattern: "none" },
   "face-ground": { ground: color("metal"), line: color("rule"), pattern: "fine" },
   "face-milled": { ground: color("metal"), line: "", pattern: "none" },
   "face-drawn": { ground: color("drawn"), line: "", pattern: "none" },
@@ -38,17 +40,28 @@ const strokes: Partial<Record<Ink, string>> = {
   thin: color("quiet"),
   dimension: color("quiet"),
   accent: color("accent"),
+  ground: "none",
+  hidden: color("quiet"),
+  center: color("accent"),
 };
+
+/** Hidden lines are dashed, center lines long and short, in widths of the line. */
+const dashes: Partial<Record<Ink, readonly number[]>> = { hidden: [6, 4], center: [14, 3, 3, 3] };
+const isFilled = (ink: Ink): boolean => fills[ink] !== undefined;
+const dashOf = (ink: Ink, stroke: number): string | undefined =>
+  dashes[ink]?.map((length) => length * stroke).join(" ");
 
 interface FigureViewProps {
   figure: Figure;
   maxHeight?: string;
   /** Name of the file it can be saved as. */
   saveAs?: string;
+  /** Laid over the drawing itself, such as entry fields at its dimensions. */
+  over?: ReactNode;
 }
 
 /** A drawn thing of core as SVG, to scale; some can be saved as a file. */
-export function FigureView({ figure, maxHeight, saveAs }: FigureViewProps) {
+export function FigureView({ figure, maxHeight, saveAs, over }: FigureViewProps) {
   const drawn = useRef<SVGSVGElement>(null);
   const prefix = useId().replace(/[^\w]/g, "");
   const inks = [...new Set(figure.shapes.map((s) => (s.kind === "dimension" ? "dimension" : s.ink)))].filter(
@@ -79,7 +92,15 @@ export function FigureView({ figure, maxHeight, saveAs }: FigureViewProps) {
   if (saveAs === undefined) return svg;
   return (
     <>
-      {svg}
+      {over ? (
+        // What is laid over may hang out below.
+        <chakra.div position="relative" mb={{ base: "0", md: "44px" }}>
+          {svg}
+          {over}
+        </chakra.div>
+      ) : (
+        svg
+      )}
       <chakra.button
         type="button"
         className="no-print"
@@ -139,9 +160,11 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
           y={shape.y}
           width={Math.max(shape.w, 0)}
           height={Math.max(shape.h, 0)}
+          rx={shape.round}
           fill={fill(shape.ink)}
-          stroke={color("ink")}
-          strokeWidth={shape.strong ? stroke * 1.8 : stroke}
+          stroke={strokes[shape.ink] && !isFilled(shape.ink) ? strokes[shape.ink] : color("ink")}
+          strokeDasharray={dashOf(shape.ink, stroke)}
+          strokeWidth={shape.ink === "ground" ? 0 : shape.strong ? stroke * 1.8 : stroke}
         />
       );
     case "circle":
@@ -151,7 +174,8 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
           cy={shape.y}
           r={shape.r}
           fill={fill(shape.ink)}
-          stroke={color("ink")}
+          stroke={shape.ink === "hidden" ? strokes.hidden : color("ink")}
+          strokeDasharray={dashOf(shape.ink, stroke)}
           strokeWidth={stroke}
         />
       );
@@ -161,7 +185,12 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
       const ink = strokes[shape.ink] ?? color("ink");
       return (
         <g stroke={ink} fill={ink} strokeWidth={shape.ink === "accent" ? stroke * 2 : stroke}>
-          <polyline points={shape.points.map((p) => p.join(",")).join(" ")} fill="none" />
+          <polyline
+            points={shape.points.map((p) => p.join(",")).join(" ")}
+            fill="none"
+            strokeDasharray={dashOf(shape.ink, stroke)}
+            strokeWidth={shape.ink === "center" ? stroke * 0.7 : undefined}
+          />
           {shape.arrow && <Arrow from={before} to={end} size={stroke * 9} />}
           {shape.arrow && shape.ink === "dimension" && (
             <Arrow from={end} to={shape.points[0]!} size={stroke * 9} />

@@ -14,11 +14,16 @@ export type Ink =
   | "edge"
   | "thin"
   | "accent"
+  /** Cut away, with its edge seen; the bare ground behind the part; lines of what is hidden; center lines. */
+  | "void"
+  | "ground"
+  | "hidden"
+  | "center"
   | "dimension"
   | `face-${FaceCondition}`;
 
 export type Shape =
-  | { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; strong?: boolean }
+  | { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; strong?: boolean; round?: number }
   | { kind: "circle"; x: number; y: number; r: number; ink: Ink }
   | { kind: "line"; points: [number, number][]; ink: Ink; arrow?: boolean }
   | {

@@ -1,4 +1,6 @@
-import type { Axis, Sizes } from "../frame/index.ts";
+import { type Axis, axisOf, type Sizes } from "../frame/index.ts";
+import type { Cutout } from "../part/index.ts";
+import { cutoutInView, type View } from "./cutout-views.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** Where the entry field of a size stands, as shares of the figure's width and height. */
@@ -6,9 +8,13 @@ export type EntryPlaces = Record<Axis, { x: number; y: number }>;
 
 /**
  * Top, front and right view of a block to scale, with dimension lines; the texts are entry fields put in by the app.
+ * What is cut into the block is drawn in all three, hidden where it is hidden.
  * @param sizes mm; a size not yet known is drawn at a usual proportion and marked by the app
  */
-export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces } {
+export function threeViews(
+  sizes: Sizes,
+  cutouts: readonly { cutout: Cutout; name: string }[] = [],
+): { figure: Figure; entries: EntryPlaces } {
   const { length, width, height } = sizes;
   const unit = Math.max(length + width, width + height) / 100;
   const gap = 22 * unit;
@@ -38,10 +44,37 @@ export function threeViews(sizes: Sizes): { figure: Figure; entries: EntryPlaces
   const lengthY = frontTop + height + 8 * unit;
   const sideX = left - 6 * unit;
   const rightX = left + length + gap;
+  const views: View[] = [
+    { face: "top", across: "length", up: "width", x: (l) => left + l, y: (w) => top + width - w },
+    { face: "front", across: "length", up: "height", x: (l) => left + l, y: (h) => frontTop + height - h },
+    { face: "right", across: "width", up: "height", x: (w) => rightX + w, y: (h) => frontTop + height - h },
+  ];
   const shapes: Shape[] = [
     { kind: "rect", x: left, y: top, w: length, h: width, ink: "part", strong: true },
     { kind: "rect", x: left, y: frontTop, w: length, h: height, ink: "part", strong: true },
     { kind: "rect", x: rightX, y: frontTop, w: width, h: height, ink: "part", strong: true },
+    ...views.flatMap((view) =>
+      cutouts.flatMap(({ cutout }) => cutoutInView(cutout, view, sizes, 0.6 * unit)),
+    ),
+    ...cutouts.flatMap(({ cutout, name }) => {
+      const view = views.find((v) => axisOf(v.face) === axisOf(cutout.face));
+      if (!view) return [];
+      const [across, up] = [cutout.box[view.across], cutout.box[view.up]];
+      const room = sizes[view.across] - across[1];
+      const within = room < text * 0.5 * name.length;
+      return [
+        {
+          kind: "text" as const,
+          // Beside it, above its top where there is no room to the right.
+          x: view.x(across[1]) - (within ? text * 0.3 : -text * 0.3),
+          y: view.y(up[1]) + (within && room > 1e-6 ? -text * 0.3 : text * 0.9),
+          text: name,
+          size: text * 0.8,
+          anchor: within ? ("end" as const) : ("start" as const),
+          ink: "accent" as const,
+        },
+      ];
+    }),
     label(left, top - 2 * unit, "top"),
     label(left, frontTop - 2 * unit, "front"),
     label(rightX, frontTop - 2 * unit, "right"),

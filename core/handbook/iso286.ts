@@ -62,7 +62,8 @@ export function fitDeviations(fit: string, nominal: number): { upper: number; lo
   if (!parts || it === undefined) return null;
   const letter = parts[1]!;
   const grade = Number(parts[2]);
-  const made = (upper: number, lower: number) => ({ upper: upper / 1000, lower: lower / 1000 });
+  // No −0: a file cannot keep it.
+  const made = (upper: number, lower: number) => ({ upper: upper / 1000 + 0, lower: lower / 1000 + 0 });
   if (letter === "js" || letter === "JS") return made(it / 2, -it / 2);
   const upper = shaftUpper[letter]?.[range];
   if (upper !== undefined) return made(upper, upper - it);

@@ -70,6 +70,11 @@ describe("published tables", () => {
       expect(fine < medium && medium < coarse).toBe(true);
   });
 
+  test("no limit is −0, which a file cannot keep", () => {
+    for (const fit of ["H7", "h6", "N9", "JS9"])
+      for (const value of Object.values(fitDeviations(fit, 20)!)) expect(Object.is(value, -0)).toBe(false);
+  });
+
   test("N9 of a keyseat begins at −4 up to 3 mm, at nothing above", () => {
     expect([fitDeviations("N9", 3)!.upper, fitDeviations("N9", 3.1)!.upper]).toEqual([-0.004, 0]);
   });

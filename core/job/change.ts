@@ -5,7 +5,8 @@ type Json = Change["from"];
 
 /** Whether two JSON values are the same, whatever the order of their keys. */
 export function sameJson(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
+  // 0 and −0 are the same once written.
+  if (a === b || Object.is(a, b)) return true;
   if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
   const [ka, kb] = [Object.keys(a), Object.keys(b)];
   if (Array.isArray(a) !== Array.isArray(b) || ka.length !== kb.length) return false;
@@ -40,7 +41,7 @@ function withoutKey(root: unknown, keys: string[]): unknown {
 }
 
 /** Paths below these are collections by id: null means the entry is gone, not that it is null. */
-const collections = [/^overrides\/byId\/[^/]+$/];
+const collections = [/^overrides\/byId\/[^/]+$/, /^part\/features\/byId\/[^/]+$/];
 
 export interface Conflict {
   path: string;

@@ -6,7 +6,7 @@ import { overrideSchema } from "./override.ts";
 import * as z from "../zod.ts";
 
 /** Version of the job document; raised at most once a release of work, with a step in migrations. */
-export const jobVersion = 2;
+export const jobVersion = 3;
 
 /** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
 export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });
@@ -41,6 +41,7 @@ export function newJob(id: string, name: string, machine: string, vise: string):
       general: { kind: "iso2768", grade: "m" },
       squareness: null,
       parallelism: null,
+      features: { byId: {}, order: [] },
     },
     stock: { ...newStock("sawn"), lies: { ...asEntered } },
     retargets: { length: null, width: null, height: null },

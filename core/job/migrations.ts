@@ -5,8 +5,16 @@ type Document = { [key: string]: unknown };
 /** A pure step from version n to n + 1. Keyed by n. */
 export type Migrations = Record<number, (document: Document) => Document>;
 
-/** Steps between released versions. 1 → 2: own speed, feed, cutter and direction came beside the depth; a job as it was holds. */
-export const migrations: Migrations = { 1: (job) => job };
+const withoutFeatures = (job: Document): Document => ({
+  ...job,
+  part: { ...(job.part as Document), features: { byId: {}, order: [] } },
+});
+
+/**
+ * Steps between released versions. 1 → 2: own speed, feed, cutter and direction came beside the depth; a job as it was holds.
+ * 2 → 3: features came to the drawing; it had none.
+ */
+export const migrations: Migrations = { 1: (job) => job, 2: withoutFeatures };
 
 export type Migrated =
   { ok: true; document: Document } | { ok: false; problem: "newer" | "unknown"; version: unknown };

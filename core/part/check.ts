@@ -3,11 +3,14 @@ import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts"
 import { mm } from "../quantity/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { note, precise, rule, stop, warn, type Warning } from "../working/index.ts";
-import { limitsOf, type Part } from "./part.ts";
+import { checkFeatures } from "./features/check-features.ts";
+import { featuresOf, limitsOf, type Part, targetSizes } from "./part.ts";
 
 export interface DrawingFinding extends Warning {
   /** The size it is about; null for the whole part. */
   axis: Axis | null;
+  /** The feature it is about, by id. */
+  feature?: string;
 }
 
 /**
@@ -78,6 +81,18 @@ export function checkDrawing(part: Part, shop: Shop, own: OwnHandbook = noOwnVal
         ),
       });
     }
+  }
+  const sizes = targetSizes(part);
+  const features = featuresOf(part);
+  if (sizes && features.length > 0) {
+    found.push(...checkFeatures(features, sizes, shop).map((finding) => ({ axis: null, ...finding })), {
+      axis: null,
+      ...note(
+        rule(
+          "drawing.featuresBeside",
+        )`The setups square the block. They do not cut its ${features.length === 1 ? "feature" : `${features.length} features`}: these are drawn and checked, and milled by you afterwards.`,
+      ),
+    });
   }
   return found;
 }

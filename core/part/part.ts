@@ -2,6 +2,7 @@ import { axisNames, axisSchema, type Axis, type Sizes } from "../frame/index.ts"
 import { generalPlusMinus, generalToleranceSchema } from "../handbook/index.ts";
 import { type Dimension, dimensionSchema, type Limits, middle, tidy } from "../quantity/index.ts";
 import * as z from "../zod.ts";
+import { type Feature, featureSchema } from "./features/index.ts";
 
 export const partSchema = z.object({
   /** Handbook id; null while not chosen. */
@@ -12,9 +13,15 @@ export const partSchema = z.object({
   squareness: z.number().positive().nullable(),
   /** Parallelism wanted between opposite faces, mm (largest − smallest reading). */
   parallelism: z.number().positive().nullable(),
+  /** What is cut into the block, in the order it was entered. */
+  features: z.object({ byId: z.record(z.string(), featureSchema), order: z.array(z.string()) }),
 });
 /** The finished part as the drawing wants it. */
 export type Part = z.infer<typeof partSchema>;
+
+/** Features in the order they were entered. */
+export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
+  features.order.flatMap((id) => features.byId[id] ?? []);
 
 /** Limits of a drawn size in mm: its own tolerance, else the general one. */
 export function limitsOf(dimension: Dimension, part: Pick<Part, "general">): Limits {

@@ -1,6 +1,8 @@
+import type { Face } from "../../core/frame/index.ts";
 import { fitDeviations } from "../../core/handbook/index.ts";
 import { changeOf, applyChanges, type Job, newJob } from "../../core/job/index.ts";
 import { type Dimension, type LengthUnit, parseDimension } from "../../core/quantity/index.ts";
+import type { Feature } from "../../core/part/index.ts";
 import type { LengthEntry } from "../../core/stock/index.ts";
 
 /** A dimension as a person types it; throws on text that is none. */
@@ -38,6 +40,63 @@ export function cheekBlock(): Job {
     if (!applied.ok) throw new Error(`${path} could not be set`);
     return applied.job;
   }, job);
+}
+
+/** The cheek block with what is cut into it: a step, two slots and holes. */
+export function cheekBlockWithFeatures(): Job {
+  const from = (from: Face | "center", text: string | null = null) => ({
+    from,
+    at: text === null ? null : dim(text),
+  });
+  const features: Feature[] = [
+    {
+      id: "step",
+      kind: "step",
+      face: "top",
+      side: "left",
+      first: from("center"),
+      second: from("center"),
+      sizes: { width: dim("18"), depth: dim("14") },
+    },
+    {
+      id: "slot-long",
+      kind: "slot",
+      face: "front",
+      along: "length",
+      first: from("center"),
+      second: from("bottom", "10"),
+      sizes: { width: dim("10 +0.1/0"), depth: dim("8"), length: null },
+    },
+    {
+      id: "slot-closed",
+      kind: "slot",
+      face: "top",
+      along: "length",
+      first: from("right", "26"),
+      second: from("front", "16"),
+      sizes: { width: dim("8"), depth: dim("12"), length: dim("30") },
+    },
+    {
+      id: "pin",
+      kind: "hole",
+      face: "top",
+      first: from("left", "40"),
+      second: from("center"),
+      sizes: { diameter: dim("12 H7"), depth: null },
+    },
+    {
+      id: "bolt",
+      kind: "hole",
+      face: "right",
+      first: from("center"),
+      second: from("top", "12"),
+      sizes: { diameter: dim("8.5"), depth: dim("22") },
+    },
+  ];
+  return block([
+    "part/features",
+    { byId: Object.fromEntries(features.map((f) => [f.id, f])), order: features.map((f) => f.id) },
+  ]);
 }
 
 /** The cheek block with some decisions changed. */

@@ -3,8 +3,9 @@ import { threeViews } from "../../../core/figure/index.ts";
 import { type Axis, axisNames, type Sizes } from "../../../core/frame/index.ts";
 import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
-import { limitsOf } from "../../../core/part/index.ts";
+import { cutoutOf, featureNames, featuresOf, limitsOf } from "../../../core/part/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
+import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
@@ -14,6 +15,7 @@ import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
 import { Link } from "react-router";
+import { Features } from "./features.tsx";
 
 const axisWords: Record<Axis, string> = { length: "Length", width: "Width", height: "Height" };
 const generalOptions = [
@@ -33,7 +35,13 @@ export function DrawingStation() {
   const sizes = Object.fromEntries(
     axisNames.map((axis) => [axis, part.sizes[axis]?.nominal ?? usual]),
   ) as Sizes;
-  const { figure, entries } = threeViews(sizes);
+  const features = featuresOf(part);
+  const names = featureNames(features);
+  const cutouts = features.flatMap((feature) => {
+    const cutout = cutoutOf(feature, sizes);
+    return cutout ? [{ cutout, name: names.get(feature.id)! }] : [];
+  });
+  const { figure, entries } = threeViews(sizes, cutouts);
   const general: (typeof generalOptions)[number][0] =
     part.general.kind === "plusMinus" ? "plusMinus" : part.general.grade;
   const setGeneral = (choice: typeof general) =>
@@ -81,34 +89,40 @@ export function DrawingStation() {
         )}
       </Box>
 
-      <Box position="relative" mt="10px" maxW="700px" pb={{ base: "0", md: "8px" }}>
-        <FigureView figure={figure} />
-        <Box display={{ base: "grid", md: "block" }} gap="8px">
-          {axisNames.map((axis) => (
-            <Box
-              key={axis}
-              position={{ base: "static", md: "absolute" }}
-              style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
-              transform={{
-                base: "none",
-                md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)",
-              }}
-              bg={{ base: "transparent", md: "ground" }}
-              px="4px"
-              width={{ base: "auto", md: axis === "length" ? "300px" : "150px" }}
-            >
-              <NumberEntry
-                label={axisWords[axis]}
-                path={`part/sizes/${axis}`}
-                kind={dimensionEntry}
-                value={part.sizes[axis]}
-                width={axis === "length" ? "190px" : "138px"}
-              />
+      <Box mt="10px" maxW="700px" pb={{ base: "0", md: "8px" }}>
+        <FigureView
+          figure={figure}
+          saveAs={`${fileName(job.name)}-views`}
+          over={
+            <Box display={{ base: "grid", md: "block" }} gap="8px">
+              {axisNames.map((axis) => (
+                <Box
+                  key={axis}
+                  position={{ base: "static", md: "absolute" }}
+                  style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
+                  transform={{
+                    base: "none",
+                    md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)",
+                  }}
+                  bg={{ base: "transparent", md: "ground" }}
+                  px="4px"
+                  width={{ base: "auto", md: axis === "length" ? "300px" : "150px" }}
+                >
+                  <NumberEntry
+                    label={axisWords[axis]}
+                    path={`part/sizes/${axis}`}
+                    kind={dimensionEntry}
+                    value={part.sizes[axis]}
+                    width={axis === "length" ? "190px" : "138px"}
+                  />
+                </Box>
+              ))}
             </Box>
-          ))}
-        </Box>
+          }
+        />
       </Box>
-      <Box height={{ base: "0", md: "44px" }} />
+
+      <Features />
 
       <Section title="Form">
         <Box display="flex" gap="18px" flexWrap="wrap">

@@ -185,6 +185,12 @@ function spareWarning(spare: Spare): Warning[] {
     : [];
 }
 
+/** How many features the drawing has, for its status line. */
+function featureCount(job: Job): string {
+  const count = job.part.features.order.length;
+  return count === 0 ? "" : count === 1 ? ", 1 feature" : `, ${count} features`;
+}
+
 function statusLines(job: Job, made: Plan): Plan["status"] {
   const stops = made.findings.filter((f) => f.severity === "stop").length;
   const own = axisNames.filter((axis) => typeof job.part.sizes[axis]?.upper === "number").length;
@@ -199,7 +205,8 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
     : undefined;
   const passes = made.setups.reduce((sum, s) => sum + s.cut.passes.length, 0);
   return {
-    drawing: stops > 0 ? say`${stops} still to fill in` : say`3 sizes, ${own} with own limits`,
+    drawing:
+      stops > 0 ? say`${stops} still to fill in` : say`3 sizes, ${own} with own limits${featureCount(job)}`,
     stock:
       made.spares === null
         ? words("after the drawing")

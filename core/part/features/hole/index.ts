@@ -1,18 +1,16 @@
-import { axesAcross, faceSchema } from "../../../frame/index.ts";
+import { axesAcross } from "../../../frame/index.ts";
 import { metricClearances } from "../../../handbook/index.ts";
 import { dimensionSchema, mm } from "../../../quantity/index.ts";
 import { note, rule } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
+import { baseShape, placedOn } from "../base.ts";
 import { boxOn, depthSpan, reached, span } from "../cutout.ts";
-import { locateSchema, onCenter, placeAlong } from "../locate.ts";
+import { placeAlong } from "../locate.ts";
 import type { FeatureRules } from "../rules.ts";
 
 export const holeSchema = z.object({
-  id: z.string(),
+  ...baseShape,
   kind: z.literal("hole"),
-  face: faceSchema,
-  first: locateSchema,
-  second: locateSchema,
   sizes: z.object({ diameter: dimensionSchema.nullable(), depth: dimensionSchema.nullable() }),
 });
 export type Hole = z.infer<typeof holeSchema>;
@@ -28,11 +26,8 @@ export const holeRules: FeatureRules<Hole> = {
   ],
   places: () => ["first", "second"],
   make: (id, face) => ({
-    id,
+    ...placedOn(id, face),
     kind: "hole",
-    face,
-    first: onCenter,
-    second: onCenter,
     sizes: { diameter: null, depth: null },
   }),
   cutout({ face, first, second, sizes: { diameter, depth } }, sizes) {

@@ -1,19 +1,17 @@
-import { axesAcross, axisOf, faceSchema } from "../../../frame/index.ts";
+import { axesAcross, axisOf } from "../../../frame/index.ts";
 import { cutterKindFacts } from "../../../handbook/index.ts";
 import { dimensionSchema, mm } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { rule, say, type Warning, warn } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
+import { baseShape, placedOn } from "../base.ts";
 import { boxOn, depthSpan, reached, span } from "../cutout.ts";
-import { locateSchema, onCenter, placeAlong } from "../locate.ts";
+import { placeAlong } from "../locate.ts";
 import type { FeatureRules } from "../rules.ts";
 
 export const pocketSchema = z.object({
-  id: z.string(),
+  ...baseShape,
   kind: z.literal("pocket"),
-  face: faceSchema,
-  first: locateSchema,
-  second: locateSchema,
   sizes: z.object({
     first: dimensionSchema.nullable(),
     second: dimensionSchema.nullable(),
@@ -36,11 +34,8 @@ export const pocketRules: FeatureRules<Pocket> = {
   ],
   places: () => ["first", "second"],
   make: (id, face) => ({
-    id,
+    ...placedOn(id, face),
     kind: "pocket",
-    face,
-    first: onCenter,
-    second: onCenter,
     sizes: { first: null, second: null, depth: null, radius: null },
   }),
   cutout({ face, first, second, sizes: own }, sizes) {

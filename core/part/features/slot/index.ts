@@ -1,21 +1,19 @@
-import { axesAcross, axisOf, axisSchema, faceSchema } from "../../../frame/index.ts";
+import { axesAcross, axisOf, axisSchema } from "../../../frame/index.ts";
 import { cutterKindFacts } from "../../../handbook/index.ts";
 import { dimensionSchema, mm } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { rule, warn } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
+import { baseShape, placedOn } from "../base.ts";
 import { boxOn, depthSpan, reached, span } from "../cutout.ts";
-import { locateSchema, onCenter, placeAlong } from "../locate.ts";
+import { placeAlong } from "../locate.ts";
 import type { FeatureRules } from "../rules.ts";
 
 export const slotSchema = z.object({
-  id: z.string(),
+  ...baseShape,
   kind: z.literal("slot"),
-  face: faceSchema,
   /** The size it runs along. */
   along: axisSchema,
-  first: locateSchema,
-  second: locateSchema,
   sizes: z.object({
     width: dimensionSchema.nullable(),
     depth: dimensionSchema.nullable(),
@@ -39,12 +37,9 @@ export const slotRules: FeatureRules<Slot> = {
     return length ? ["first", "second"] : [across];
   },
   make: (id, face) => ({
-    id,
+    ...placedOn(id, face),
     kind: "slot",
-    face,
     along: axesAcross(face)[0],
-    first: onCenter,
-    second: onCenter,
     sizes: { width: null, depth: null, length: null },
   }),
   cutout({ face, along, first, second, sizes: { width, depth, length } }, sizes) {

@@ -1,18 +1,15 @@
 import { axesAcross, axisOf, faceNames, faceSchema, facesOf } from "../../../frame/index.ts";
 import { dimensionSchema } from "../../../quantity/index.ts";
 import * as z from "../../../zod.ts";
+import { baseShape, placedOn } from "../base.ts";
 import { boxOn, depthSpan, reached } from "../cutout.ts";
-import { locateSchema, onCenter } from "../locate.ts";
 import type { FeatureRules } from "../rules.ts";
 
 export const stepSchema = z.object({
-  id: z.string(),
+  ...baseShape,
   kind: z.literal("step"),
-  face: faceSchema,
   /** The face beside it that it opens to. */
   side: faceSchema,
-  first: locateSchema,
-  second: locateSchema,
   sizes: z.object({ width: dimensionSchema.nullable(), depth: dimensionSchema.nullable() }),
 });
 export type StepFeature = z.infer<typeof stepSchema>;
@@ -28,12 +25,9 @@ export const stepRules: FeatureRules<StepFeature> = {
   ],
   places: () => [],
   make: (id, face) => ({
-    id,
+    ...placedOn(id, face),
     kind: "step",
-    face,
     side: faceNames.find((f) => axisOf(f) !== axisOf(face))!,
-    first: onCenter,
-    second: onCenter,
     sizes: { width: null, depth: null },
   }),
   cutout({ face, side, sizes: { width, depth } }, sizes) {

@@ -20,6 +20,7 @@ import {
   type StudStack,
   studWarnings,
   thinBows,
+  twistsJaw,
 } from "../core/holding/index.ts";
 import type { Piece } from "../core/stock/index.ts";
 import { type Job, plan, type Plan } from "../core/job/index.ts";
@@ -322,6 +323,13 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => cutAgain("back/face").rechecks,
     "M39.recut",
     () => cutAgain("top/face").rechecks,
+  ],
+  [
+    "M12",
+    "a short part hung out at one side of the jaws",
+    () => twistsJaw({ ...hangingOut, along: 60 }, vise),
+    "M12.offCenter",
+    () => twistsJaw({ ...hangingOut, along: 160 }, vise),
   ],
   ["M15", "one strap and no stop", () => oneStrapTurns(1, 0), "M15.oneStrap", () => oneStrapTurns(1, 1)],
   [

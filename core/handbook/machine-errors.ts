@@ -28,5 +28,11 @@ export const biasWords: Record<BiasName, string> = {
 /** The step where two cuts of one face meet, usual and largest, mm (domain.md 4, guess). */
 export const witnessStep = { usual: 0.05, largest: 0.08 } as const;
 
+/** The moving jaw lifts what it grips high: mm for each mm that the grip's middle is above the jaw's (domain.md 4, guess). */
+export const jawLift = 0.02 / 10;
+
+/** A part gripped at one side of the jaws lets the moving jaw twist, mm over what is gripped (domain.md 4, guess). */
+export const offCenterTwist = 0.03;
+
 /** A seat never comes twice the same: with a rod or tapped, and by the mismatch of parallels, mm. */
 export const seatScatter = 0.005;

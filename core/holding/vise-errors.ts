@@ -1,6 +1,8 @@
 import type { Face } from "../frame/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
+import { jawLift } from "../handbook/index.ts";
+import type { Seat } from "./seat.ts";
 import { note, rule, type Warning, warn } from "../working/index.ts";
 import { opposite } from "../frame/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -13,6 +15,30 @@ export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
           rule(
             "M13.stretch",
           )`The fixed jaw of the ${vise.name} gives ${mm(vise.stretch)} under a hard pull, a good part of the ${mm(tolerance)} of tolerance: take the zero after clamping, and pull alike every time.`,
+        ),
+      ]
+    : [];
+}
+
+/** How far the moving jaw lifts the part at its side, mm: when it is gripped above the middle of the jaw and not tapped down. */
+export function liftedByJaw(seat: Seat, vise: Pick<Vise, "jawDepth">): Mm {
+  if (seat.table || seat.tap) return 0;
+  const above = (seat.parallels?.height ?? 0) + seat.grip / 2 - vise.jawDepth / 2;
+  return Math.max(0, above) * jawLift;
+}
+
+/** Whether the part sits at one side of the jaws and leaves a good part of them empty: an end hung out. */
+export const grippedOffCenter = (seat: Seat, vise: Pick<Vise, "jawWidth">): boolean =>
+  seat.overhang !== null && seat.along - seat.overhang < 0.75 * vise.jawWidth;
+
+/** M12: an off-center grip twists the moving jaw. */
+export function twistsJaw(seat: Seat, vise: Pick<Vise, "jawWidth">): Warning[] {
+  return grippedOffCenter(seat, vise)
+    ? [
+        note(
+          rule(
+            "M12.offCenter",
+          )`The part fills only one side of the jaws: the moving jaw twists and holds it at one edge. Put a piece as thick between the jaws at the other side.`,
         ),
       ]
     : [];

@@ -130,7 +130,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const begun = [...progress.values()].map((state) => begunOf(state, moreAllowed(state, spares, target)));
   const overrides = settleAll(overridden, raw, begun, context);
   const route = planRoute(raw, begun, context);
-  const errors = predictedErrors(referenceChain(route.setups), { ...part, target, machine, vise });
+  const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
     ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);

@@ -29,6 +29,17 @@ describe("reference chain", () => {
     expect(out.worst - straight.worst).toBeCloseTo(2 * (0.1 / 50) * 60, 6);
   });
 
+  test("what the moving jaw lifts and twists never makes a pair truer; tapped down it lifts nothing", () => {
+    const plain = { ...place, target: target!, squareness: null, parallelism: null };
+    const lifting = predictedErrors(referenceChain(setups, place.vise), plain);
+    errors().forEach((e, i) => expect(lifting[i]!.worst).toBeGreaterThanOrEqual(e.worst - 1e-12));
+    expect(lifting.some((e, i) => e.worst > errors()[i]!.worst + 1e-6)).toBe(true);
+    const tapped = setups.map((s) => ({ ...s, seat: { ...s.seat, tap: true, overhang: null } }));
+    expect(predictedErrors(referenceChain(tapped, place.vise), plain)).toEqual(
+      predictedErrors(referenceChain(tapped), plain),
+    );
+  });
+
   test("what hangs on a face are those cut from it later, and what was cut from them (M39)", () => {
     expect(hangingOn(links, "left")).toEqual([]);
     expect(hangingOn(links, "back")).toEqual(["left", "right", "front", "bottom", "top"]);

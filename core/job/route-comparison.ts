@@ -130,7 +130,7 @@ export function* comparingRoutes(
   const options: RouteOption[] = [];
   const optionOf = (school: School, endsWay: EndsWay | null, name: string, what: string): RouteOption => {
     const route = planned(school, endsWay);
-    const errors = predictedErrors(referenceChain(route.setups), { ...part, target, machine, vise });
+    const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
     const cutters = new Set(route.setups.map((s) => s.cut.cutter));
     return {
       school,

@@ -6,6 +6,7 @@ import {
   seatWarnings,
   sprungByJaws,
   thinBows,
+  twistsJaw,
 } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
@@ -73,6 +74,7 @@ function viseWarnings(
       cut.kind === "side" ? from - to : 0,
     ),
     ...pullMovesZero(vise, tolerance),
+    ...twistsJaw(seat, vise),
     ...(cut.kind === "side" && seat.overhang === null ? [] : otherFaceAtJaw(before, face, seat.fixed)),
     ...(thinnest && spares[axisOf(face)].spare > 0
       ? thinBows(before.sizes, tolerance === null ? null : tolerance / 2)

@@ -2,6 +2,7 @@ import { type Cut, type CutTask, rememberedCut } from "../cutting/index.ts";
 import { axisOf, type Face, faceNames, type Orientation, orientation } from "../frame/index.ts";
 import type { Seat } from "../holding/index.ts";
 import type { Mm } from "../quantity/index.ts";
+import type { Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { handlingOf } from "./handling.ts";
 import { type Held, noCut, pieceAfter, removalFor } from "./held.ts";
@@ -227,6 +228,10 @@ export class Moves {
           cost: shown.cost + minutesOf(extras),
         };
     }
+  }
+
+  get vise(): Vise {
+    return this.#context.vise;
   }
 
   /** How far a face just cut is out to those cut before it, as a share of the tolerances. */

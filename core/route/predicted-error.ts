@@ -36,12 +36,16 @@ const unrelated: Cause = "raw:none";
 
 const isBias = (cause: Cause): cause is BiasName => cause in usualBias;
 
+const setupIn = (cause: Cause): number => Number.parseInt(cause.slice(5), 10);
+
 function causeName(cause: Cause): Phrase {
   if (isBias(cause)) return words(biasWords[cause]);
   if (cause.startsWith("witness:"))
     return say`the step where the two cuts of the ${cause.slice(8)} face meet`;
+  if (cause.endsWith("lift")) return say`the moving jaw lifting the part in setup ${setupIn(cause)}`;
+  if (cause.endsWith("twist")) return say`the jaw twisting at one side in setup ${setupIn(cause)}`;
   return cause.startsWith("seat:")
-    ? say`the seat of setup ${Number.parseInt(cause.slice(5), 10)}`
+    ? say`the seat of setup ${setupIn(cause)}`
     : words("a seat on a face that is no reference");
 }
 

@@ -1,5 +1,7 @@
 import { type Axis, axisOf, clampingAxes, downOf, type Face, faceNames, facesOf } from "../frame/index.ts";
-import { type BiasName, seatScatter } from "../handbook/index.ts";
+import { type BiasName, offCenterTwist, seatScatter } from "../handbook/index.ts";
+import { grippedOffCenter, liftedByJaw } from "../holding/index.ts";
+import type { Vise } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
 import type { Setup } from "./setup-facts.ts";
 
@@ -90,8 +92,15 @@ function cutterBias(about: Set["about"], { cut }: Located, wallAcross: boolean):
   return tilts ? (about === "x" ? "tramAcross" : "tramAlong") : null;
 }
 
-/** The link of the face cut in a setup, on those of the faces cut before it. */
-export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): ChainLink {
+/**
+ * The link of the face cut in a setup, on those of the faces cut before it.
+ * @param vise to reckon with how its moving jaw lifts and twists; null to leave that out
+ */
+export function linkOf(
+  setup: Located,
+  links: ReadonlyMap<Face, ChainLink>,
+  vise: Vise | null = null,
+): ChainLink {
   const { at, face, seat, clamping, placed } = setup;
   const axes = clampingAxes(at);
   const link: ChainLink = { face, clamping, from: [], rotations: {}, witness: false };
@@ -106,6 +115,10 @@ export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): Cha
     if (bias) add(sum, [[bias, -1]], sign);
     // The same seat for all that is cut in one clamping.
     add(sum, [[`seat:${clamping}${about}`, seatScatter / over]], 1);
+    if (about === "x" && vise && liftedByJaw(seat, vise) > 0)
+      add(sum, [[`seat:${clamping}lift`, liftedByJaw(seat, vise) / Math.max(seat.between, 10)]], 1);
+    if (about === "z" && vise && grippedOffCenter(seat, vise))
+      add(sum, [[`seat:${clamping}twist`, offCenterTwist / over]], 1);
     // Straps moved to another edge: what the indicator would not show.
     if (seat.table && seat.table.over !== seat.fixed)
       add(sum, [[`seat:${clamping}${about}swapped`, seatScatter / over]], 1);
@@ -122,12 +135,12 @@ export function linkOf(setup: Located, links: ReadonlyMap<Face, ChainLink>): Cha
 }
 
 /** Links of the faces cut in these setups, in order. */
-export function referenceChain(setups: readonly Located[]): ChainLink[] {
+export function referenceChain(setups: readonly Located[], vise: Vise | null = null): ChainLink[] {
   const links = new Map<Face, ChainLink>();
   // What is left of a face is matched to what was cut of it first.
   for (const setup of setups) {
     const first = links.get(setup.face);
-    links.set(setup.face, first ? { ...first, witness: true } : linkOf(setup, links));
+    links.set(setup.face, first ? { ...first, witness: true } : linkOf(setup, links, vise));
   }
   return [...links.values()];
 }

@@ -68,15 +68,19 @@ const startOf = (moves: Moves): Node => ({
 
 const keys = new WeakMap<ChainLink, string>();
 
-/** What a face was located from, without the scatter of its seat. */
+/** What a face was located from, without the scatter that every seat has alike. */
 function linkKey(link: ChainLink): string {
   const known = keys.get(link);
   if (known !== undefined) return known;
   const made = `${link.face}:${Object.entries(link.rotations)
     .map(([axis, rotation]) =>
       [...rotation]
-        .filter(([cause]) => !cause.startsWith("seat:"))
-        .map(([cause, count]) => `${axis}${cause.replace(/\d+$/, "")}${count.toFixed(1)}`)
+        .filter(([cause]) => !/^seat:\d+[xyz]$/.test(cause))
+        .map(([cause, count]) =>
+          cause.startsWith("seat:")
+            ? `${axis}${cause}${count.toExponential(2)}`
+            : `${axis}${cause.replace(/\d+$/, "")}${count.toFixed(1)}`,
+        )
         .sort()
         .join(),
     )
@@ -162,7 +166,7 @@ const foundOf = (node: Node, expansions: number, proven: boolean): Found => ({
 /** The states one clamping on. */
 function* nextNodes(moves: Moves, node: Node): Generator<Node> {
   for (const move of moves.from(node.piece, node.left)) {
-    const link = moves.tolerated && move.setup ? linkOf(move.setup, node.links) : null;
+    const link = moves.tolerated && move.setup ? linkOf(move.setup, node.links, moves.vise) : null;
     const share = link ? Math.max(node.share, moves.share(link, node.links)) : node.share;
     const spent = node.spent + move.cost;
     yield {

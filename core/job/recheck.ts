@@ -1,5 +1,5 @@
 import { opposite } from "../frame/index.ts";
-import { hangingOn, type OperationKey, referenceChain, type Setup } from "../route/index.ts";
+import { extentOf, hangingOn, type OperationKey, referenceChain, type Setup } from "../route/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
 import { rule, type Warning, warn } from "../working/index.ts";
 
@@ -21,7 +21,8 @@ export function recheckWarnings(
   const links = referenceChain(setups);
   return setups.flatMap((setup) => {
     const again = cuts.get(setup.key);
-    if (!again) return [];
+    // What a first cut left standing held nothing: cutting it moves no reference.
+    if (!again || extentOf(setup.key) === "rest") return [];
     const hanging = hangingOn(links, setup.face);
     const stale = setups.filter(
       (s) => hanging.includes(s.face) && (cuts.get(s.key)?.first ?? Infinity) < again.last,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { block, cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
+import { walk } from "../../tests/support/walker.ts";
 import { axisNames, faceNames } from "../frame/index.ts";
 import { compareRoutes, plan } from "./index.ts";
 import { demoShop } from "../shop/index.ts";
@@ -47,6 +48,16 @@ describe("reference chain", () => {
   });
 });
 
+/** An override as the person sets it. */
+const at = (what: string, value: string, where = "route") => ({
+  id: what,
+  at: where,
+  what,
+  value,
+  reason: "",
+  since: "2026-11-25T08:00:00Z",
+});
+
 describe("ways compared", () => {
   test("each is whole, one is recommended, and taking it makes it the plan", () => {
     const compared = compareRoutes(cheekBlock(), demoShop)!;
@@ -91,6 +102,30 @@ describe("ways compared", () => {
     const { options, recommended } = compareRoutes(tall, demoShop)!;
     expect(options[0]!.refusal).not.toBeNull();
     expect([options[recommended]!.ends, options[recommended]!.refusal]).toEqual(["upright", null]);
+  });
+
+  test("two setups walked to the end leave nothing to check again, and which side is at the jaw is not for choice", () => {
+    const job = block(
+      ["overrides/byId/school", at("school", "twoSetups")],
+      ["overrides/byId/fixed", at("fixed", "back", "top/face")],
+      ["overrides/order", ["school", "fixed"]],
+    );
+    const { plan: made } = walk(job);
+    expect([made.current, made.rechecks]).toEqual([made.steps.length, []]);
+    expect(made.overrides.map((o) => o.state)).toEqual(["applied", "impossible"]);
+  });
+
+  test("paper under a strapped part stays while the straps are moved, and is ticked out at the end", () => {
+    const job = block(
+      ["overrides/byId/school", at("school", "table", "route")],
+      ["overrides/byId/packing", at("packing", "paper", "top/part")],
+      ["overrides/order", ["school", "packing"]],
+    );
+    const { setups, steps } = plan({ job, records: [], shop: demoShop, piece: 1 });
+    const first = setups.filter((s) => s.clamping === 1);
+    expect(first.map((s) => s.seat.paper)).toEqual(first.map(() => true));
+    const ticks = steps.filter((s) => first.some((f) => f.key === s.op)).flatMap((s) => s.ticks);
+    expect(ticks.filter((t) => t.id === "paper" || t.id === "out-paper")).toHaveLength(2);
   });
 
   test("the face at the jaw and the parallels of one setup can be chosen; what cannot be says why", () => {

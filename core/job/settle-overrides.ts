@@ -112,10 +112,17 @@ function aidMissing(override: SeatOverride, setup: Setup, context: RouteContext)
 /** Holds a setup as the person wants it: the face at the fixed jaw, the parallels, paper, a jack, a stop. */
 function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext): Outcome<OwnSeat> {
   const wanted = wantedSeat(context.ownSeats[setup.key] ?? noOwnSeat, override);
-  if (setup.entry === "stays")
+  if (setup.entry !== "placed")
     return refused(
-      words("The part stays clamped from the cut before: it is held as it was there."),
+      words("The part stays where it is from the cut before: it is held as it was placed there."),
       words("Change how that one is held."),
+    );
+  if (override.what === "fixed" && context.next(setup.before)?.hold === "quarter")
+    return refused(
+      words(
+        "Held by its lowest quarter all four sides are cut: which one is at the jaw follows from the way.",
+      ),
+      words("Take another way of squaring it."),
     );
   const missing = aidMissing(override, setup, context);
   if (missing) return missing;

@@ -31,6 +31,8 @@ export function holdForSeveral(
   const { removal, from, to, sized, standing: left } = amountsOf(piece, next, context);
   const above = face === at.up;
   const entry = entryOf(next, before);
+  // What lies under or beside the part stays there while only the straps are moved.
+  const kept = entry === "swapped" && before ? before.seat : null;
   const own = context.ownSeats[faceOperation(face, extent)] ?? noOwnSeat;
   const points = restsOnPoints(piece, at, context);
   const seated: Outcome<Seat> =
@@ -43,9 +45,9 @@ export function holdForSeveral(
             over: next.over ?? at.fixed,
             aids: context.shop.aids,
             removal: above ? removal : 0,
-            paper: own.paper,
-            stop: own.stop,
-            points,
+            paper: kept?.paper ?? own.paper,
+            stop: kept?.stop ?? own.stop,
+            points: kept?.points ?? points,
           })
         : seatInVise({
             piece,

@@ -44,11 +44,11 @@ export function OwnSeat({ setup }: { setup: Setup }) {
   );
   const route = useOverrides("route");
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
-  if (setup.entry === "stays")
+  if (setup.entry !== "placed")
     return (
       <Section title="Held another way">
         <chakra.p color="quiet">
-          The part stays clamped from the cut before. How it is held is changed there.
+          The part stays where it is from the cut before. How it is held is changed there.
         </chakra.p>
       </Section>
     );
@@ -63,7 +63,7 @@ export function OwnSeat({ setup }: { setup: Setup }) {
         />
       ))}
       <Box display="flex" gap="14px" flexWrap="wrap" className="no-print">
-        {setup.cut.kind !== "side" && !setup.seat.table && (
+        {setup.cut.kind !== "side" && !setup.seat.table && !setup.stays && (
           <Choice<Face>
             label="At the fixed jaw"
             value={setup.seat.fixed}

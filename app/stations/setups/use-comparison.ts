@@ -2,13 +2,12 @@ import { useEffect, useState } from "react";
 import type { ComparisonProgress, Plan, RouteComparison } from "../../../core/job/index.ts";
 
 interface State {
-  of: Plan | null;
   compared: RouteComparison | null;
   progress: ComparisonProgress | null;
   stopped: boolean;
 }
 
-const nothing: State = { of: null, compared: null, progress: null, stopped: false };
+const nothing: State = { compared: null, progress: null, stopped: false };
 
 /** Compares the ways whenever the plan changes; the last comparison stays until the next is there, or it was stopped. */
 export function useComparison(
@@ -24,7 +23,7 @@ export function useComparison(
       if (current) setState(next);
     };
     void ask((progress) => mine((s) => ({ ...s, progress }))).then((compared) =>
-      mine(() => ({ of: plan, compared, progress: null, stopped: compared === null })),
+      mine(() => ({ compared, progress: null, stopped: compared === null })),
     );
     return () => {
       current = false;

@@ -210,7 +210,7 @@ describe("files", () => {
 });
 
 describe("versions", () => {
-  test.each([1, 2, 3])("the fixture of version %d reads today and can be planned", (version) => {
+  test.each([1, 2, 3, 4])("the fixture of version %d reads today and can be planned", (version) => {
     const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
     const read = readJobFile(text);
     if (!read.ok) throw new Error(phraseText(read.reason, "mm"));

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react";
 import { type ReactNode, useId, useRef } from "react";
-import type { Figure, Ink, Shape } from "../../core/figure/index.ts";
+import { type Figure, type Ink, pathOf, type Shape } from "../../core/figure/index.ts";
 import { showParts } from "../../core/quantity/index.ts";
 import { download } from "./download.ts";
 import { useUnit } from "./local-setting.ts";
@@ -27,6 +27,8 @@ const fills: Partial<Record<Ink, Hatch>> = {
   accent: { ground: color("accent"), line: "", pattern: "none" },
   void: { ground: color("ground"), line: "", pattern: "none" },
   ground: { ground: color("ground"), line: "", pattern: "none" },
+  section: { ground: color("metal"), line: color("quiet"), pattern: "diagonal" },
+  touch: { ground: "transparent", line: "", pattern: "none" },
   "face-ground": { ground: color("metal"), line: color("rule"), pattern: "fine" },
   "face-milled": { ground: color("metal"), line: "", pattern: "none" },
   "face-drawn": { ground: color("drawn"), line: "", pattern: "none" },
@@ -41,6 +43,8 @@ const strokes: Partial<Record<Ink, string>> = {
   dimension: color("quiet"),
   accent: color("accent"),
   ground: "none",
+  touch: "none",
+  erase: color("ground"),
   hidden: color("quiet"),
   center: color("accent"),
 };
@@ -58,10 +62,25 @@ interface FigureViewProps {
   saveAs?: string;
   /** Laid over the drawing itself, such as entry fields at its dimensions. */
   over?: ReactNode;
+  /** The feature that stands out in every view, and what happens when another is pointed at or chosen. */
+  lit?: string | null;
+  onPoint?: (of: string | null) => void;
+  onChoose?: (of: string) => void;
+  /** A place pressed where no feature is, in mm of the drawing. */
+  onSpot?: (x: number, y: number) => void;
 }
 
 /** A drawn thing of core as SVG, to scale; some can be saved as a file. */
-export function FigureView({ figure, maxHeight, saveAs, over }: FigureViewProps) {
+export function FigureView({
+  figure,
+  maxHeight,
+  saveAs,
+  over,
+  lit,
+  onPoint,
+  onChoose,
+  onSpot,
+}: FigureViewProps) {
   const drawn = useRef<SVGSVGElement>(null);
   const prefix = useId().replace(/[^\w]/g, "");
   const inks = [...new Set(figure.shapes.map((s) => (s.kind === "dimension" ? "dimension" : s.ink)))].filter(
@@ -78,6 +97,15 @@ export function FigureView({ figure, maxHeight, saveAs, over }: FigureViewProps)
       width="100%"
       maxHeight={maxHeight ?? "none"}
       display="block"
+      onPointerMove={onPoint && ((event) => onPoint(featureAt(event.target)))}
+      onPointerLeave={onPoint && (() => onPoint(null))}
+      onClick={(event) => {
+        const of = featureAt(event.target);
+        if (of !== null) return onChoose?.(of);
+        const box = event.currentTarget.getBoundingClientRect();
+        const scaled = figure.width / box.width;
+        onSpot?.((event.clientX - box.left) * scaled, (event.clientY - box.top) * scaled);
+      }}
     >
       <defs>
         {inks.map((ink) => (
@@ -85,7 +113,18 @@ export function FigureView({ figure, maxHeight, saveAs, over }: FigureViewProps)
         ))}
       </defs>
       {figure.shapes.map((shape, i) => (
-        <ShapeView key={i} shape={shape} prefix={prefix} stroke={stroke} />
+        <g
+          key={i}
+          data-of={shape.of}
+          className={shape.of !== undefined && shape.of === lit ? "lit" : undefined}
+        >
+          <ShapeView
+            shape={shape}
+            prefix={prefix}
+            stroke={stroke}
+            lit={shape.of !== undefined && shape.of === lit}
+          />
+        </g>
       ))}
     </chakra.svg>
   );
@@ -119,6 +158,10 @@ export function FigureView({ figure, maxHeight, saveAs, over }: FigureViewProps)
   );
 }
 
+/** The feature a shape under the pointer is drawn for. */
+const featureAt = (target: EventTarget): string | null =>
+  (target instanceof Element && target.closest("[data-of]")?.getAttribute("data-of")) || null;
+
 function Pattern({ id, hatch, scale }: { id: string; hatch: Hatch; scale: number }) {
   const step =
     { none: 1, diagonal: 2.2, coarse: 3.6, cross: 2.4, dots: 2.6, fine: 1.4 }[hatch.pattern] * scale;
@@ -145,8 +188,19 @@ function Pattern({ id, hatch, scale }: { id: string; hatch: Hatch; scale: number
   );
 }
 
-function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; stroke: number }) {
+function ShapeView({
+  shape,
+  prefix,
+  stroke: usual,
+  lit,
+}: {
+  shape: Shape;
+  prefix: string;
+  stroke: number;
+  lit: boolean;
+}) {
   const [unit] = useUnit();
+  const stroke = lit ? usual * 2 : usual;
   const fill = (ink: Ink) => {
     const hatch = fills[ink];
     if (!hatch) return "none";
@@ -164,7 +218,20 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
           fill={fill(shape.ink)}
           stroke={strokes[shape.ink] && !isFilled(shape.ink) ? strokes[shape.ink] : color("ink")}
           strokeDasharray={dashOf(shape.ink, stroke)}
-          strokeWidth={shape.ink === "ground" ? 0 : shape.strong ? stroke * 1.8 : stroke}
+          strokeWidth={
+            shape.ink === "ground" || shape.ink === "touch" ? 0 : shape.strong ? stroke * 1.8 : stroke
+          }
+        />
+      );
+    case "path":
+      return (
+        <path
+          d={shape.outlines.map(pathOf).join("")}
+          fillRule="evenodd"
+          fill={fill(shape.ink)}
+          stroke={lit ? color("accent") : (strokes[shape.ink] ?? color("ink"))}
+          strokeDasharray={dashOf(shape.ink, stroke)}
+          strokeWidth={shape.ink === "part" ? stroke * 1.8 : stroke}
         />
       );
     case "circle":
@@ -182,9 +249,14 @@ function ShapeView({ shape, prefix, stroke }: { shape: Shape; prefix: string; st
     case "line": {
       const end = shape.points.at(-1)!;
       const before = shape.points.at(-2)!;
-      const ink = strokes[shape.ink] ?? color("ink");
+      const erases = shape.ink === "erase";
+      const ink = lit && !erases ? color("accent") : (strokes[shape.ink] ?? color("ink"));
       return (
-        <g stroke={ink} fill={ink} strokeWidth={shape.ink === "accent" ? stroke * 2 : stroke}>
+        <g
+          stroke={ink}
+          fill={ink}
+          strokeWidth={erases ? usual * 3 : shape.ink === "accent" ? stroke * 2 : stroke}
+        >
           <polyline
             points={shape.points.map((p) => p.join(",")).join(" ")}
             fill="none"

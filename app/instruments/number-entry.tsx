@@ -8,6 +8,7 @@ import {
   fromMm,
   type LengthUnit,
   nearest64,
+  parseQuantity,
   parseDimension,
   showDimension,
 } from "../../core/quantity/index.ts";
@@ -23,11 +24,13 @@ export interface EntryKind<T> {
   parse: (
     text: string,
     unit: LengthUnit,
-  ) => { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
+  ) => { ok: true; value: T; understood: Dimension | null } | { ok: false; problem: Phrase };
   show: (value: T, unit: LengthUnit) => string;
 }
 
-function read(text: string, unit: LengthUnit): ReturnType<EntryKind<Dimension>["parse"]> {
+type Read<T> = { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
+
+function read(text: string, unit: LengthUnit): Read<Dimension> {
   const outcome = parseDimension(text, unit, fitDeviations);
   if (!outcome.ok) return { ok: false, problem: entryProblem(outcome.problem) };
   if (outcome.value.nominal <= 0) return { ok: false, problem: words("A size must be more than nothing.") };
@@ -38,15 +41,15 @@ function read(text: string, unit: LengthUnit): ReturnType<EntryKind<Dimension>["
 export const dimensionEntry: EntryKind<Dimension> = { parse: read, show: showDimension };
 
 /** A bare length with how it was written; no tolerance. */
-export const lengthEntry: EntryKind<{ value: number; written: Dimension["written"] }> = {
-  parse(text, unit) {
+export const lengthEntry = {
+  parse(text: string, unit: LengthUnit): Read<{ value: number; written: Dimension["written"] }> {
     const outcome = read(text, unit);
     if (!outcome.ok) return outcome;
     if (outcome.value.upper !== null)
       return { ok: false, problem: words("A measured size has no tolerance: type what you read.") };
     return { ...outcome, value: { value: outcome.value.nominal, written: outcome.value.written } };
   },
-  show: (value, unit) =>
+  show: (value: { value: number; written: Dimension["written"] }, unit: LengthUnit) =>
     showDimension(
       { nominal: value.value, upper: null, lower: null, fit: null, written: value.written },
       unit,
@@ -65,6 +68,22 @@ export const plainLength: EntryKind<number> = {
       unit,
     ),
 };
+
+/** A plain number that is no length: an angle in degrees, a count. */
+export const numberEntry = (kind: "angle" | "count"): EntryKind<number> => ({
+  parse(text, unit) {
+    const outcome = parseQuantity(text, kind, unit);
+    return outcome.ok
+      ? { ...outcome, understood: null }
+      : {
+          ok: false,
+          problem: words(
+            `"${text.trim()}" is not a number. Type for example ${kind === "angle" ? "30" : "4"}.`,
+          ),
+        };
+  },
+  show: (value) => String(value),
+});
 
 /** What was understood: in both units, with the nearest 1/64; terse gives the other unit only. */
 export function understoodAs(d: Dimension, terse = false): string {
@@ -87,6 +106,8 @@ interface NumberEntryProps<T> {
   optional?: boolean;
   /** Says what was understood in the other unit only. */
   terse?: boolean;
+  /** Takes the keyboard when it appears. */
+  fresh?: boolean;
 }
 
 /** Committed this long after the last key, ms; at once on Enter and on leaving the field. */
@@ -105,6 +126,7 @@ export function NumberEntry<T>({
   width = "150px",
   optional,
   terse,
+  fresh,
 }: NumberEntryProps<T>) {
   const { job, unit, drafts, keepDraft, preview } = useJob();
   const submit = useSubmit();
@@ -173,7 +195,7 @@ export function NumberEntry<T>({
     if ((event.key === "ArrowUp" || event.key === "ArrowDown") && outcome?.ok) {
       event.preventDefault();
       const step = (event.key === "ArrowUp" ? 1 : -1) * (unit === "mm" ? 0.01 : 0.001);
-      const next = steppedText(outcome.understood, step, unit);
+      const next = outcome.understood && steppedText(outcome.understood, step, unit);
       if (next) type(next);
     }
   };
@@ -190,6 +212,7 @@ export function NumberEntry<T>({
         id={id}
         value={text}
         width={width}
+        autoFocus={fresh}
         spellCheck={false}
         aria-invalid={outcome !== null && !outcome.ok}
         aria-describedby={`${id}-said`}
@@ -211,7 +234,7 @@ export function NumberEntry<T>({
             {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
             <Words of={problem} />
           </>
-        ) : outcome?.ok ? (
+        ) : outcome?.ok && outcome.understood ? (
           understoodAs(outcome.understood, terse)
         ) : null}
       </chakra.div>

@@ -1,6 +1,18 @@
-import { type Axis, axisOf, type Face, opposite } from "../frame/index.ts";
-import type { Cutout } from "../part/index.ts";
-import type { Shape } from "./figure.ts";
+import {
+  arcOf,
+  type Axis,
+  axisOf,
+  extentOfOutline,
+  type Face,
+  facesOf,
+  mapOutline,
+  type Outline,
+  outlineArea,
+  spansWithin,
+  waysOf,
+} from "../frame/index.ts";
+import { acrossAxis, type Cutout, type Prism, type Site } from "../part/index.ts";
+import type { Ink, Shape } from "./figure.ts";
 
 /** One of the views: the face it looks at, the size along each of its sides, and where a point of the part comes to lie. */
 export interface View {
@@ -11,112 +23,245 @@ export interface View {
   y: (up: number) => number;
 }
 
-/** A line is skipped where it would lie on the outline of a side that is open. */
-const sidesOf = (left: number, right: number, top: number, bottom: number) =>
-  ({
-    left: [
-      [left, top],
-      [left, bottom],
-    ],
-    right: [
-      [right, top],
-      [right, bottom],
-    ],
-    top: [
-      [left, top],
-      [right, top],
-    ],
-    bottom: [
-      [left, bottom],
-      [right, bottom],
-    ],
-  }) satisfies Record<string, [number, number][]>;
+const near = 1e-6;
 
-/**
- * What is seen of a cutout in a view: its outline where it opens to the viewer, hidden lines else; center lines of what is
- * round. `over` is how far the cleared ground reaches past the outline of the block.
- */
-export function cutoutInView(cutout: Cutout, view: View, sizes: Record<Axis, number>, over: number): Shape[] {
-  const across = cutout.box[view.across];
-  const up = cutout.box[view.up];
-  const [left, right] = [view.x(across[0]), view.x(across[1])];
-  const [bottom, top] = [view.y(up[0]), view.y(up[1])];
-  const own = axisOf(cutout.face) === axisOf(view.face);
-  const seen = cutout.face === view.face || cutout.opens.includes(view.face);
-  const center = own && (cutout.round === "circle" || cutout.round > 0);
-  const cross: Shape[] = center
-    ? centerLines((left + right) / 2, (top + bottom) / 2, right - left, bottom - top)
-    : [];
-  if (own && cutout.round === "circle")
-    return [
-      {
-        kind: "circle",
-        x: (left + right) / 2,
-        y: (top + bottom) / 2,
-        r: (right - left) / 2,
-        ink: seen ? "void" : "hidden",
-      },
-      ...cross,
-    ];
-  if (own && typeof cutout.round === "number" && cutout.round > 0)
-    return [
-      {
-        kind: "rect",
-        x: left,
-        y: top,
-        w: right - left,
-        h: bottom - top,
-        ink: seen ? "void" : "hidden",
-        round: Math.min(cutout.round, (right - left) / 2, (bottom - top) / 2),
-      },
-      ...cross,
-    ];
-  const lines = sidesOf(left, right, top, bottom);
-  const edge = {
-    left: across[0] <= 1e-6,
-    right: across[1] >= sizes[view.across] - 1e-6,
-    bottom: up[0] <= 1e-6,
-    top: up[1] >= sizes[view.up] - 1e-6,
-  };
-  const drawn = (Object.keys(lines) as (keyof typeof lines)[]).flatMap((side): Shape[] =>
-    edge[side] ? [] : [{ kind: "line", points: lines[side], ink: seen ? "edge" : "hidden" }],
+/** What is seen of a cutout in a view: its edges where they are in sight, hidden lines else; center lines of what is round. */
+export const cutoutInView = (cutout: Cutout, view: View, site: Site): Shape[] =>
+  cutout.prisms.flatMap((prism, i) => {
+    const seen = { prism, cutout, view, site };
+    return prism.axis === axisOf(view.face)
+      ? fromItsEnd(seen, i === 0 || !sharesMiddle(cutout, i))
+      : fromItsSide(seen);
+  });
+
+interface Seen {
+  prism: Prism;
+  cutout: Cutout;
+  view: View;
+  site: Site;
+}
+
+/** Whether a piece is a head or a thread about the hole before it. */
+function sharesMiddle({ prisms }: Cutout, i: number): boolean {
+  const [a, b] = [extentOfOutline(prisms[i]!.outline), extentOfOutline(prisms[i - 1]!.outline)];
+  return (
+    Math.abs(a.x[0] + a.x[1] - b.x[0] - b.x[1]) < near && Math.abs(a.y[0] + a.y[1] - b.y[0] - b.y[1]) < near
   );
-  // What is cut right through to the viewer and out of the outline leaves ground there.
-  const through = seen && (!own || cutout.opens.includes(opposite(cutout.face)));
-  if (!through) return drawn;
-  const grow = (is: boolean) => (is ? over : 0);
-  return [
-    {
-      kind: "rect",
-      x: left - grow(edge.left),
-      y: top - grow(edge.top),
-      w: right - left + grow(edge.left) + grow(edge.right),
-      h: bottom - top + grow(edge.top) + grow(edge.bottom),
-      ink: "ground",
-    },
-    ...drawn,
-  ];
+}
+
+/** Whether a span along the line of sight comes out at the viewer's side of the part, and at its far side. */
+function reach(span: readonly [number, number], { cutout, view, site }: Seen) {
+  const axis = axisOf(view.face);
+  const high = view.face === facesOf(axis)[1];
+  const [low, top] = [span[0] <= near, span[1] >= site.sizes[axis] - near];
+  // Round about a shaft only the face it was cut from shows it.
+  const own = cutout.face === view.face;
+  if (site.shaft && axis !== "length") return { here: own, there: false };
+  return high ? { here: top || own, there: low } : { here: low || own, there: top };
+}
+
+const drawn = (outline: Outline, view: View): Outline =>
+  mapOutline(outline, (x, y) => [view.x(x), view.y(y)], true);
+
+/** Whether a straight way lies on the outline of a block in this view, where its own edge is not drawn. */
+function onRim(from: { x: number; y: number }, to: { x: number; y: number }, { view, site }: Seen): boolean {
+  if (site.shaft) return false;
+  const along = (a: number, b: number, size: number) =>
+    Math.abs(a - b) < near && (a <= near || a >= size - near);
+  return along(from.x, to.x, site.sizes[view.across]) || along(from.y, to.y, site.sizes[view.up]);
+}
+
+/** A piece seen along its own direction: its outline, open where it leaves the part. */
+function fromItsEnd(seen: Seen, centered: boolean): Shape[] {
+  const { prism, view } = seen;
+  const { here, there } = reach(prism.span, seen);
+  const ink: Ink = prism.thread ? "thin" : here ? "edge" : "hidden";
+  const outlines = [prism.outline, ...(prism.island ? [prism.island] : [])];
+  const ways = outlines.flatMap((outline) => waysOf(outline));
+  const rim = ways.map(([from, to]) => from.bulge === 0 && onRim(from, to, seen));
+  const closed = rim.every((on) => !on);
+  const through = here && there && !prism.thread;
+  const fill: Shape[] =
+    through || (here && closed && !prism.thread)
+      ? [
+          {
+            kind: "path",
+            outlines: outlines.map((o) => drawn(o, view)),
+            ink: through && !closed ? "ground" : "void",
+          },
+        ]
+      : [];
+  const edges = closed
+    ? fill.length > 0
+      ? []
+      : outlines.map((o): Shape => ({ kind: "path", outlines: [drawn(o, view)], ink }))
+    : ways.flatMap((way, i): Shape[] => {
+        const points = wayPoints(way).map(([x, y]): [number, number] => [view.x(x), view.y(y)]);
+        if (rim[i]) return through ? [{ kind: "line", points, ink: "erase" }] : [];
+        return [{ kind: "line", points, ink }];
+      });
+  return [...fill, ...edges, ...(centered && !prism.thread ? crossOf(prism, view) : [])];
+}
+
+/** A way as points: its ends, an arc in small chords. */
+function wayPoints([from, to]: [Outline[number], Outline[number]]): [number, number][] {
+  const arc = arcOf(from, to);
+  if (!arc)
+    return [
+      [from.x, from.y],
+      [to.x, to.y],
+    ];
+  const count = Math.max(2, Math.ceil(Math.abs(arc.turn) / 0.15));
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const angle = arc.from + (arc.turn * i) / count;
+    return [arc.x + arc.r * Math.cos(angle), arc.y + arc.r * Math.sin(angle)];
+  });
 }
 
 /** A thin cross a little past what is round. */
-function centerLines(x: number, y: number, wide: number, high: number): Shape[] {
-  const past = Math.max(wide, high) * 0.15;
+function crossOf({ outline }: Prism, view: View): Shape[] {
+  if (!outline.some((corner) => corner.bulge !== 0) || outline.length > 8) return [];
+  const { x, y } = extentOfOutline(outline);
+  const past = Math.max(x[1] - x[0], y[1] - y[0]) * 0.15;
+  const [mx, my] = [(x[0] + x[1]) / 2, (y[0] + y[1]) / 2];
   return [
     {
       kind: "line",
       points: [
-        [x - wide / 2 - past, y],
-        [x + wide / 2 + past, y],
+        [view.x(x[0] - past), view.y(my)],
+        [view.x(x[1] + past), view.y(my)],
       ],
       ink: "center",
     },
     {
       kind: "line",
       points: [
-        [x, y - high / 2 - past],
-        [x, y + high / 2 + past],
+        [view.x(mx), view.y(y[0] - past)],
+        [view.x(mx), view.y(y[1] + past)],
       ],
       ink: "center",
     },
   ];
+}
+
+/** A piece seen across its direction: a line for every edge along it, and its two ends. */
+function fromItsSide(seen: Seen): Shape[] {
+  const { prism, view, site } = seen;
+  const sight = axisOf(view.face);
+  const [first] = acrossAxis(prism.axis);
+  const deepIsX = first === sight;
+  const other = prism.axis === view.across ? view.up : view.across;
+  // A point of the view from how far along the piece and how far across it.
+  const at = (along: number, across: number): [number, number] =>
+    prism.axis === view.across ? [view.x(along), view.y(across)] : [view.x(across), view.y(along)];
+  const size = site.sizes[other];
+  const offRim = (c: number) => site.shaft !== null || (c > near && c < size - near);
+  const [from, to] = prism.span;
+  const shapes: Shape[] = [];
+  for (const outline of [prism.outline, ...(prism.island ? [prism.island] : [])]) {
+    const extent = extentOfOutline(outline);
+    const across = deepIsX ? extent.y : extent.x;
+    const deep = deepIsX ? extent.x : extent.y;
+    const whole = outline === prism.outline && isRectangle(outline) && passesAll(deep, seen);
+    if (whole) shapes.push(...cleared(seen, at, across));
+    const edges = edgesAcross(outline, deepIsX, prism.island === undefined, seen);
+    const small = prism.inset ?? 0;
+    const [start, end] = farFirst(seen) ? [to, from] : [from, to];
+    for (const { c, visible } of edges) {
+      if (!offRim(c)) continue;
+      const ink: Ink = prism.thread ? "hidden" : visible ? "edge" : "hidden";
+      const inward = c < (across[0] + across[1]) / 2 ? small : -small;
+      shapes.push({ kind: "line", points: [at(start, c), at(end, c + inward)], ink });
+    }
+    const visible = edges.some((e) => e.visible);
+    for (const end of [from, to]) {
+      if (end <= near || end >= site.sizes[prism.axis] - near || prism.thread) continue;
+      const shown: Ink = visible ? "edge" : "hidden";
+      const narrow = prism.inset !== undefined && end !== start ? prism.inset : 0;
+      shapes.push({
+        kind: "line",
+        points: [at(end, across[0] + narrow), at(end, across[1] - narrow)],
+        ink: shown,
+      });
+    }
+  }
+  return shapes;
+}
+
+/** Whether the face a piece is cut from lies at the high end of its direction. */
+const farFirst = ({ prism, cutout }: Seen): boolean => cutout.face === facesOf(prism.axis)[1];
+
+const isRectangle = (outline: Outline): boolean => {
+  const { x, y } = extentOfOutline(outline);
+  return Math.abs(Math.abs(outlineArea(outline)) - (x[1] - x[0]) * (y[1] - y[0])) < near;
+};
+
+/** Whether a span along the line of sight goes through the whole part. */
+const passesAll = (deep: readonly [number, number], seen: Seen): boolean => {
+  const { here, there } = reach(deep, seen);
+  return here && there;
+};
+
+/** Ground where a piece is cut through to the viewer and out at a side. */
+function cleared(
+  { prism, site, view }: Seen,
+  at: (along: number, across: number) => [number, number],
+  across: readonly [number, number],
+): Shape[] {
+  const [from, to] = prism.span;
+  const other = prism.axis === view.across ? view.up : view.across;
+  const corners = [at(from, across[0]), at(to, across[0]), at(to, across[1]), at(from, across[1])];
+  const path: Outline = corners.map(([x, y]) => ({ x, y, bulge: 0 }));
+  const rims: [boolean, number, number][] = [
+    [across[0] <= near, 0, 1],
+    [to >= site.sizes[prism.axis] - near, 1, 2],
+    [across[1] >= site.sizes[other] - near, 2, 3],
+    [from <= near, 3, 0],
+  ];
+  if (!rims.some(([on]) => on)) return [{ kind: "path", outlines: [path], ink: "void" }];
+  return [
+    { kind: "path", outlines: [path], ink: "ground" },
+    ...rims.flatMap(([on, a, b]): Shape[] =>
+      on ? [{ kind: "line", points: [corners[a]!, corners[b]!], ink: "erase" }] : [],
+    ),
+  ];
+}
+
+/** Edges along a piece: how far across each lies, and whether nothing stands before it. */
+function edgesAcross(outline: Outline, deepIsX: boolean, cleared: boolean, seen: Seen) {
+  const acrossOf = (p: { x: number; y: number }) => (deepIsX ? p.y : p.x);
+  const deepOf = (p: { x: number; y: number }) => (deepIsX ? p.x : p.y);
+  const points = waysOf(outline).flatMap(([from, to]) => {
+    const arc = arcOf(from, to);
+    const corner = { c: acrossOf(from), v: deepOf(from) };
+    if (!arc) return [corner];
+    // The places where an arc turns back across: its silhouette.
+    const box = extentOfOutline(outline);
+    const ends = deepIsX ? box.y : box.x;
+    const center = { c: acrossOf(arc), v: deepOf(arc) };
+    return ends
+      .filter((c) => Math.abs(Math.abs(c - center.c) - arc.r) < near)
+      .map((c) => ({ c, v: center.v }));
+  });
+  const found = new Map<number, boolean>();
+  for (const { c, v } of points) {
+    const key = Math.round(c * 1e4) / 1e4;
+    const visible = cleared ? inSight(outline, deepIsX, c, v, seen) : reach([v, v], seen).here;
+    found.set(key, (found.get(key) ?? false) || visible);
+  }
+  return [...found].map(([c, visible]) => ({ c, visible }));
+}
+
+/** Whether the way from a point to the viewer leads through what is cut only. */
+function inSight(outline: Outline, deepIsX: boolean, c: number, v: number, seen: Seen): boolean {
+  const extent = extentOfOutline(outline);
+  const [low, high] = deepIsX ? extent.x : extent.y;
+  const { here } = reach([low, high], seen);
+  if (!here) return false;
+  const toHigh = seen.view.face === facesOf(axisOf(seen.view.face))[1];
+  return [-1e-3, 1e-3].some((off) =>
+    spansWithin(outline, deepIsX ? "y" : "x", c + off).some(
+      ([from, to]) => v >= from - 0.01 && v <= to + 0.01 && (toHigh ? to >= high - 0.01 : from <= low + 0.01),
+    ),
+  );
 }

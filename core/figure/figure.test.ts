@@ -4,6 +4,7 @@ import { plan } from "../job/index.ts";
 import { demoShop } from "../shop/index.ts";
 import * as any from "../../tests/arbitraries.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { siteOf } from "../part/index.ts";
 import { referenceChain } from "../route/index.ts";
 import {
   cutDirection,
@@ -34,6 +35,8 @@ function pointsOf(shape: Shape): [number, number][] {
       ];
     case "line":
       return shape.points;
+    case "path":
+      return shape.outlines.flatMap((outline) => outline.map(({ x, y }): [number, number] => [x, y]));
     case "text":
       return [[shape.x, shape.y]];
     case "dimension":
@@ -118,7 +121,7 @@ describe("drawn things", () => {
   ])(
     "three views of %d × %d × %d keep their proportions and their entries inside",
     (length, width, height) => {
-      const { figure, entries } = threeViews({ length, width, height });
+      const { figure, entries } = threeViews(siteOf([], { length, width, height }));
       inFrame(figure);
       const views = inks(figure, "part") as (Shape & { kind: "rect" })[];
       expect(views.map((v) => [v.w, v.h])).toEqual([

@@ -1,3 +1,4 @@
+import type { Outline } from "../frame/index.ts";
 import type { FaceCondition } from "../handbook/index.ts";
 import type { Quantity } from "../quantity/index.ts";
 
@@ -17,12 +18,16 @@ export type Ink =
   /** Cut away, with its edge seen; the bare ground behind the part; lines of what is hidden; center lines. */
   | "void"
   | "ground"
+  /** Clears a line that is no longer there; cut through by a section; felt but not seen. */
+  | "erase"
+  | "section"
+  | "touch"
   | "hidden"
   | "center"
   | "dimension"
   | `face-${FaceCondition}`;
 
-export type Shape =
+export type Shape = (
   | { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; strong?: boolean; round?: number }
   | { kind: "circle"; x: number; y: number; r: number; ink: Ink }
   | { kind: "line"; points: [number, number][]; ink: Ink; arrow?: boolean }
@@ -36,6 +41,8 @@ export type Shape =
       ink: Ink;
       bold?: boolean;
     }
+  /** A closed outline, and what is left out of it. */
+  | { kind: "path"; outlines: Outline[]; ink: Ink }
   /** A dimension between two points, its text beside it. */
   | {
       kind: "dimension";
@@ -45,7 +52,11 @@ export type Shape =
       label: string;
       size: number;
       side: "left" | "right" | "below";
-    };
+    }
+) & {
+  /** The feature it is drawn for, by id. */
+  of?: string;
+};
 
 /** A drawing in mm, y pointing down. */
 export interface Figure {

@@ -1,21 +1,29 @@
 import { type Axis, axisOf, type Sizes } from "../frame/index.ts";
-import type { Cutout } from "../part/index.ts";
+import type { Cutout, Site } from "../part/index.ts";
 import { cutoutInView, type View } from "./cutout-views.ts";
+import { partInView } from "./part-views.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** Where the entry field of a size stands, as shares of the figure's width and height. */
 export type EntryPlaces = Record<Axis, { x: number; y: number }>;
 
+/** What is cut into a part, with what it is called. */
+export interface DrawnCutout {
+  id: string;
+  name: string;
+  cutout: Cutout;
+}
+
 /**
- * Top, front and right view of a block to scale, with dimension lines; the texts are entry fields put in by the app.
- * What is cut into the block is drawn in all three, hidden where it is hidden.
- * @param sizes mm; a size not yet known is drawn at a usual proportion and marked by the app
+ * Top, front and right view of a part to scale, with dimension lines; the texts are entry fields put in by the app.
+ * What is cut into it is drawn in all three, hidden where it is hidden; every shape of it names its feature.
+ * @param site sizes in mm; one not yet known is drawn at a usual proportion and marked by the app
  */
 export function threeViews(
-  sizes: Sizes,
-  cutouts: readonly { cutout: Cutout; name: string }[] = [],
-): { figure: Figure; entries: EntryPlaces } {
-  const { length, width, height } = sizes;
+  site: Site,
+  cutouts: readonly DrawnCutout[] = [],
+): { figure: Figure; entries: EntryPlaces; views: readonly View[] } {
+  const { length, width, height } = site.sizes;
   const unit = Math.max(length + width, width + height) / 100;
   const gap = 22 * unit;
   const rise = 15 * unit;
@@ -50,31 +58,14 @@ export function threeViews(
     { face: "right", across: "width", up: "height", x: (w) => rightX + w, y: (h) => frontTop + height - h },
   ];
   const shapes: Shape[] = [
-    { kind: "rect", x: left, y: top, w: length, h: width, ink: "part", strong: true },
-    { kind: "rect", x: left, y: frontTop, w: length, h: height, ink: "part", strong: true },
-    { kind: "rect", x: rightX, y: frontTop, w: width, h: height, ink: "part", strong: true },
+    ...views.flatMap((view) => partInView(view, site)),
     ...views.flatMap((view) =>
-      cutouts.flatMap(({ cutout }) => cutoutInView(cutout, view, sizes, 0.6 * unit)),
+      cutouts.flatMap(({ cutout, id }) => [
+        ...cutoutInView(cutout, view, site).map((shape) => ({ ...shape, of: id })),
+        touchOf(cutout, view, id, unit),
+      ]),
     ),
-    ...cutouts.flatMap(({ cutout, name }) => {
-      const view = views.find((v) => axisOf(v.face) === axisOf(cutout.face));
-      if (!view) return [];
-      const [across, up] = [cutout.box[view.across], cutout.box[view.up]];
-      const room = sizes[view.across] - across[1];
-      const within = room < text * 0.5 * name.length;
-      return [
-        {
-          kind: "text" as const,
-          // Beside it, above its top where there is no room to the right.
-          x: view.x(across[1]) - (within ? text * 0.3 : -text * 0.3),
-          y: view.y(up[1]) + (within && room > 1e-6 ? -text * 0.3 : text * 0.9),
-          text: name,
-          size: text * 0.8,
-          anchor: within ? ("end" as const) : ("start" as const),
-          ink: "accent" as const,
-        },
-      ];
-    }),
+    ...cutouts.flatMap((named) => nameOf(named, views, site, text)),
     label(left, top - 2 * unit, "top"),
     label(left, frontTop - 2 * unit, "front"),
     label(rightX, frontTop - 2 * unit, "right"),
@@ -118,7 +109,7 @@ export function threeViews(
   const at = (x: number, y: number) => ({ x: x / figureWidth, y: y / figureHeight });
   return {
     figure: {
-      title: "Three views of the block to scale: top, front and right.",
+      title: `Three views of the ${site.shaft ? "shaft" : "block"} to scale: top, front and right.`,
       width: figureWidth,
       height: figureHeight,
       shapes,
@@ -128,5 +119,58 @@ export function threeViews(
       width: at(sideX - 2 * unit, top + width / 2),
       height: at(sideX - 2 * unit, frontTop + height / 2),
     },
+    views,
   };
+}
+
+/** Where a pointer finds a feature in a view. */
+function touchOf({ box }: Cutout, view: View, of: string, unit: number): Shape {
+  const [left, right] = box[view.across];
+  const [low, high] = box[view.up];
+  const [x, y] = [view.x(left), view.y(high)];
+  const least = 2 * unit;
+  const [w, h] = [Math.max(right - left, least), Math.max(high - low, least)];
+  return { kind: "rect", x, y, w, h, ink: "touch", of };
+}
+
+/** The name of a feature in the view of its face: beside it, above its top where there is no room to the right. */
+function nameOf(
+  { cutout, name, id }: DrawnCutout,
+  views: readonly View[],
+  site: Site,
+  text: number,
+): Shape[] {
+  const view = views.find((v) => axisOf(v.face) === axisOf(cutout.face));
+  if (!view) return [];
+  const [across, up] = [cutout.box[view.across], cutout.box[view.up]];
+  const room = site.sizes[view.across] - across[1];
+  const within = room < text * 0.5 * name.length;
+  return [
+    {
+      kind: "text",
+      x: view.x(across[1]) - (within ? text * 0.3 : -text * 0.3),
+      y: view.y(up[1]) + (within && room > 1e-6 ? -text * 0.3 : text * 0.9),
+      text: name,
+      size: text * 0.8,
+      anchor: within ? "end" : "start",
+      ink: "accent",
+      of: id,
+    },
+  ];
+}
+
+/** The place of the part that lies under a point of the three views; null beside them. Coordinates from the low faces, mm. */
+export function viewPoint(
+  views: readonly View[],
+  sizes: Sizes,
+  x: number,
+  y: number,
+): { face: View["face"]; at: Sizes } | null {
+  for (const { face, across, up, x: putX, y: putY } of views) {
+    const along = x - putX(0);
+    const high = putY(0) - y;
+    if (along < 0 || along > sizes[across] || high < 0 || high > sizes[up]) continue;
+    return { face, at: { length: 0, width: 0, height: 0, [across]: along, [up]: high } };
+  }
+  return null;
 }

@@ -1,2 +1,3 @@
 export * from "./faces.ts";
 export * from "./orientation.ts";
+export * from "./outline.ts";

@@ -41,7 +41,7 @@ function withoutKey(root: unknown, keys: string[]): unknown {
 }
 
 /** Paths below these are collections by id: null means the entry is gone, not that it is null. */
-const collections = [/^overrides\/byId\/[^/]+$/, /^part\/features\/byId\/[^/]+$/];
+const collections = [/^overrides\/byId\/[^/]+$/, /^part\/(features|mates|shaft)\/byId\/[^/]+$/];
 
 export interface Conflict {
   path: string;

@@ -1,12 +1,12 @@
 import { asEntered, newStock, stockSchema } from "../stock/index.ts";
 import { axisSchema } from "../frame/index.ts";
-import { partSchema } from "../part/index.ts";
+import { partSchema, plainFaces } from "../part/index.ts";
 import { dimensionSchema } from "../quantity/index.ts";
 import { overrideSchema } from "./override.ts";
 import * as z from "../zod.ts";
 
 /** Version of the job document; raised at most once a release of work, with a step in migrations. */
-export const jobVersion = 3;
+export const jobVersion = 4;
 
 /** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
 export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });
@@ -38,10 +38,14 @@ export function newJob(id: string, name: string, machine: string, vise: string):
     part: {
       material: null,
       sizes: { length: null, width: null, height: null },
+      shaft: null,
       general: { kind: "iso2768", grade: "m" },
       squareness: null,
       parallelism: null,
+      edgeBreak: null,
+      faces: plainFaces(),
       features: { byId: {}, order: [] },
+      mates: { byId: {}, order: [] },
     },
     stock: { ...newStock("sawn"), lies: { ...asEntered } },
     retargets: { length: null, width: null, height: null },

@@ -1,6 +1,6 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { checkDrawing, type DrawingFinding, type Part, targetSizes } from "../part/index.ts";
+import { asMilled, checkDrawing, type DrawingFinding, type Part, partSizes } from "../part/index.ts";
 import { mm, quantity, tidy } from "../quantity/index.ts";
 import {
   extentOf,
@@ -75,8 +75,11 @@ export interface PlanInputs {
   own?: OwnHandbook;
 }
 
-/** The part to be made: the drawing with its recorded deviations. */
-export function effectivePart(job: Job): Part {
+/** The part to be milled: the drawing with its recorded deviations, and what is left for a next process. */
+export const effectivePart = (job: Job): Part => asMilled(drawnPart(job));
+
+/** The part as drawn, its sizes with their recorded deviations. */
+export function drawnPart(job: Job): Part {
   const sizes = { ...job.part.sizes };
   for (const axis of axisNames) {
     const retarget = job.retargets[axis];
@@ -94,10 +97,10 @@ const worst: SpareVerdict[] = ["short", "tight", "unmeasured", "enough"];
 export function plan({ job, records, shop: everything, piece, own = noOwnValues }: PlanInputs): Plan {
   const shop = inUse(everything);
   const part = effectivePart(job);
-  const findings = checkDrawing(part, shop, own);
-  const target = targetSizes(part);
+  const target = partSizes(part);
   const progress = foldProgress(records, piece);
   const { machine, vise, material } = equipment(job, everything, own);
+  const findings = checkDrawing(drawnPart(job), shop, own, machine);
   const requirements = requirementsOf(job, part, records, everything, progress, piece);
   const empty: Plan = {
     findings,
@@ -120,6 +123,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     cutBegun: [...progress.values()].some((p) => p.cuts.length > 0),
     status: {} as Plan["status"],
   };
+  if (part.shaft) return { ...empty, status: shaftStatus(job, empty) };
   if (!target || findings.some((f) => f.severity === "stop") || !machine || !vise || !material) {
     return { ...empty, status: statusLines(job, empty) };
   }
@@ -189,6 +193,25 @@ function spareWarning(spare: Spare): Warning[] {
 function featureCount(job: Job): string {
   const count = job.part.features.order.length;
   return count === 0 ? "" : count === 1 ? ", 1 feature" : `, ${count} features`;
+}
+
+/** A shaft comes turned: what its stations say in a line. */
+function shaftStatus(job: Job, made: Plan): Plan["status"] {
+  const stops = made.findings.filter((f) => f.severity === "stop").length;
+  const sections = job.part.shaft?.order ?? [];
+  const measured = sections.filter((id) => job.stock.turned[id]).length;
+  const none = words("a shaft is not squared");
+  return {
+    drawing:
+      stops > 0
+        ? say`${stops} still to fill in`
+        : say`shaft, ${sections.length} ${sections.length === 1 ? "section" : "sections"}${featureCount(job)}`,
+    stock: say`turned, ${measured} of ${sections.length} measured`,
+    setups: none,
+    cuts: words("no passes"),
+    machine: words("no steps"),
+    record: words("nothing to judge"),
+  };
 }
 
 function statusLines(job: Job, made: Plan): Plan["status"] {

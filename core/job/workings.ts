@@ -4,6 +4,7 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
 import { type OperationKey, operationKeySchema, placingTime, type Setup } from "../route/index.ts";
+import { rulesOf, siteOfPart } from "../part/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
@@ -11,7 +12,7 @@ import type { Job } from "./job.ts";
 import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
-import type { Plan } from "./plan.ts";
+import { drawnPart, type Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
 export const cutFigures = [
@@ -28,7 +29,8 @@ export const cutFigures = [
 export type CutFigure = (typeof cutFigures)[number];
 
 /** Key of a figure's working: `top/face#depth`, `spare#width`, `verdict#height`. */
-export type WorkingKey = `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `verdict#${string}` | ErrorKey;
+export type WorkingKey =
+  `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `verdict#${string}` | `feature#${string}` | ErrorKey;
 
 export const cutKey = (op: OperationKey, figure: CutFigure): WorkingKey => `${op}#${figure}`;
 
@@ -51,6 +53,7 @@ export function workingOf(
     const axis = axisNames.find((a) => a === figure);
     return axis && made.spares ? spareWorking(key, made.spares[axis]) : null;
   }
+  if (at === "feature") return featureWorking(key, job, figure ?? "");
   if (at === "error") return errorWorking(key, made.errors, figure ?? "");
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
   const op = operationKeySchema.safeParse(at);
@@ -61,6 +64,18 @@ export function workingOf(
   const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
+}
+
+/** Key of a figure worked from a feature, by its place among them. */
+export const featureKey = (id: string, fact: number): WorkingKey => `feature#${id}/${fact}`;
+
+/** How a figure of a feature comes: the depth of a keyseat, a measure over pins. */
+function featureWorking(key: string, job: Job, of: string): Working | null {
+  const [id, fact] = of.split("/");
+  const feature = job.part.features.byId[id ?? ""];
+  const site = siteOfPart(drawnPart(job));
+  const found = feature && site ? rulesOf(feature.kind).facts?.(feature, site)[Number(fact)] : undefined;
+  return found ? { key, title: say`Working: ${found.label}`, limits: [], notes: [], ...found.working } : null;
 }
 
 function cutWorking(

@@ -1,10 +1,14 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { mm } from "../quantity/index.ts";
-import type { Shop } from "../shop/index.ts";
-import { note, precise, rule, stop, warn, type Warning } from "../working/index.ts";
+import { type Dimension, mm } from "../quantity/index.ts";
+import type { Machine, Shop } from "../shop/index.ts";
+import { note, rule, stop, type Warning } from "../working/index.ts";
 import { checkFeatures } from "./features/check-features.ts";
-import { featuresOf, limitsOf, type Part, targetSizes } from "./part.ts";
+import { checkMates } from "./mates-of-part.ts";
+import { featuresOf, limitsOf, type Part } from "./part.ts";
+import { provable } from "./provable.ts";
+import { checkShaft } from "./shaft.ts";
+import { siteOfPart } from "./site-of-part.ts";
 
 export interface DrawingFinding extends Warning {
   /** The size it is about; null for the whole part. */
@@ -17,14 +21,33 @@ export interface DrawingFinding extends Warning {
  * Drawing check before any planning. Catches M35 as far as the instruments' uncertainty goes.
  * @returns what stops planning first, then warnings and notes; empty for a drawing that can be planned
  */
-export function checkDrawing(part: Part, shop: Shop, own: OwnHandbook = noOwnValues): DrawingFinding[] {
-  const found: DrawingFinding[] = [];
+export function checkDrawing(
+  part: Part,
+  shop: Shop,
+  own: OwnHandbook = noOwnValues,
+  machine: Machine | null = null,
+): DrawingFinding[] {
+  return [
+    ...checkMaterial(part, own),
+    ...(part.shaft
+      ? checkShaft(part.shaft).map((finding) => ({ axis: null, ...finding }))
+      : checkSizes(part, shop)),
+    ...checkContents(part, shop, machine),
+  ];
+}
+
+function checkMaterial(part: Part, own: OwnHandbook): DrawingFinding[] {
   if (part.material === null || !materialIn(own, part.material)) {
-    found.push({
-      axis: null,
-      ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`),
-    });
+    return [
+      { axis: null, ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`) },
+    ];
   }
+  return [];
+}
+
+/** The three sizes of a block. */
+function checkSizes(part: Part, shop: Shop): DrawingFinding[] {
+  const found: DrawingFinding[] = [];
   for (const axis of axisNames) {
     const size = part.sizes[axis];
     if (!size) {
@@ -50,49 +73,28 @@ export function checkDrawing(part: Part, shop: Shop, own: OwnHandbook = noOwnVal
       });
       continue;
     }
-    const able = shop.instruments.filter((i) => i.from <= size.nominal && size.nominal <= i.to);
-    const best = able.reduce((u, i) => Math.min(u, i.uncertainty), Infinity);
-    const width = limits.upper - limits.lower;
-    if (able.length === 0) {
-      found.push({
-        axis,
-        ...warn(
-          rule(
-            "M35.range",
-          )`No instrument in the shop reaches ${mm(size.nominal)}. Borrow one before the last cuts of the ${axis}.`,
-        ),
-      });
-    } else if (best * 2 >= width) {
-      found.push({
-        axis,
-        ...warn(
-          rule(
-            "M35.prove",
-          )`The ${axis} has limits ${precise(mm(width), 3)} apart; your best instrument is uncertain by ${precise(mm(best), 3)} and cannot prove it.`,
-        ),
-      });
-    } else if (best * 8 > width && best * 4 > width) {
-      found.push({
-        axis,
-        ...note(
-          rule(
-            "M35.half",
-          )`With U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, a good part of the zone reads "cannot tell".`,
-        ),
-      });
-    }
-  }
-  const sizes = targetSizes(part);
-  const features = featuresOf(part);
-  if (sizes && features.length > 0) {
-    found.push(...checkFeatures(features, sizes, shop).map((finding) => ({ axis: null, ...finding })), {
-      axis: null,
-      ...note(
-        rule(
-          "drawing.featuresBeside",
-        )`The setups square the block. They do not cut its ${features.length === 1 ? "feature" : `${features.length} features`}: these are drawn and checked, and milled by you afterwards.`,
-      ),
-    });
+    found.push(...provable(`the ${axis}`, size.nominal, limits, shop).map((w) => ({ axis, ...w })));
   }
   return found;
+}
+
+/** What speaks against the features and the mates, and that they are not cut yet. */
+function checkContents(part: Part, shop: Shop, machine: Machine | null): DrawingFinding[] {
+  const site = siteOfPart(part);
+  const features = featuresOf(part);
+  const told = (found: Warning[]): DrawingFinding[] => found.map((finding) => ({ axis: null, ...finding }));
+  const limits = (dimension: Dimension) => limitsOf(dimension, part);
+  return [
+    ...(site ? told(checkFeatures(features, { site, shop, machine, limitsOf: limits })) : []),
+    ...told(checkMates(part)),
+    ...(site && (features.length > 0 || part.shaft)
+      ? told([
+          note(
+            rule(
+              "drawing.featuresBeside",
+            )`${part.shaft ? "A shaft comes turned to its drawing" : "The setups square the block"}. ${features.length === 0 ? "Nothing is cut into it yet." : `${features.length === 1 ? "Its feature is" : `Its ${features.length} features are`} drawn and checked here, and milled by you: the plan does not cut them.`}`,
+          ),
+        ])
+      : []),
+  ];
 }

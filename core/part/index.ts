@@ -1,7 +1,17 @@
 export * from "./angles.ts";
 export * from "./check.ts";
+export * from "./features/chain.ts";
 export * from "./features/check-features.ts";
 export * from "./features/index.ts";
+export { centered } from "./features/outline/index.ts";
+export * from "./features/outline/text.ts";
+export * from "./features/site-of.ts";
 export * from "./keyseat.ts";
+export * from "./mate.ts";
+export * from "./mates-of-part.ts";
+export * from "./parallel-key.ts";
 export * from "./part.ts";
+export * from "./shaft.ts";
+export * from "./site-of-part.ts";
 export * from "./thread.ts";
+export * from "./woodruff-key.ts";

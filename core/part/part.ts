@@ -1,23 +1,66 @@
-import { axisNames, axisSchema, type Axis, type Sizes } from "../frame/index.ts";
+import {
+  type Axis,
+  axisNames,
+  axisSchema,
+  type Face,
+  faceNames,
+  faceSchema,
+  facesOf,
+  type Sizes,
+} from "../frame/index.ts";
 import { generalPlusMinus, generalToleranceSchema } from "../handbook/index.ts";
-import { type Dimension, dimensionSchema, type Limits, middle, tidy } from "../quantity/index.ts";
+import {
+  convertedText,
+  type Dimension,
+  dimensionSchema,
+  type Limits,
+  middle,
+  type Mm,
+  tidy,
+} from "../quantity/index.ts";
 import * as z from "../zod.ts";
 import { type Feature, featureSchema } from "./features/index.ts";
+import { mateSchema } from "./mate.ts";
+import { shaftSchema } from "./shaft.ts";
+
+const faceWantedSchema = z.object({
+  /** Surface finish, Ra in µm; null when the drawing asks for none. */
+  ra: z.number().positive().nullable(),
+  /** Left on this face for a next process, mm; null for nothing. */
+  leave: z.number().positive().nullable(),
+  /** Whether a patch of the raw face may stay: it is then no fault, and no reference. */
+  mayStayRaw: z.boolean(),
+});
+type FaceWanted = z.infer<typeof faceWantedSchema>;
 
 export const partSchema = z.object({
   /** Handbook id; null while not chosen. */
   material: z.string().nullable(),
   sizes: z.record(axisSchema, dimensionSchema.nullable()),
+  /** Its sections when it is a turned shaft; null for a block. A shaft lies along the length. */
+  shaft: shaftSchema.nullable(),
   general: generalToleranceSchema,
   /** Squareness wanted between neighbors, mm over 100 mm; null when the drawing asks for none. */
   squareness: z.number().positive().nullable(),
   /** Parallelism wanted between opposite faces, mm (largest − smallest reading). */
   parallelism: z.number().positive().nullable(),
-  /** What is cut into the block, in the order it was entered. */
+  /** Every sharp edge is broken by this much, mm; null when the drawing says nothing. */
+  edgeBreak: z.number().positive().nullable(),
+  faces: z.record(faceSchema, faceWantedSchema),
+  /** What is cut into the part, in the order it was entered. */
   features: z.object({ byId: z.record(z.string(), featureSchema), order: z.array(z.string()) }),
+  /** What must fit what. */
+  mates: z.object({ byId: z.record(z.string(), mateSchema), order: z.array(z.string()) }),
 });
 /** The finished part as the drawing wants it. */
 export type Part = z.infer<typeof partSchema>;
+
+/** Nothing asked of any face. */
+export const plainFaces = (): Record<Face, FaceWanted> =>
+  Object.fromEntries(faceNames.map((face) => [face, { ra: null, leave: null, mayStayRaw: false }])) as Record<
+    Face,
+    FaceWanted
+  >;
 
 /** Features in the order they were entered. */
 export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
@@ -34,6 +77,29 @@ export function limitsOf(dimension: Dimension, part: Pick<Part, "general">): Lim
   const half = generalPlusMinus(part.general, dimension.nominal);
   return { lower: tidy(dimension.nominal - half), upper: tidy(dimension.nominal + half) };
 }
+
+/** What is left on both faces of a size together for a next process, mm. */
+export const leftAlong = ({ faces }: Pick<Part, "faces">, axis: Axis): Mm =>
+  tidy(facesOf(axis).reduce((sum, face) => sum + (faces[face].leave ?? 0), 0));
+
+/** A size with so much more on it; its limits move with it. */
+export function grownBy(size: Dimension, more: Mm): Dimension {
+  if (more === 0) return size;
+  const grown = { ...size, nominal: tidy(size.nominal + more), fit: null };
+  const { unit } = size.written;
+  return { ...grown, written: { text: convertedText(grown, unit), unit } };
+}
+
+/** The part as it leaves the mill: every size with what is left on its faces. */
+export const asMilled = (part: Part): Part => ({
+  ...part,
+  sizes: Object.fromEntries(
+    axisNames.map((axis) => {
+      const size = part.sizes[axis];
+      return [axis, size && grownBy(size, leftAlong(part, axis))];
+    }),
+  ) as Part["sizes"],
+});
 
 /** Target sizes (middle of the limits) in mm, or null while a size is missing. */
 export function targetSizes(part: Part): Sizes | null {

@@ -33,6 +33,8 @@ export const stockSchema = z.object({
   conditions: z.record(faceSchema, faceConditionSchema),
   /** Readings per size of the lump, at up to four points. */
   measured: z.record(axisSchema, z.record(z.enum(stockPoints), lengthEntrySchema.nullable())),
+  /** Measured diameters of a turned shaft, by section. */
+  turned: z.record(z.string(), lengthEntrySchema.nullable()),
   /** Which size of the lump lies along each size of the part. */
   lies: z.record(axisSchema, axisSchema),
 });
@@ -49,6 +51,7 @@ export function newStock(form: StockForm): Stock {
     form,
     conditions: conditionsFor(form, "length"),
     measured: { length: { ...blank }, width: { ...blank }, height: { ...blank } },
+    turned: {},
     lies: { ...asEntered },
   };
 }

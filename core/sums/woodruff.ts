@@ -1,38 +1,7 @@
-import { inchWoodruffs, inchWoodruffDepths, iso3912, oldWoodruffNumbers } from "../handbook/index.ts";
-import { keyseatFromCrown, keyseatFromWall, woodruffLength } from "../part/index.ts";
-import { mm, mmPerInch } from "../quantity/index.ts";
+import { deepestKeyseat, oldNumberOf, woodruffKeys, woodruffSeat } from "../part/index.ts";
+import { mm } from "../quantity/index.ts";
 import { done, line, note, refused, say, warn, type Warning, words } from "../working/index.ts";
 import { choice, number, type Sum } from "./sum.ts";
-
-/** A keyseat deeper than this share of the shaft weakens it too much (domain.md 2). */
-const deepest = 0.4;
-
-const keys = [
-  ...inchWoodruffs.map((k) => ({
-    value: k.number,
-    text: `No. ${k.number}`,
-    width: k.width * mmPerInch,
-    height: k.height * mmPerInch,
-    diameter: k.diameter * mmPerInch,
-    atWall: inchWoodruffDepths(k).shaft * mmPerInch,
-    t1: null,
-    hub: inchWoodruffDepths(k).hub * mmPerInch,
-    drives: null,
-    source: "ASME B17.2, depth at the side wall",
-  })),
-  ...iso3912.map((k) => ({
-    value: `${k.b}x${k.h}x${k.diameter}`,
-    text: `${k.b} × ${k.h} × ${k.diameter} mm`,
-    width: k.b,
-    height: k.h,
-    diameter: k.diameter,
-    atWall: null,
-    t1: k.t1,
-    hub: k.t2,
-    drives: [k.over, k.to] as const,
-    source: "ISO 3912, series 1, depth from the crown",
-  })),
-];
 
 /** Woodruff key and seat: depth from the crown and the edge, length, the key above the shaft. */
 export const woodruffSum: Sum = {
@@ -43,7 +12,7 @@ export const woodruffSum: Sum = {
     choice(
       "key",
       "Key",
-      keys.map((k) => [k.value, k.text] as const),
+      woodruffKeys.map((k) => [k.value, k.text] as const),
       "606",
       "Numbers: the last two digits are eighths of an inch of diameter, those before them thirty-seconds of width.",
     ),
@@ -51,21 +20,18 @@ export const woodruffSum: Sum = {
     number("medium", "Paper or gap at the touch", "length", { mm: "0.05", in: "0.002" }),
   ],
   work: ({ n, c }) => {
-    const key = keys.find((k) => k.value === c("key"))!;
+    const key = woodruffKeys.find((k) => k.value === c("key"))!;
     const shaft = n("shaft");
-    const depth =
-      key.t1 === null
-        ? keyseatFromWall(shaft, key.width, key.atWall)
-        : keyseatFromCrown(shaft, key.width, key.t1);
-    const length = depth && woodruffLength(key.diameter, depth.atWall);
-    if (!depth || !length || n("medium") < 0)
+    const seat = woodruffSeat(key, shaft);
+    if (!seat || n("medium") < 0)
       return refused(
         words("The key is wider or deeper than the shaft, or the gap is below nothing."),
         words("Take a larger shaft or a smaller key."),
       );
-    const old = Object.entries(oldWoodruffNumbers).find(([, now]) => now === key.value)?.[0];
+    const { depth, length } = seat;
+    const old = oldNumberOf(key);
     const warnings: Warning[] = [];
-    if (depth.fromCrown > deepest * shaft)
+    if (depth.fromCrown > deepestKeyseat * shaft)
       warnings.push(
         warn(
           say`The seat takes ${mm(depth.fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths: it weakens it. Take a smaller key.`,

@@ -2,7 +2,7 @@ import type { Face } from "../../core/frame/index.ts";
 import { fitDeviations } from "../../core/handbook/index.ts";
 import { changeOf, applyChanges, type Job, newJob } from "../../core/job/index.ts";
 import { type Dimension, type LengthUnit, parseDimension } from "../../core/quantity/index.ts";
-import type { Feature } from "../../core/part/index.ts";
+import { type Feature, type FeatureKind, fromEdge, type Locate, rulesOf } from "../../core/part/index.ts";
 import type { LengthEntry } from "../../core/stock/index.ts";
 
 /** A dimension as a person types it; throws on text that is none. */
@@ -42,60 +42,73 @@ export function cheekBlock(): Job {
   }, job);
 }
 
+/** A feature of a kind with what is entered of it; sizes and places as a person types them. */
+export function featureOf<K extends FeatureKind>(
+  kind: K,
+  id: string,
+  face: Face,
+  given: {
+    sizes?: Record<string, string>;
+    numbers?: Record<string, number>;
+    /** `left 10`, `center`, `center right 10`, `=other`, `=other right 10`. */
+    first?: string;
+    second?: string;
+    choices?: Record<string, unknown>;
+  } = {},
+): Extract<Feature, { kind: K }> {
+  const made: Feature = rulesOf(kind).make(id, face);
+  const sizes = Object.entries(given.sizes ?? {}).map(([key, text]) => [key, dim(text)]);
+  return {
+    ...made,
+    ...given.choices,
+    first: given.first === undefined ? made.first : placed(given.first),
+    second: given.second === undefined ? made.second : placed(given.second),
+    sizes: { ...made.sizes, ...(Object.fromEntries(sizes) as object) },
+    numbers: { ...made.numbers, ...given.numbers },
+  } as unknown as Extract<Feature, { kind: K }>;
+}
+
+/** A place as `featureOf` takes it. */
+export function placed(text: string): Locate {
+  const [from, ...rest] = text.split(" ");
+  if (from !== "center" && !from!.startsWith("=")) return fromEdge(from as Face, dim(rest.join(" ")));
+  const [toward, ...at] = rest;
+  return {
+    from: from === "center" ? "center" : "feature",
+    of: from === "center" ? null : from!.slice(1),
+    toward: (toward as Face | undefined) ?? null,
+    at: toward === undefined ? null : dim(at.join(" ")),
+  };
+}
+
+export const featureList = (features: readonly Feature[]): Job["part"]["features"] => ({
+  byId: Object.fromEntries(features.map((f) => [f.id, f])),
+  order: features.map((f) => f.id),
+});
+
 /** The cheek block with what is cut into it: a step, two slots and holes. */
 export function cheekBlockWithFeatures(): Job {
-  const from = (from: Face | "center", text: string | null = null) => ({
-    from,
-    at: text === null ? null : dim(text),
-  });
-  const features: Feature[] = [
-    {
-      id: "step",
-      kind: "step",
-      face: "top",
-      side: "left",
-      first: from("center"),
-      second: from("center"),
-      sizes: { width: dim("18"), depth: dim("14") },
-    },
-    {
-      id: "slot-long",
-      kind: "slot",
-      face: "front",
-      along: "length",
-      first: from("center"),
-      second: from("bottom", "10"),
-      sizes: { width: dim("10 +0.1/0"), depth: dim("8"), length: null },
-    },
-    {
-      id: "slot-closed",
-      kind: "slot",
-      face: "top",
-      along: "length",
-      first: from("right", "26"),
-      second: from("front", "16"),
-      sizes: { width: dim("8"), depth: dim("12"), length: dim("30") },
-    },
-    {
-      id: "pin",
-      kind: "hole",
-      face: "top",
-      first: from("left", "40"),
-      second: from("center"),
-      sizes: { diameter: dim("12 H7"), depth: null },
-    },
-    {
-      id: "bolt",
-      kind: "hole",
-      face: "right",
-      first: from("center"),
-      second: from("top", "12"),
-      sizes: { diameter: dim("8.5"), depth: dim("22") },
-    },
-  ];
   return block([
     "part/features",
-    { byId: Object.fromEntries(features.map((f) => [f.id, f])), order: features.map((f) => f.id) },
+    featureList([
+      featureOf("step", "step", "top", { sizes: { width: "18", depth: "14" }, choices: { side: "left" } }),
+      featureOf("slot", "slot-long", "front", {
+        sizes: { width: "10 +0.1/0", depth: "8" },
+        second: "bottom 10",
+      }),
+      featureOf("slot", "slot-closed", "top", {
+        sizes: { width: "8", depth: "12", length: "30" },
+        first: "right 26",
+        second: "front 16",
+        choices: { end: "closed" },
+      }),
+      featureOf("hole", "pin", "top", {
+        sizes: { diameter: "12 H7" },
+        first: "left 40",
+        choices: { form: "reamed" },
+      }),
+      featureOf("hole", "bolt", "right", { sizes: { diameter: "8.5", depth: "22" }, second: "top 12" }),
+    ]),
   ]);
 }
 

@@ -1,21 +1,32 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { threeViews } from "../../../core/figure/index.ts";
-import { type Axis, axisNames, type Sizes } from "../../../core/frame/index.ts";
+import { useState } from "react";
+import { Link } from "react-router";
+import { type Axis, axisNames } from "../../../core/frame/index.ts";
 import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
-import { mm } from "../../../core/quantity/index.ts";
-import { cutoutOf, featureNames, featuresOf, limitsOf } from "../../../core/part/index.ts";
+import {
+  cutoutOf,
+  drawnSite,
+  featureNames,
+  featuresOf,
+  limitsOf,
+  type Part,
+  sectionsOf,
+} from "../../../core/part/index.ts";
+import { type Dimension, mm } from "../../../core/quantity/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
-import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
-import { dimensionEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
+import { NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
-import { Link } from "react-router";
-import { Features } from "./features.tsx";
+import { FaceTable } from "./face-table.tsx";
+import { Features, type Spot } from "./features.tsx";
+import { Mates } from "./mates.tsx";
+import { newShaft, ShaftSections } from "./shaft-sections.tsx";
+import { Views } from "./views.tsx";
 
 const axisWords: Record<Axis, string> = { length: "Length", width: "Width", height: "Height" };
 const generalOptions = [
@@ -30,18 +41,15 @@ export function DrawingStation() {
   const { job, plan, own, reason, setReason } = useJob();
   const submit = useSubmit();
   const { part } = job;
-  const known = axisNames.flatMap((axis) => part.sizes[axis]?.nominal ?? []);
-  const usual = known.length > 0 ? Math.max(...known) * 0.6 : 60;
-  const sizes = Object.fromEntries(
-    axisNames.map((axis) => [axis, part.sizes[axis]?.nominal ?? usual]),
-  ) as Sizes;
+  const [open, setOpen] = useState<string | null>(null);
+  const [spot, setSpot] = useState<Spot | null>(null);
+  const site = drawnSite(part);
   const features = featuresOf(part);
   const names = featureNames(features);
   const cutouts = features.flatMap((feature) => {
-    const cutout = cutoutOf(feature, sizes);
-    return cutout ? [{ cutout, name: names.get(feature.id)! }] : [];
+    const cutout = cutoutOf(feature, site);
+    return cutout ? [{ id: feature.id, cutout, name: names.get(feature.id)! }] : [];
   });
-  const { figure, entries } = threeViews(sizes, cutouts);
   const general: (typeof generalOptions)[number][0] =
     part.general.kind === "plusMinus" ? "plusMinus" : part.general.grade;
   const setGeneral = (choice: typeof general) =>
@@ -62,6 +70,15 @@ export function DrawingStation() {
         gap="12px 18px"
         mb="8px"
       >
+        <Choice
+          label="The part is a"
+          value={part.shaft ? "shaft" : "block"}
+          options={[
+            ["block", "block"],
+            ["shaft", "turned shaft"],
+          ]}
+          onChoose={(form) => void submit.set("part/shaft", form === "shaft" ? newShaft() : null)}
+        />
         <TextEntry label="Job" path="name" value={job.name} />
         <TextEntry label="Sheet, order or place" path="sheet" value={job.sheet} />
         <Box>
@@ -89,40 +106,17 @@ export function DrawingStation() {
         )}
       </Box>
 
-      <Box mt="10px" maxW="700px" pb={{ base: "0", md: "8px" }}>
-        <FigureView
-          figure={figure}
-          saveAs={`${fileName(job.name)}-views`}
-          over={
-            <Box display={{ base: "grid", md: "block" }} gap="8px">
-              {axisNames.map((axis) => (
-                <Box
-                  key={axis}
-                  position={{ base: "static", md: "absolute" }}
-                  style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
-                  transform={{
-                    base: "none",
-                    md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)",
-                  }}
-                  bg={{ base: "transparent", md: "ground" }}
-                  px="4px"
-                  width={{ base: "auto", md: axis === "length" ? "300px" : "150px" }}
-                >
-                  <NumberEntry
-                    label={axisWords[axis]}
-                    path={`part/sizes/${axis}`}
-                    kind={dimensionEntry}
-                    value={part.sizes[axis]}
-                    width={axis === "length" ? "190px" : "138px"}
-                  />
-                </Box>
-              ))}
-            </Box>
-          }
-        />
-      </Box>
+      {part.shaft && <ShaftSections shaft={part.shaft} />}
+      <Views
+        site={site}
+        cutouts={cutouts}
+        open={features.find((f) => f.id === open) ?? null}
+        onOpen={setOpen}
+        onSpot={setSpot}
+        saveAs={`${fileName(job.name)}-views`}
+      />
 
-      <Features />
+      <Features site={site} open={open} onOpen={setOpen} spot={spot} onSpotUsed={() => setSpot(null)} />
 
       <Section title="Form">
         <Box display="flex" gap="18px" flexWrap="wrap">
@@ -140,17 +134,26 @@ export function DrawingStation() {
             value={part.parallelism}
             optional
           />
+          <NumberEntry
+            label="Break all sharp edges by"
+            path="part/edgeBreak"
+            kind={plainLength}
+            value={part.edgeBreak}
+            optional
+          />
         </Box>
       </Section>
 
+      {!part.shaft && <FaceTable />}
+      <Mates />
+
       <Section title="What is understood">
         <Table label="Sizes and limits" head={["size", "smallest", "aim", "largest", "tolerance from"]}>
-          {axisNames.map((axis) => {
-            const size = part.sizes[axis];
+          {understoodSizes(part).map(({ name, size, retargeted }) => {
             const limits = size ? limitsOf(size, part) : null;
             return (
-              <tr key={axis}>
-                <th scope="row">{axisWords[axis]}</th>
+              <tr key={name}>
+                <th scope="row">{name}</th>
                 {limits && size ? (
                   <>
                     <td>
@@ -170,7 +173,7 @@ export function DrawingStation() {
                         : size.fit
                           ? `fit ${size.fit}`
                           : "the drawing"}
-                      {job.retargets[axis] ? "; a deviation is recorded" : ""}
+                      {retargeted && job.retargets[retargeted] ? "; a deviation is recorded" : ""}
                     </td>
                   </>
                 ) : (
@@ -184,11 +187,21 @@ export function DrawingStation() {
 
       <Section title="Drawing check">
         {plan.findings.length === 0 ? (
-          <Notice severity="good">The drawing can be planned. Next: Stock (2).</Notice>
+          <Notice severity="good">Nothing speaks against the drawing. Next: Stock (2).</Notice>
         ) : (
           <Warnings of={plan.findings} />
         )}
       </Section>
     </>
   );
+}
+
+/** The sizes of the bare part: three of a block, two of every section of a shaft. */
+function understoodSizes(part: Part): { name: string; size: Dimension | null; retargeted: Axis | null }[] {
+  if (part.shaft)
+    return sectionsOf(part.shaft).flatMap(({ diameter, length }, i) => [
+      { name: `Section ${i + 1}, diameter`, size: diameter, retargeted: null },
+      { name: `Section ${i + 1}, length`, size: length, retargeted: null },
+    ]);
+  return axisNames.map((axis) => ({ name: axisWords[axis], size: part.sizes[axis], retargeted: axis }));
 }

@@ -1,12 +1,14 @@
-import { type Axis, axesAcross, axisNames, axisOf, facesOf, type Sizes } from "../../frame/index.ts";
-import { type Mm, mm } from "../../quantity/index.ts";
-import type { Shop } from "../../shop/index.ts";
+import { type Axis, axesAcross, axisNames, axisOf, facesOf } from "../../frame/index.ts";
+import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.ts";
+import type { Machine, Shop } from "../../shop/index.ts";
 import { rule, type Warning, warn } from "../../working/index.ts";
-import type { Cutout } from "./cutout.ts";
+import { placeable, provable } from "../provable.ts";
+import { between, crossings, leastWall } from "./between.ts";
+import { chainAlong } from "./chain.ts";
+import { type Cutout, depthOf } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
-
-/** A wall thinner than this, or than a share of its depth, bends or breaks away (domain.md 2). */
-const thinnest = { mm: 2, ofDepth: 1 / 5 } as const;
+import { needsDimension } from "./locate.ts";
+import type { Site } from "./site.ts";
 
 export interface FeatureFinding extends Warning {
   feature: string;
@@ -24,51 +26,109 @@ export function featureNames(features: readonly Feature[]): Map<string, string> 
   );
 }
 
-const leastWall = (depth: Mm): Mm => Math.max(thinnest.mm, depth * thinnest.ofDepth);
-const depthOf = ({ face, box }: Cutout): Mm => box[axisOf(face)][1] - box[axisOf(face)][0];
+/** What features are checked against. */
+export interface CheckedBy {
+  site: Site;
+  shop: Shop;
+  /** Null while none is chosen. */
+  machine: Machine | null;
+  limitsOf: (dimension: Dimension) => Limits;
+}
 
-/** What speaks against the features of a part of these sizes, each with what to do. */
-export function checkFeatures(features: readonly Feature[], sizes: Sizes, shop: Shop): FeatureFinding[] {
+/** What speaks against the features of a part, each with what to do. */
+export function checkFeatures(features: readonly Feature[], by: CheckedBy): FeatureFinding[] {
+  const { site, shop } = by;
   const names = featureNames(features);
-  const cut = features.map((feature) => ({ feature, cutout: cutoutOf(feature, sizes) }));
-  return cut.flatMap(({ feature, cutout }, i): FeatureFinding[] => {
-    const name = names.get(feature.id)!;
+  const cut = features.map((feature) => ({
+    feature,
+    name: names.get(feature.id)!,
+    cutout: cutoutOf(feature, site),
+  }));
+  const form = site.shaft ? "shaft" : "block";
+  return cut.flatMap(({ feature, name, cutout }, i): FeatureFinding[] => {
     const told = (found: Warning[]) => found.map((f) => ({ ...f, feature: feature.id }));
-    if (!cutout)
-      return told([warn(rule("drawing.unfinished")`The ${name} is not whole yet: fill in what is empty.`)]);
-    const outside = axisNames.filter(
-      (axis) => cutout.box[axis][0] < -1e-6 || cutout.box[axis][1] > sizes[axis] + 1e-6,
-    );
-    if (outside.length > 0)
-      return told(
-        outside.map((axis) =>
-          warn(
-            rule(
-              "drawing.outside",
-            )`The ${name} goes out of the block along its ${axis}: it reaches from ${mm(cutout.box[axis][0])} to ${mm(cutout.box[axis][1])} of ${mm(sizes[axis])}.`,
-          ),
+    const { on } = rulesOf(feature.kind);
+    if (on !== "both" && on !== form)
+      return told([
+        warn(
+          rule(
+            "drawing.wrongForm",
+          )`A ${rulesOf(feature.kind).word} goes into a ${on}, this part is a ${form}. Take it out.`,
         ),
-      );
+      ]);
+    if (!cutout) return told([notWhole(feature, name, features, site)]);
+    const outside = outsideOf(name, cutout, site);
+    if (outside.length > 0) return told(outside);
+    const before = cut
+      .slice(0, i)
+      .flatMap((other) => (other.cutout ? [{ ...other, cutout: other.cutout }] : []));
     return told([
-      ...thinWalls(name, cutout, sizes),
-      ...cut
-        .slice(0, i)
-        .flatMap((other) =>
-          other.cutout ? between(name, cutout, names.get(other.feature.id)!, other.cutout) : [],
-        ),
-      ...checkOf(feature, cutout, shop),
+      ...before.flatMap((other) => between({ name, cutout }, other)),
+      ...before.flatMap((other) =>
+        JSON.stringify({ ...other.feature, id: "" }) === JSON.stringify({ ...feature, id: "" })
+          ? [
+              warn(
+                rule(
+                  "drawing.twice",
+                )`The ${name} and the ${other.name} are the same in the same place. Move one, or take it out.`,
+              ),
+            ]
+          : crossings({ name, feature, cutout }, other),
+      ),
+      ...thinWalls(name, cutout, site),
+      ...checkOf(feature, cutout, { shop, site }),
+      ...closeSizes(feature, name, by),
+      ...chains(feature, name, cutout, features, by),
     ]);
   });
 }
 
-/** Walls left between a cutout and the sides of the block, and its floor. */
-function thinWalls(name: string, cutout: Cutout, sizes: Sizes): Warning[] {
+/** Why a feature takes nothing out yet. */
+function notWhole(feature: Feature, name: string, features: readonly Feature[], site: Site): Warning {
+  const rules = rulesOf(feature.kind);
+  for (const which of rules.places(feature)) {
+    const { from, of } = feature[which];
+    if (from !== "feature") continue;
+    const axis = axesAcross(feature.face)[which === "first" ? 0 : 1];
+    if (!features.some((f) => f.id === of))
+      return warn(
+        rule(
+          "drawing.datumGone",
+        )`The ${name} counts from a feature that was taken out. Choose where it counts from.`,
+      );
+    if (site.middleOf(of!, axis) === null)
+      return warn(
+        rule(
+          "drawing.ring",
+        )`The ${name} counts from a feature that is not placed, or from itself in a ring. Give one of them a place from an edge.`,
+      );
+  }
+  const impossible = rules.impossible?.(feature, site);
+  return impossible
+    ? warn(rule("drawing.impossible")`The ${name} cannot be: ${impossible}`)
+    : warn(rule("drawing.unfinished")`The ${name} is not whole yet: fill in what is empty.`);
+}
+
+function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warning[] {
+  return axisNames
+    .filter((axis) => box[axis][0] < -1e-6 || box[axis][1] > sizes[axis] + 1e-6)
+    .map((axis) =>
+      warn(
+        rule(
+          "drawing.outside",
+        )`The ${name} goes out of the ${shaft ? "shaft" : "block"} along its ${axis}: it reaches from ${mm(box[axis][0])} to ${mm(box[axis][1])} of ${mm(sizes[axis])}.`,
+      ),
+    );
+}
+
+/** Walls left between a cutout and the sides of the part, and its floor. Round about a shaft its own rules speak. */
+function thinWalls(name: string, cutout: Cutout, { sizes, shaft }: Site): Warning[] {
   const least = leastWall(depthOf(cutout));
   const beside = axesAcross(cutout.face).flatMap((axis) => facesOf(axis));
   const below = facesOf(axisOf(cutout.face)).filter((f) => f !== cutout.face);
   return [...beside, ...below].flatMap((face) => {
-    if (cutout.opens.includes(face)) return [];
     const axis = axisOf(face);
+    if (cutout.opens.includes(face) || (shaft && axis !== "length")) return [];
     const wall = face === facesOf(axis)[0] ? cutout.box[axis][0] : sizes[axis] - cutout.box[axis][1];
     return wall < least - 1e-9
       ? [
@@ -82,21 +142,63 @@ function thinWalls(name: string, cutout: Cutout, sizes: Sizes): Warning[] {
   });
 }
 
-/** Gap of two spans; below zero where they overlap. */
-const gap = (a: readonly [Mm, Mm], b: readonly [Mm, Mm]): Mm => Math.max(a[0], b[0]) - Math.min(a[1], b[1]);
+/** Sizes and places with limits of their own that the instruments cannot prove or the machine cannot place; limits that cannot be. */
+function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }: CheckedBy): Warning[] {
+  const rules = rulesOf(feature.kind);
+  const own = (d: Dimension | null): d is Dimension => d !== null && d.upper !== null && d.lower !== null;
+  const sizes = feature.sizes as Record<string, Dimension | null>;
+  const entered = rules.fields(feature).flatMap(({ key, label, unit }) => {
+    const dimension = unit === "length" ? (sizes[key] ?? null) : null;
+    return own(dimension) ? [{ what: `${label.toLowerCase()} of the ${name}`, dimension }] : [];
+  });
+  const placed = rules.places(feature).flatMap((which) => {
+    const place = feature[which];
+    return needsDimension(place) && own(place.at) ? [place.at] : [];
+  });
+  return [
+    ...entered.flatMap(({ what, dimension }) => {
+      const limits = limitsOf(dimension);
+      return limits.upper < limits.lower || limits.lower <= 0
+        ? [
+            warn(
+              rule(
+                "drawing.limitsOf",
+              )`The limits of the ${what} cannot be: ${mm(limits.lower)} to ${mm(limits.upper)}.`,
+            ),
+          ]
+        : provable(`the ${what}`, dimension.nominal, limits, shop).filter((w) => w.severity !== "note");
+    }),
+    ...placed.flatMap((at) => placeable(`the ${name}`, limitsOf(at), machine)),
+  ];
+}
 
-/** A wall too thin between two cutouts that stand beside one another. What crosses is left to the drawing. */
-function between(name: string, one: Cutout, otherName: string, other: Cutout): Warning[] {
-  const gaps = axisNames.map((axis: Axis) => gap(one.box[axis], other.box[axis]));
-  const apart = gaps.filter((g) => g > 1e-9);
-  const least = leastWall(Math.min(depthOf(one), depthOf(other)));
-  return apart.length === 1 && apart[0]! < least - 1e-9
-    ? [
-        warn(
-          rule(
-            "drawing.between",
-          )`Only ${mm(apart[0]!)} is left between the ${name} and the ${otherName}; ${mm(least)} stands the cut.`,
-        ),
-      ]
-    : [];
+/** A place counted over other features: where its limits together would break a wall that stands as drawn. */
+function chains(
+  feature: Feature,
+  name: string,
+  cutout: Cutout,
+  features: readonly Feature[],
+  { site, limitsOf }: CheckedBy,
+): Warning[] {
+  const least = leastWall(depthOf(cutout));
+  return axesAcross(feature.face).flatMap((axis: Axis): Warning[] => {
+    const chain = chainAlong(feature, axis, features);
+    if (chain.length < 2) return [];
+    const off: Mm = chain.reduce((sum, d) => sum + (limitsOf(d).upper - limitsOf(d).lower) / 2, 0);
+    const walls = facesOf(axis).flatMap((face, i) =>
+      cutout.opens.includes(face)
+        ? []
+        : [i === 0 ? cutout.box[axis][0] : site.sizes[axis] - cutout.box[axis][1]],
+    );
+    const wall = Math.min(...walls);
+    return wall >= least - 1e-9 && wall - off < least
+      ? [
+          warn(
+            rule(
+              "drawing.chain",
+            )`The ${name} is counted along the ${axis} over ${chain.length} sizes, whose limits add to ±${mm(off)}: its wall of ${mm(wall)} may come out at ${mm(wall - off)}. Count it from an edge, or narrow the limits.`,
+          ),
+        ]
+      : [];
+  });
 }

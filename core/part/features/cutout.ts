@@ -1,41 +1,90 @@
-import { type Axis, axesAcross, axisOf, type Face, facesOf, type Sizes } from "../../frame/index.ts";
+import {
+  type Axis,
+  axesAcross,
+  axisNames,
+  axisOf,
+  extentOfOutline,
+  type Face,
+  facesOf,
+  mapOutline,
+  type Outline,
+  swappedOutline,
+} from "../../frame/index.ts";
 import type { Mm } from "../../quantity/index.ts";
+import { type Site, surfaceOf } from "./site.ts";
 
-/** What a feature takes out of a block: a box in the part frame, mm, round or with corners. */
+export type Span = readonly [low: Mm, high: Mm];
+export type Box = Record<Axis, Span>;
+
+/** One straight-sided piece of what is taken out: an outline swept along an axis of the part, mm. */
+export interface Prism {
+  axis: Axis;
+  /** Over the two other axes in the order length, width, height. */
+  outline: Outline;
+  span: Span;
+  /** Left standing within it. */
+  island?: Outline;
+  /** How much smaller a circle is at its far end from the face: a countersink. */
+  inset?: Mm;
+  /** The ridge of a thread: drawn, not cleared. */
+  thread?: true;
+}
+
+/** What a feature takes out of a part. */
 export interface Cutout {
   face: Face;
-  box: Record<Axis, readonly [low: Mm, high: Mm]>;
-  /** Seen onto its face: a circle, or a rectangle with corners of a radius. */
-  round: "circle" | Mm;
+  prisms: readonly Prism[];
+  /** Around all of it. */
+  box: Box;
   /** Faces it opens to besides its own. */
   opens: readonly Face[];
 }
 
 /** A span about a middle. */
-export const span = (middle: Mm, width: Mm): readonly [Mm, Mm] => [middle - width / 2, middle + width / 2];
+export const span = (middle: Mm, width: Mm): Span => [middle - width / 2, middle + width / 2];
 
-/** From a face down to a depth; null goes through. */
-export function depthSpan(face: Face, depth: Mm | null, sizes: Sizes): readonly [Mm, Mm] {
-  const whole = sizes[axisOf(face)];
-  if (depth === null) return [0, whole];
-  return face === facesOf(axisOf(face))[0] ? [0, depth] : [whole - depth, whole];
+/** The two axes across another, in their order. */
+export const acrossAxis = (axis: Axis): [Axis, Axis] => axesAcross(facesOf(axis)[0]);
+
+export function boxOfPrism({ axis, outline, span: along }: Prism): Box {
+  const [a, b] = acrossAxis(axis);
+  const extent = extentOfOutline(outline);
+  return { [axis]: along, [a]: extent.x, [b]: extent.y } as Box;
 }
 
-/** The box of a cutout from its spans along the two sizes of its face and its depth. */
-export function boxOn(
-  face: Face,
-  across: readonly [readonly [Mm, Mm], readonly [Mm, Mm]],
-  deep: readonly [Mm, Mm],
-): Cutout["box"] {
-  const [first, second] = axesAcross(face);
-  return { [axisOf(face)]: deep, [first]: across[0], [second]: across[1] } as Cutout["box"];
+/** The whole of what is taken out, from its pieces; null for none. */
+export function cutoutFrom(face: Face, prisms: readonly Prism[], { sizes }: Site): Cutout | null {
+  const boxes = prisms.map(boxOfPrism);
+  if (boxes.length === 0) return null;
+  const box = Object.fromEntries(
+    axisNames.map((axis) => [
+      axis,
+      [Math.min(...boxes.map((b) => b[axis][0])), Math.max(...boxes.map((b) => b[axis][1]))],
+    ]),
+  ) as unknown as Box;
+  const opens = axisNames.flatMap((axis) => {
+    const [low, high] = facesOf(axis);
+    return [...(box[axis][0] <= 1e-6 ? [low] : []), ...(box[axis][1] >= sizes[axis] - 1e-6 ? [high] : [])];
+  });
+  return { face, prisms, box, opens: opens.filter((f) => f !== face) };
 }
 
-/** Faces of the block that a box reaches, besides the one it is cut from. */
-export const reached = (face: Face, box: Cutout["box"], sizes: Sizes): Face[] =>
-  (Object.keys(box) as Axis[])
-    .flatMap((axis) => {
-      const [low, high] = facesOf(axis);
-      return [...(box[axis][0] <= 1e-6 ? [low] : []), ...(box[axis][1] >= sizes[axis] - 1e-6 ? [high] : [])];
-    })
-    .filter((f) => f !== face);
+/**
+ * An outline drawn as one looks along a groove, put into the part: x counts across it, y down from the face.
+ * @param along the axis the groove runs along
+ * @param at the place along a shaft whose crown it counts from
+ */
+export function profile(site: Site, face: Face, along: Axis, drawn: Outline, at: Mm | null = null): Outline {
+  const deep = axisOf(face);
+  const [a] = acrossAxis(along);
+  const surface = surfaceOf(site, face, at);
+  const down = face === facesOf(deep)[0] ? 1 : -1;
+  const put = mapOutline(drawn, (x, y) => [x, surface + down * y], down < 0);
+  return a === deep ? swappedOutline(put) : put;
+}
+
+/** The size across a groove on a face. */
+export const acrossGroove = (face: Face, along: Axis): Axis => axesAcross(face).find((a) => a !== along)!;
+
+/** How deep a cutout goes below its face, mm. */
+export const depthOf = ({ face, box }: Cutout): Mm => box[axisOf(face)][1] - box[axisOf(face)][0];

@@ -1,93 +1,121 @@
-import { axesAcross, axisOf } from "../../../frame/index.ts";
-import { cutterKindFacts } from "../../../handbook/index.ts";
-import { dimensionSchema, mm } from "../../../quantity/index.ts";
-import { cuttingDiameter } from "../../../shop/index.ts";
-import { rule, say, type Warning, warn } from "../../../working/index.ts";
+import { axesAcross, axisOf, circle, rectangle } from "../../../frame/index.ts";
+import { mm } from "../../../quantity/index.ts";
+import { rule, warn } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
-import { baseShape, placedOn } from "../base.ts";
-import { boxOn, depthSpan, reached, span } from "../cutout.ts";
-import { placeAlong } from "../locate.ts";
-import type { FeatureRules } from "../rules.ts";
+import { emptyFeature, featureShape, middleOn } from "../base.ts";
+import { cutoutFrom, depthOf, span } from "../cutout.ts";
+import { cornerReach, narrowReach } from "../reach.ts";
+import { type FeatureRules, length } from "../rules.ts";
+import { depthSpan } from "../site.ts";
 
-export const pocketSchema = z.object({
-  ...baseShape,
-  kind: z.literal("pocket"),
-  sizes: z.object({
-    first: dimensionSchema.nullable(),
-    second: dimensionSchema.nullable(),
-    depth: dimensionSchema.nullable(),
-    radius: dimensionSchema.nullable(),
-  }),
+const sizes = ["first", "second", "depth", "radius", "bossFirst", "bossSecond"] as const;
+export const pocketSchema = featureShape("pocket", sizes, [], {
+  /** A corner radius that is to be had, or one that may be smaller. */
+  corner: z.enum(["exact", "max"]),
+  boss: z.enum(["none", "round", "square"]),
 });
 export type Pocket = z.infer<typeof pocketSchema>;
 
-/** A rectangular pocket, blind or through, with round corners. */
+/** A rectangular pocket, blind or through, with round corners; a boss may be left standing in its middle. */
 export const pocketRules: FeatureRules<Pocket> = {
   schema: pocketSchema,
   word: "pocket",
-  what: "a rectangular pocket with round corners",
-  sizes: [
-    { key: "first", label: "Size along the first edge", empty: null },
-    { key: "second", label: "Size along the second edge", empty: null },
-    { key: "depth", label: "Pocket depth", empty: "through" },
-    { key: "radius", label: "Corner radius", empty: "none given" },
+  what: "a rectangular pocket with round corners, with or without a boss",
+  on: "both",
+  choices: () => [
+    {
+      key: "corner",
+      label: "Its corners",
+      options: [
+        ["exact", "R as given"],
+        ["max", "R max: smaller will do"],
+      ],
+    },
+    {
+      key: "boss",
+      label: "Left standing in it",
+      options: [
+        ["none", "nothing"],
+        ["round", "a round boss"],
+        ["square", "a square-cornered boss"],
+      ],
+    },
   ],
-  places: () => ["first", "second"],
-  make: (id, face) => ({
-    ...placedOn(id, face),
-    kind: "pocket",
-    sizes: { first: null, second: null, depth: null, radius: null },
-  }),
-  cutout({ face, first, second, sizes: own }, sizes) {
+  fields({ face, boss }) {
     const [a, b] = axesAcross(face);
-    const [x, y] = [placeAlong(first, a, sizes), placeAlong(second, b, sizes)];
-    if (!own.first || !own.second || x === null || y === null) return null;
-    const box = boxOn(
-      face,
-      [span(x, own.first.nominal), span(y, own.second.nominal)],
-      depthSpan(face, own.depth?.nominal ?? null, sizes),
-    );
-    return { face, box, round: own.radius?.nominal ?? 0, opens: reached(face, box, sizes) };
+    return [
+      length("first", `Along the ${a}`),
+      length("second", `Along the ${b}`),
+      length("depth", "Pocket depth", "through"),
+      length("radius", "Corner radius", "none given"),
+      ...(boss === "round" ? [length("bossFirst", "Boss diameter")] : []),
+      ...(boss === "square"
+        ? [length("bossFirst", `Boss along the ${a}`), length("bossSecond", `Boss along the ${b}`)]
+        : []),
+    ];
   },
-  /** A corner without a radius, one that no side takes, or one that no owned cutter reaches down. */
-  check({ face, sizes: own }, { box }, shop) {
-    const found: Warning[] = [];
-    const smaller = Math.min(own.first?.nominal ?? Infinity, own.second?.nominal ?? Infinity);
-    const deep = box[axisOf(face)];
-    const depth = deep[1] - deep[0];
-    const radius = own.radius?.nominal ?? null;
-    if (radius === null)
-      return [
-        warn(
-          rule(
-            "drawing.corner",
-          )`No milling cutter leaves a sharp inside corner: give the pocket a radius, best a little over half a cutter you own.`,
-        ),
-      ];
-    if (2 * radius > smaller)
-      found.push(
-        warn(rule("drawing.radius")`Two corners of ${mm(radius)} do not fit into a side of ${mm(smaller)}.`),
-      );
-    const reach = shop.cutters.filter(
-      (c) =>
-        cutterKindFacts[c.kind].cuts.includes("slot") &&
-        cuttingDiameter(c) <= 2 * radius + 1e-6 &&
-        c.fluteLength >= depth,
+  places: () => ["first", "second"],
+  make: (id, face) => ({ ...emptyFeature("pocket", id, face, sizes), corner: "exact", boss: "none" }),
+  cutout(feature, site) {
+    const { face, boss, sizes: own } = feature;
+    const at = middleOn(feature, site);
+    if (!own.first || !own.second || !at) return null;
+    const [x, y] = at;
+    if (boss !== "none" && (!own.bossFirst || (boss === "square" && !own.bossSecond))) return null;
+    const island =
+      boss === "round"
+        ? circle(x, y, own.bossFirst!.nominal / 2)
+        : boss === "square"
+          ? rectangle(span(x, own.bossFirst!.nominal), span(y, own.bossSecond!.nominal))
+          : null;
+    const outline = rectangle(
+      span(x, own.first.nominal),
+      span(y, own.second.nominal),
+      own.radius?.nominal ?? 0,
     );
-    if (reach.length === 0) {
-      const next = Math.min(
-        ...shop.cutters
-          .filter((c) => cutterKindFacts[c.kind].cuts.includes("slot") && c.fluteLength >= depth)
-          .map((c) => cuttingDiameter(c) / 2),
-      );
-      found.push(
-        warn(
-          rule(
-            "drawing.smallCorner",
-          )`No cutter in the shop leaves a corner of ${mm(radius)} and goes ${mm(depth)} down${Number.isFinite(next) ? say`; ${mm(next)} could be done` : say``}.`,
-        ),
-      );
-    }
-    return found;
+    const deep = depthSpan(
+      site,
+      face,
+      own.depth?.nominal ?? null,
+      axesAcross(face)[0] === "length" ? x : null,
+    );
+    const axis = axisOf(face);
+    return cutoutFrom(face, [{ axis, outline, span: deep, ...(island ? { island } : {}) }], site);
+  },
+  /** A corner without a radius, one that no side takes, or one that no owned cutter reaches down; a boss with no room beside it. */
+  check({ corner, boss, sizes: own }, cutout, { shop }) {
+    const depth = depthOf(cutout);
+    const radius = own.radius?.nominal ?? null;
+    const [a, b] = [own.first!.nominal, own.second!.nominal];
+    const smaller = Math.min(a, b);
+    const [ba, bb] = [own.bossFirst?.nominal ?? 0, own.bossSecond?.nominal ?? own.bossFirst?.nominal ?? 0];
+    const gap = boss === "none" ? null : Math.min((a - ba) / 2, (b - bb) / 2);
+    return [
+      ...(corner === "max" && radius !== null ? [] : cornerReach("pocket", radius, depth, shop)),
+      ...(radius !== null && 2 * radius > smaller
+        ? [
+            warn(
+              rule("drawing.radius")`Two corners of ${mm(radius)} do not fit into a side of ${mm(smaller)}.`,
+            ),
+          ]
+        : []),
+      ...(gap === null
+        ? []
+        : gap <= 0
+          ? [
+              warn(
+                rule("drawing.boss")`The boss is as large as the pocket: nothing is left to mill beside it.`,
+              ),
+            ]
+          : own.depth === null
+            ? [
+                warn(
+                  rule(
+                    "drawing.bossFalls",
+                  )`The pocket goes through, so its boss falls out. Give the pocket a depth.`,
+                ),
+              ]
+            : narrowReach("gap beside the boss", gap, depth, shop)),
+    ];
   },
 };

@@ -1,86 +1,108 @@
-import { axesAcross, axisOf, axisSchema } from "../../../frame/index.ts";
-import { cutterKindFacts } from "../../../handbook/index.ts";
-import { dimensionSchema, mm } from "../../../quantity/index.ts";
-import { cuttingDiameter } from "../../../shop/index.ts";
-import { rule, warn } from "../../../working/index.ts";
+import {
+  axesAcross,
+  axisOf,
+  axisSchema,
+  faceSchema,
+  facesOf,
+  type Outline,
+  rectangle,
+  swappedOutline,
+} from "../../../frame/index.ts";
 import * as z from "../../../zod.ts";
-import { baseShape, placedOn } from "../base.ts";
-import { boxOn, depthSpan, reached, span } from "../cutout.ts";
+import { emptyFeature, featureShape, placeFor } from "../base.ts";
+import { acrossGroove, cutoutFrom, depthOf, type Span, span } from "../cutout.ts";
+import { middleAcross, runsAlong } from "../groove.ts";
 import { placeAlong } from "../locate.ts";
-import type { FeatureRules } from "../rules.ts";
+import { narrowReach } from "../reach.ts";
+import { type FeatureRules, length } from "../rules.ts";
+import { depthSpan } from "../site.ts";
 
-export const slotSchema = z.object({
-  ...baseShape,
-  kind: z.literal("slot"),
+const sizes = ["width", "depth", "length"] as const;
+export const slotSchema = featureShape("slot", sizes, [], {
   /** The size it runs along. */
   along: axisSchema,
-  sizes: z.object({
-    width: dimensionSchema.nullable(),
-    depth: dimensionSchema.nullable(),
-    length: dimensionSchema.nullable(),
-  }),
+  /** Both ends open, both closed, or open at one face. */
+  end: z.union([z.enum(["open", "closed"]), faceSchema]),
 });
 export type Slot = z.infer<typeof slotSchema>;
 
-/** A straight slot: open at both ends, or closed with round ends; to a depth or through. */
+/** A slot with one round end, seen along x: open at its low or its high end. */
+function openAt(end: "low" | "high", [low, high]: Span, [front, back]: Span): Outline {
+  const r = (back - front) / 2;
+  return end === "low"
+    ? [
+        { x: low, y: front, bulge: 0 },
+        { x: high - r, y: front, bulge: 1 },
+        { x: high - r, y: back, bulge: 0 },
+        { x: low, y: back, bulge: 0 },
+      ]
+    : [
+        { x: high, y: back, bulge: 0 },
+        { x: low + r, y: back, bulge: 1 },
+        { x: low + r, y: front, bulge: 0 },
+        { x: high, y: front, bulge: 0 },
+      ];
+}
+
+/** A straight slot: open at both ends or at one, or closed with round ends; to a depth or through. */
 export const slotRules: FeatureRules<Slot> = {
   schema: slotSchema,
   word: "slot",
-  what: "a straight slot, open at both ends or closed",
-  sizes: [
-    { key: "width", label: "Slot width", empty: null },
-    { key: "depth", label: "Slot depth", empty: "through" },
-    { key: "length", label: "Slot length over all", empty: "open at both ends" },
+  what: "a straight slot, open at its ends or closed",
+  on: "both",
+  choices: (feature) => [
+    runsAlong(feature),
+    {
+      key: "end",
+      label: "Its ends",
+      options: [
+        ["open", "both open"],
+        ["closed", "both closed"],
+        ...facesOf(feature.along).map((f) => [f, `open at the ${f}`] as const),
+      ],
+    },
   ],
-  places({ face, along, sizes: { length } }) {
-    const across = axesAcross(face)[0] === along ? "second" : "first";
-    return length ? ["first", "second"] : [across];
-  },
+  fields: ({ end }) => [
+    length("width", "Slot width"),
+    length("depth", "Slot depth", "through"),
+    ...(end === "open" ? [] : [length("length", "Slot length over all")]),
+  ],
+  places: ({ face, along, end }) =>
+    end === "closed" ? ["first", "second"] : [placeFor(face, acrossGroove(face, along))],
   make: (id, face) => ({
-    ...placedOn(id, face),
-    kind: "slot",
+    ...emptyFeature("slot", id, face, sizes),
     along: axesAcross(face)[0],
-    sizes: { width: null, depth: null, length: null },
+    end: "open",
   }),
-  cutout({ face, along, first, second, sizes: { width, depth, length } }, sizes) {
-    const axes = axesAcross(face);
-    if (!width || !axes.includes(along)) return null;
-    const spans = ([first, second] as const).map((place, i) => {
-      const axis = axes[i]!;
-      if (axis === along && !length) return [0, sizes[axis]] as const;
-      const middle = placeAlong(place, axis, sizes);
-      return middle === null ? null : span(middle, axis === along ? length!.nominal : width.nominal);
-    });
-    const [a, b] = spans;
-    if (!a || !b) return null;
-    const box = boxOn(face, [a, b], depthSpan(face, depth?.nominal ?? null, sizes));
-    return { face, box, round: length ? width.nominal / 2 : 0, opens: reached(face, box, sizes) };
+  cutout(feature, site) {
+    const { face, along, end, sizes: own } = feature;
+    const middle = middleAcross(feature, site);
+    const long = own.length?.nominal;
+    if (middle === null || !own.width) return null;
+    const across = span(middle, own.width.nominal);
+    const whole: Span = [0, site.sizes[along]];
+    const drawn = (): { run: Span; outline: Outline } | null => {
+      if (end === "open") return { run: whole, outline: rectangle(whole, across) };
+      if (long === undefined) return null;
+      if (end === "closed") {
+        const at = placeAlong(feature[placeFor(face, along)], along, site);
+        if (at === null) return null;
+        const run = span(at, long);
+        return { run, outline: rectangle(run, across, own.width!.nominal / 2) };
+      }
+      const [low, high] = facesOf(along);
+      if (end !== low && end !== high) return null;
+      const run: Span = end === low ? [0, long] : [whole[1] - long, whole[1]];
+      return { run, outline: openAt(end === low ? "low" : "high", run, across) };
+    };
+    const made = drawn();
+    if (!made) return null;
+    const outline = axesAcross(face)[0] === along ? made.outline : swappedOutline(made.outline);
+    const at = along === "length" ? (made.run[0] + made.run[1]) / 2 : middle;
+    const deep = depthSpan(site, face, own.depth?.nominal ?? null, at);
+    return cutoutFrom(face, [{ axis: axisOf(face), outline, span: deep }], site);
   },
   /** Narrower or deeper than any cutter that is owned. */
-  check({ face, sizes: { width } }, { box }, shop) {
-    if (!width) return [];
-    const deep = box[axisOf(face)];
-    const depth = deep[1] - deep[0];
-    const mills = shop.cutters.filter(
-      (c) => cutterKindFacts[c.kind].cuts.includes("slot") && cuttingDiameter(c) <= width.nominal + 1e-6,
-    );
-    if (mills.length === 0)
-      return [
-        warn(
-          rule(
-            "drawing.narrow",
-          )`No cutter in the shop is as narrow as ${mm(width.nominal)}: the smallest would cut it too wide.`,
-        ),
-      ];
-    const longest = Math.max(...mills.map((c) => c.fluteLength));
-    return longest < depth
-      ? [
-          warn(
-            rule(
-              "drawing.deep",
-            )`The slot is ${mm(depth)} deep; cutters narrow enough for it have flutes of ${mm(longest)}.`,
-          ),
-        ]
-      : [];
-  },
+  check: ({ sizes: { width } }, cutout, { shop }) =>
+    width ? narrowReach("slot", width.nominal, depthOf(cutout), shop) : [],
 };

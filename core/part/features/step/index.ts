@@ -1,45 +1,89 @@
-import { axesAcross, axisOf, faceNames, faceSchema, facesOf } from "../../../frame/index.ts";
-import { dimensionSchema } from "../../../quantity/index.ts";
+import {
+  axesAcross,
+  axisNames,
+  axisOf,
+  faceNames,
+  faceSchema,
+  facesOf,
+  rectangle,
+} from "../../../frame/index.ts";
 import * as z from "../../../zod.ts";
-import { baseShape, placedOn } from "../base.ts";
-import { boxOn, depthSpan, reached } from "../cutout.ts";
-import type { FeatureRules } from "../rules.ts";
+import { emptyFeature, featureShape, placeFor } from "../base.ts";
+import { cutoutFrom, type Span, span } from "../cutout.ts";
+import { placeAlong } from "../locate.ts";
+import { type FeatureRules, length } from "../rules.ts";
+import { depthSpan } from "../site.ts";
 
-export const stepSchema = z.object({
-  ...baseShape,
-  kind: z.literal("step"),
+const sizes = ["width", "depth", "length"] as const;
+export const stepSchema = featureShape("step", sizes, [], {
   /** The face beside it that it opens to. */
   side: faceSchema,
-  sizes: z.object({ width: dimensionSchema.nullable(), depth: dimensionSchema.nullable() }),
+  /** The whole edge, from one of its ends, or between them. */
+  end: z.union([z.enum(["whole", "between"]), faceSchema]),
 });
 export type StepFeature = z.infer<typeof stepSchema>;
 
-/** A step along a whole edge: so far in from the side, so far down from the face. */
+/** The size the edge of a step runs along. */
+const edgeOf = ({ face, side }: Pick<StepFeature, "face" | "side">) =>
+  axisNames.find((a) => a !== axisOf(face) && a !== axisOf(side))!;
+
+/** A step along an edge: so far in from the side, so far down from the face; open to one, two or three sides. */
 export const stepRules: FeatureRules<StepFeature> = {
   schema: stepSchema,
   word: "step",
-  what: "a step along a whole edge",
-  sizes: [
-    { key: "width", label: "In from the side", empty: null },
-    { key: "depth", label: "Down from the face", empty: null },
+  what: "a step along an edge, the whole of it or a part",
+  on: "both",
+  choices: (feature) => [
+    {
+      key: "side",
+      label: "Open to the side",
+      options: faceNames.filter((f) => axisOf(f) !== axisOf(feature.face)).map((f) => [f, f] as const),
+    },
+    {
+      key: "end",
+      label: "Along the edge",
+      options: [
+        ["whole", "the whole of it"],
+        ...facesOf(edgeOf(feature)).map((f) => [f, `from the ${f} end`] as const),
+        ["between", "between its ends"],
+      ],
+    },
   ],
-  places: () => [],
+  fields: ({ end }) => [
+    length("width", "In from the side"),
+    length("depth", "Down from the face"),
+    ...(end === "whole" ? [] : [length("length", "Step length")]),
+  ],
+  places: (feature) => (feature.end === "between" ? [placeFor(feature.face, edgeOf(feature))] : []),
   make: (id, face) => ({
-    ...placedOn(id, face),
-    kind: "step",
+    ...emptyFeature("step", id, face, sizes),
     side: faceNames.find((f) => axisOf(f) !== axisOf(face))!,
-    sizes: { width: null, depth: null },
+    end: "whole",
   }),
-  cutout({ face, side, sizes: { width, depth } }, sizes) {
+  cutout(feature, site) {
+    const { face, side, end, sizes: own } = feature;
     const axes = axesAcross(face);
-    const axis = axisOf(side);
-    if (!width || !depth || !axes.includes(axis)) return null;
-    const whole = sizes[axis];
-    const inward =
-      side === facesOf(axis)[0] ? ([0, width.nominal] as const) : ([whole - width.nominal, whole] as const);
-    const spans = axes.map((a) => (a === axis ? inward : ([0, sizes[a]] as const)));
-    const box = boxOn(face, [spans[0]!, spans[1]!], depthSpan(face, depth.nominal, sizes));
-    return { face, box, round: 0, opens: reached(face, box, sizes) };
+    if (!own.width || !own.depth || !axes.includes(axisOf(side))) return null;
+    const edge = edgeOf(feature);
+    const whole: Span = [0, site.sizes[edge]];
+    const runOf = (): Span | null => {
+      if (end === "whole") return whole;
+      if (!own.length) return null;
+      if (end === "between") {
+        const at = placeAlong(feature[placeFor(face, edge)], edge, site);
+        return at === null ? null : span(at, own.length.nominal);
+      }
+      if (axisOf(end) !== edge) return null;
+      return end === facesOf(edge)[0] ? [0, own.length.nominal] : [whole[1] - own.length.nominal, whole[1]];
+    };
+    const run = runOf();
+    if (!run) return null;
+    const deep = site.sizes[axisOf(side)];
+    const inward: Span =
+      side === facesOf(axisOf(side))[0] ? [0, own.width.nominal] : [deep - own.width.nominal, deep];
+    const outline = axes[0] === edge ? rectangle(run, inward) : rectangle(inward, run);
+    const down = depthSpan(site, face, own.depth.nominal, edge === "length" ? (run[0] + run[1]) / 2 : null);
+    return cutoutFrom(face, [{ axis: axisOf(face), outline, span: down }], site);
   },
   check: () => [],
 };

@@ -1,0 +1,95 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
+import { changeOf } from "../../../core/job/index.ts";
+import { leftAlong } from "../../../core/part/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Figure } from "../../instruments/words.tsx";
+
+/** Finish wanted, what is left for a next process, and what may stay raw, face by face. */
+export function FaceTable() {
+  const { job } = useJob();
+  const submit = useSubmit();
+  const { faces } = job.part;
+  /** What is left on the low face of a pair counts for both of them. */
+  const share = (axis: Axis) => {
+    const total = leftAlong(job.part, axis);
+    void submit.change(facesOf(axis).map((face) => changeOf(job, `part/faces/${face}/leave`, total / 2)));
+  };
+  const uneven = axisNames.filter((axis) => {
+    const [low, high] = facesOf(axis);
+    return leftAlong(job.part, axis) > 0 && faces[low].leave !== faces[high].leave;
+  });
+  return (
+    <Section title="Faces: finish, and stock for a next process">
+      <Table label="Faces" head={["face", "Ra wanted, µm", "left on this side", "may stay raw in places"]}>
+        {faceNames.map((face) => (
+          <tr key={face}>
+            <th scope="row">{face}</th>
+            <td>
+              <NumberEntry
+                label={`Ra of the ${face}, µm`}
+                hideLabel
+                path={`part/faces/${face}/ra`}
+                kind={roughness}
+                value={faces[face].ra}
+                width="90px"
+                optional
+              />
+            </td>
+            <td>
+              <NumberEntry
+                label={`Left on the ${face}`}
+                hideLabel
+                path={`part/faces/${face}/leave`}
+                kind={plainLength}
+                value={faces[face].leave}
+                width="110px"
+                optional
+                terse
+              />
+            </td>
+            <td>
+              <chakra.label display="inline-flex" alignItems="center" gap="6px" minH="36px">
+                <input
+                  type="checkbox"
+                  checked={faces[face].mayStayRaw}
+                  onChange={(event) => void submit.set(`part/faces/${face}/mayStayRaw`, event.target.checked)}
+                />
+                <span>{faces[face].mayStayRaw ? "may" : "clean all over"}</span>
+              </chakra.label>
+            </td>
+          </tr>
+        ))}
+      </Table>
+      <Box fontSize="14px" mt="6px">
+        {axisNames
+          .filter((axis) => leftAlong(job.part, axis) > 0)
+          .map((axis) => (
+            <p key={axis}>
+              The {axis} is milled <Figure of={mm(leftAlong(job.part, axis))} /> over its drawn size, both
+              sides together.{" "}
+              {uneven.includes(axis) && (
+                <Button onClick={() => share(axis)}>That is the total: half to each side</Button>
+              )}
+            </p>
+          ))}
+      </Box>
+    </Section>
+  );
+}
+
+/** An Ra is more than nothing. */
+const roughness = {
+  ...numberEntry("count"),
+  parse: (text: string, unit: "mm" | "in") => {
+    const read = numberEntry("count").parse(text, unit);
+    return read.ok && read.value <= 0
+      ? { ok: false as const, problem: { parts: ["An Ra is more than nothing, in µm: 3.2 for example."] } }
+      : read;
+  },
+};

@@ -1,0 +1,136 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { changeOf } from "../../../core/job/index.ts";
+import { gaps, type Mate, type mateKinds, sizesOfPart } from "../../../core/part/index.ts";
+import { newId } from "../../../store/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { Section } from "../../instruments/section.tsx";
+import { TextEntry } from "../../instruments/text-entry.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+
+const kindWords: Record<(typeof mateKinds)[number], string> = {
+  fits: "one fits the other",
+  drilled: "drilled together",
+  handed: "a mirrored pair",
+  sum: "halves that make a whole",
+};
+
+/** What must fit what: a slot on a tongue, a pair drilled together, halves that sum. */
+export function Mates() {
+  const { job } = useJob();
+  const submit = useSubmit();
+  const { byId, order } = job.part.mates;
+  const sizes = sizesOfPart(job.part);
+  const add = () => {
+    const id = newId();
+    const mate: Mate = {
+      id,
+      kind: "fits",
+      size: "",
+      other: "",
+      mate: null,
+      measured: false,
+      outer: true,
+      gap: "slide",
+    };
+    void submit.change([
+      changeOf(job, `part/mates/byId/${id}`, mate),
+      changeOf(job, "part/mates/order", [...order, id]),
+    ]);
+  };
+  const takeOut = (id: string) =>
+    void submit.change([
+      changeOf(job, `part/mates/byId/${id}`, null),
+      changeOf(
+        job,
+        "part/mates/order",
+        order.filter((other) => other !== id),
+      ),
+    ]);
+  return (
+    <Section title="What it must fit">
+      <Box as="ul" listStyleType="none">
+        {order
+          .flatMap((id) => byId[id] ?? [])
+          .map((mate) => {
+            const at = `part/mates/byId/${mate.id}`;
+            const sized = mate.kind === "fits" || mate.kind === "sum";
+            return (
+              <Box
+                as="li"
+                key={mate.id}
+                display="flex"
+                gap="10px 14px"
+                flexWrap="wrap"
+                alignItems="flex-start"
+                borderTopWidth="1px"
+                py="8px"
+              >
+                <Choice
+                  label="They are"
+                  value={mate.kind}
+                  options={Object.entries(kindWords) as [Mate["kind"], string][]}
+                  onChoose={(kind) => void submit.set(`${at}/kind`, kind)}
+                />
+                <TextEntry label="The other part" path={`${at}/other`} value={mate.other} />
+                {sized && (
+                  <>
+                    <Choice
+                      label="Size of this part"
+                      value={sizes.some((s) => s.path === mate.size) ? mate.size : ""}
+                      empty="choose a size"
+                      options={sizes.map((s) => [s.path, s.name] as const)}
+                      onChoose={(size) => void submit.set(`${at}/size`, size)}
+                    />
+                    <NumberEntry
+                      label={mate.kind === "sum" ? "Both together" : "Size of the other"}
+                      path={`${at}/mate`}
+                      kind={dimensionEntry}
+                      value={mate.mate}
+                    />
+                  </>
+                )}
+                {mate.kind === "fits" && (
+                  <>
+                    <Choice
+                      label="This part"
+                      value={mate.outer ? "around" : "into"}
+                      options={[
+                        ["around", "goes around it"],
+                        ["into", "goes into it"],
+                      ]}
+                      onChoose={(way) => void submit.set(`${at}/outer`, way === "around")}
+                    />
+                    <Choice
+                      label="Gap"
+                      value={mate.gap}
+                      options={Object.entries(gaps).map(
+                        ([key, gap]) => [key as Mate["gap"], gap.text] as const,
+                      )}
+                      onChoose={(gap) => void submit.set(`${at}/gap`, gap)}
+                    />
+                    <chakra.label display="inline-flex" alignItems="center" gap="6px" minH="36px" mt="18px">
+                      <input
+                        type="checkbox"
+                        checked={mate.measured}
+                        onChange={(event) => void submit.set(`${at}/measured`, event.target.checked)}
+                      />
+                      <span>measured, not drawn</span>
+                    </chakra.label>
+                  </>
+                )}
+                <Box pt="18px" className="no-print">
+                  <Button onClick={() => takeOut(mate.id)}>Take out</Button>
+                </Box>
+              </Box>
+            );
+          })}
+      </Box>
+      <Box className="no-print" mt="4px">
+        <Button onClick={add}>Add a mate</Button>
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,49 @@
+import { type Mm, mm } from "../../quantity/index.ts";
+import { precise, rule, type Warning, warn } from "../../working/index.ts";
+import type { KeyseatDepth } from "../keyseat.ts";
+
+/** Closer than this two depths are the same, mm. */
+const alike = 0.03;
+
+/**
+ * M29: a keyseat's own depth against its standard. Says which slip it looks like: counted from the wrong surface, or taken
+ * from the row of a neighboring key.
+ * @param made the seat as entered, `wanted` the seat of the standard, mm
+ * @param entered the depth as typed, which counts from the crown or from the edge
+ * @param plus how much deeper the standard lets it be
+ * @param neighbors depths of the keys next in size, counted as the standard counts them, with their names
+ */
+export function keyDepthFindings(
+  made: KeyseatDepth,
+  wanted: KeyseatDepth,
+  entered: { depth: Mm; from: "crown" | "edge" },
+  plus: Mm,
+  neighbors: readonly { name: string; fromCrown: Mm }[],
+): Warning[] {
+  const off = made.fromCrown - wanted.fromCrown;
+  if (off >= -1e-6 && off <= plus + 1e-6) return [];
+  const told = precise(mm(wanted.fromCrown), 3);
+  const other = entered.from === "crown" ? wanted.atWall : wanted.fromCrown;
+  if (Math.abs(entered.depth - other) < alike && Math.abs(wanted.chord) > 0.5 * alike)
+    return [
+      warn(
+        rule(
+          "M29.surface",
+        )`${precise(mm(entered.depth), 3)} is the depth from the ${entered.from === "crown" ? "edge" : "crown"}, but it is entered from the ${entered.from}: the seat would come out ${precise(mm(Math.abs(off)), 3)} too ${off > 0 ? "deep" : "shallow"}. From the crown it is ${told}, from the edge ${precise(mm(wanted.atWall), 3)}.`,
+      ),
+    ];
+  const next = neighbors.find((n) => Math.abs(n.fromCrown - made.fromCrown) < alike);
+  return [
+    next
+      ? warn(
+          rule(
+            "M29.neighbor",
+          )`A depth of ${precise(mm(made.fromCrown), 3)} belongs to the key ${next.name}. The key of this shaft goes ${told} below the crown.`,
+        )
+      : warn(
+          rule(
+            "M29.depth",
+          )`The standard puts this seat ${told} below the crown, here it is ${precise(mm(made.fromCrown), 3)}. Leave the depth empty to take the standard's.`,
+        ),
+  ];
+}

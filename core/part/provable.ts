@@ -1,0 +1,61 @@
+import { type Limits, type Mm, mm } from "../quantity/index.ts";
+import type { Machine, Shop } from "../shop/index.ts";
+import { note, precise, rule, type Warning, warn } from "../working/index.ts";
+
+/**
+ * Whether the instruments of the shop can prove a size (M35). Half of its zone or more in doubt is told.
+ * @param what the size, as in a sentence: "the length", "the width of slot 1"
+ */
+export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop): Warning[] {
+  const able = shop.instruments.filter((i) => i.from <= nominal && nominal <= i.to);
+  const best = able.reduce((u, i) => Math.min(u, i.uncertainty), Infinity);
+  const width = limits.upper - limits.lower;
+  if (able.length === 0)
+    return [
+      warn(
+        rule(
+          "M35.range",
+        )`No instrument in the shop reaches ${mm(nominal)}. Borrow one before the last cuts of ${what}.`,
+      ),
+    ];
+  if (best * 2 >= width)
+    return [
+      warn(
+        rule(
+          "M35.prove",
+        )`For ${what} the limits are ${precise(mm(width), 3)} apart; your best instrument is uncertain by ${precise(mm(best), 3)} and cannot prove it.`,
+      ),
+    ];
+  return best * 4 > width
+    ? [
+        note(
+          rule(
+            "M35.half",
+          )`For ${what}, with U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, a good part of the zone reads "cannot tell".`,
+        ),
+      ]
+    : [];
+}
+
+/** How well a table axis is placed, mm either way: twice a readout's step and a little, else one division of the dial (guess). */
+const placing = ({ axes }: Machine): Mm =>
+  Math.max(
+    ...[axes.x, axes.y].map(({ readout, division }) =>
+      readout === null ? division : Math.max(0.01, 2 * readout),
+    ),
+  );
+
+/** A place drawn closer than the machine's table goes. */
+export function placeable(what: string, limits: Limits, machine: Machine | null): Warning[] {
+  if (!machine) return [];
+  const within = placing(machine);
+  return limits.upper - limits.lower < 2 * within - 1e-9
+    ? [
+        warn(
+          rule(
+            "drawing.placing",
+          )`The place of ${what} has limits ${precise(mm(limits.upper - limits.lower), 3)} apart; this machine places to about ±${precise(mm(within), 3)}. Bore it after measuring, or ask for a wider limit.`,
+        ),
+      ]
+    : [];
+}

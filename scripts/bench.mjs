@@ -49,7 +49,7 @@ console.log(
 );
 
 await page.goto(url);
-await page.getByRole("button", { name: "Load the demo job" }).click();
+await page.getByRole("button", { name: "Load the demo jobs" }).click();
 await page.getByRole("link", { name: /Cheek block/ }).waitFor();
 await page.goto(`${url}/jobs/cheek-block/drawing`);
 const length = page.getByLabel("Length", { exact: true });

@@ -31,7 +31,7 @@ for (const view of views) {
     const page = await context.newPage();
     await page.clock.setFixedTime(new Date("2026-11-25T14:32:00"));
     await page.goto(`http://127.0.0.1:${port}/`);
-    await page.getByRole("button", { name: "Load the demo job" }).click();
+    await page.getByRole("button", { name: "Load the demo jobs" }).click();
     await page.getByRole("link", { name: /Cheek block/ }).waitFor();
     const at = (url) => `http://127.0.0.1:${port}${url}`;
     if (view.after) await pressFirst(page, { ...view.after, url: at(view.after.url) });

@@ -78,7 +78,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             <fetcher.Form method="post" action="/?index">
               <input type="hidden" name="intent" value="demo" />
               <Button type="submit" look="strong" css={{ marginTop: "12px", minHeight: "44px" }}>
-                Load the demo job
+                Load the demo jobs
               </Button>
             </fetcher.Form>
           </Box>

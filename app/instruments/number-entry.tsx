@@ -106,6 +106,8 @@ interface NumberEntryProps<T> {
   optional?: boolean;
   /** Says what was understood in the other unit only. */
   terse?: boolean;
+  /** Only the field itself, its label for those who cannot see it; it still says what is wrong. */
+  bare?: boolean;
   /** Takes the keyboard when it appears. */
   fresh?: boolean;
 }
@@ -126,6 +128,7 @@ export function NumberEntry<T>({
   width = "150px",
   optional,
   terse,
+  bare,
   fresh,
 }: NumberEntryProps<T>) {
   const { job, unit, drafts, keepDraft, preview } = useJob();
@@ -206,7 +209,7 @@ export function NumberEntry<T>({
         ? words("Nothing is written here yet.")
         : null;
   return (
-    <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false}>
+    <Labeled label={label} htmlFor={id} hidden={bare ?? hideLabel ?? false}>
       <Input
         figure
         id={id}
@@ -226,10 +229,10 @@ export function NumberEntry<T>({
         fontSize="12.5px"
         maxW="max(230px, 100%)"
         color={outcome && !outcome.ok ? "stop" : "quiet"}
-        minH="18px"
+        minH={bare ? "0" : "18px"}
         role="status"
       >
-        {problem ? (
+        {bare && (outcome === null || outcome.ok) ? null : problem ? (
           <>
             {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
             <Words of={problem} />

@@ -25,7 +25,16 @@ export function loader({ context }: Route.LoaderArgs) {
   return { demo: context.get(demoContext) };
 }
 
-const demoFiles = ["/demo/cheek-block.json"];
+/** The last is the newest, and stands first. */
+const demoFiles = [
+  "wear-strip",
+  "cast-foot",
+  "track-dogs",
+  "crank-shaft",
+  "drum-shaft",
+  "pawl-plate",
+  "cheek-block",
+].map((name) => `/demo/${name}.json`);
 const now = () => new Date().toISOString();
 
 async function loadDemo() {

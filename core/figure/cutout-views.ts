@@ -21,18 +21,26 @@ export interface View {
   up: Axis;
   x: (along: number) => number;
   y: (up: number) => number;
+  /** Where the view ends at the right. */
+  beyond: number;
 }
 
 const near = 1e-6;
 
 /** What is seen of a cutout in a view: its edges where they are in sight, hidden lines else; center lines of what is round. */
-export const cutoutInView = (cutout: Cutout, view: View, site: Site): Shape[] =>
-  cutout.prisms.flatMap((prism, i) => {
-    const seen = { prism, cutout, view, site };
-    return prism.axis === axisOf(view.face)
-      ? fromItsEnd(seen, i === 0 || !sharesMiddle(cutout, i))
-      : fromItsSide(seen);
-  });
+export function cutoutInView(cutout: Cutout, view: View, site: Site): Shape[] {
+  const sized = (prism: Prism) => Math.abs(outlineArea(prism.outline));
+  return (
+    cutout.prisms
+      .map((prism, i) => ({ prism, centered: i === 0 || !sharesMiddle(cutout, i) }))
+      // What is wider is drawn first: a hole stands in its counterbore.
+      .sort((a, b) => sized(b.prism) - sized(a.prism))
+      .flatMap(({ prism, centered }) => {
+        const seen = { prism, cutout, view, site };
+        return prism.axis === axisOf(view.face) ? fromItsEnd(seen, centered) : fromItsSide(seen);
+      })
+  );
+}
 
 interface Seen {
   prism: Prism;

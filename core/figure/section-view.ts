@@ -78,22 +78,25 @@ export function sectionView(site: Site, cutouts: readonly DrawnCutout[], across:
   const [left, top] = [4 * unit, 8 * unit];
   const seenFrom = across === "width" ? "front" : facesOf(across)[1];
   const put = (outline: Outline): Outline => mapOutline(outline, (x, y) => [left + x, top + h - y], true);
+  const edges = cutouts.flatMap(({ cutout, id }) =>
+    cutout.prisms.flatMap((prism) =>
+      cutBy(prism, across, at, site).map((outlines): Shape => ({
+        kind: "path",
+        outlines: outlines.map(put),
+        ink: "void",
+        of: id,
+      })),
+    ),
+  );
   const shapes: Shape[] = [
     ...bare(site, across, at).map((outline): Shape => ({
       kind: "path",
       outlines: [put(outline)],
       ink: "section",
     })),
-    ...cutouts.flatMap(({ cutout, id }) =>
-      cutout.prisms.flatMap((prism) =>
-        cutBy(prism, across, at, site).map((outlines): Shape => ({
-          kind: "path",
-          outlines: outlines.map(put),
-          ink: "void",
-          of: id,
-        })),
-      ),
-    ),
+    ...edges,
+    // Filled once more without edges: where two meet there is no wall.
+    ...edges.map((shape): Shape => ({ ...shape, ink: "ground" })),
     {
       kind: "text",
       x: left,

@@ -9,6 +9,8 @@ export * from "./plan.ts";
 export { planStart, schoolOf } from "./plan-start.ts";
 export * from "./requirement.ts";
 export * from "./settle-overrides.ts";
+export * from "./size-moves.ts";
+export * from "./turned.ts";
 export * from "./workings.ts";
 export { type Change } from "../steps/index.ts";
 export * from "./route-comparison.ts";

@@ -31,7 +31,10 @@ export function planStart(
     axisNames.map((axis) => [axis, limitsOf(part.sizes[axis]!, part)]),
   ) as Record<Axis, Limits>;
   const spares = Object.fromEntries(
-    axisNames.map((axis) => [axis, spareOf(job.stock, axis, limits[axis])]),
+    axisNames.map((axis) => [
+      axis,
+      spareOf(job.stock, axis, limits[axis], (face) => part.faces[face].mayStayRaw),
+    ]),
   ) as Record<Axis, Spare>;
   const raw = rawPiece(job.stock, spares);
   const ends = longestAxis(target);

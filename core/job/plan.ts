@@ -33,6 +33,7 @@ import { type Requirement, requirementsOf } from "./requirement.ts";
 import { planStart } from "./plan-start.ts";
 import { recheckWarnings } from "./recheck.ts";
 import { type OverrideReport, settleAll } from "./settle-overrides.ts";
+import { retargetFindings } from "./size-moves.ts";
 
 export const stations = ["drawing", "stock", "setups", "cuts", "machine", "record"] as const;
 export type Station = (typeof stations)[number];
@@ -100,7 +101,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const target = partSizes(part);
   const progress = foldProgress(records, piece);
   const { machine, vise, material } = equipment(job, everything, own);
-  const findings = checkDrawing(drawnPart(job), shop, own, machine);
+  const findings = [...checkDrawing(drawnPart(job), shop, own, machine), ...retargetFindings(job)];
   const requirements = requirementsOf(job, part, records, everything, progress, piece);
   const empty: Plan = {
     findings,

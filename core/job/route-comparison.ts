@@ -99,7 +99,7 @@ function waysFor(raw: Piece, other: EndsWay): Way[] {
 /**
  * Works out every school that applies to the block as it was before the first cut, and the order a search finds, and says
  * which to take: the quickest, risks counted in, that meets the tolerances, else the most exact. Yields between the pieces of work, so that it
- * can be shown and stopped; returns null while drawing or shop are not complete.
+ * can be shown and stopped; returns null while drawing or shop are not complete, and for a shaft, which comes turned.
  */
 export function* comparingRoutes(
   job: Job,
@@ -109,7 +109,7 @@ export function* comparingRoutes(
   const part = effectivePart(job);
   const target = targetSizes(part);
   const { machine, vise, material } = equipment(job, shop, own);
-  if (!target || !machine || !vise || !material) return null;
+  if (!target || part.shaft || !machine || !vise || !material) return null;
   const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
   const chosen = schoolOf(job);
   const planned = (school: School, endsWay: EndsWay | null) =>

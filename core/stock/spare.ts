@@ -32,14 +32,21 @@ const leastShare = 0.1;
 /**
  * Spare of one size (M01). Enough: smallest − finished max ≥ skins. Tight: smallest − finished min ≥ skins. Else short.
  * The spare is split so that each face clears its skin, the flatter and cleaner face getting less.
+ * @param mayStayRaw faces whose skin the drawing lets stand in places: it need not be got beneath
  */
-export function spareOf(stock: Stock, axis: Axis, limits: Limits): Spare {
+export function spareOf(
+  stock: Stock,
+  axis: Axis,
+  limits: Limits,
+  mayStayRaw: (face: Face) => boolean = () => false,
+): Spare {
   const readings = readingsAlong(stock, axis);
   const [low, high] = facesOf(axis);
-  const facts = {
-    low: conditionFacts[conditionAt(stock, low)],
-    high: conditionFacts[conditionAt(stock, high)],
+  const factsOf = (face: Face) => {
+    const facts = conditionFacts[conditionAt(stock, face)];
+    return mayStayRaw(face) ? { ...facts, skin: 0 } : facts;
   };
+  const facts = { low: factsOf(low), high: factsOf(high) };
   const skins = facts.low.skin + facts.high.skin;
   const target = middle(limits);
   if (readings.length === 0) {

@@ -35,7 +35,7 @@ export { expect };
 /** Loads the demo job from the empty bench. */
 export async function loadDemo(page: Page): Promise<void> {
   await page.goto("/");
-  await page.getByRole("button", { name: "Load the demo job" }).click();
+  await page.getByRole("button", { name: "Load the demo jobs" }).click();
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
 }
 

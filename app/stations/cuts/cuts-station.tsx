@@ -24,7 +24,7 @@ import { useOverrides } from "../../instruments/use-overrides.ts";
 
 /** With what, how fast, how deep? */
 export function CutsStation() {
-  const { plan, reason, setReason } = useJob();
+  const { job, plan, reason, setReason } = useJob();
   const key = operationFromSlug(useParams().operation);
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
   if (!setup) {
@@ -37,6 +37,8 @@ export function CutsStation() {
             <>
               <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} />
             </>
+          ) : job.part.shaft ? (
+            "A shaft comes turned: no face of it is cut. The sizes of its seats and holes stand at the Drawing (1)."
           ) : (
             "Cuts are planned as soon as the drawing (1) has a material and three sizes."
           )}

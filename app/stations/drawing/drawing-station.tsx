@@ -12,6 +12,7 @@ import {
   type Part,
   sectionsOf,
 } from "../../../core/part/index.ts";
+import { movesWith } from "../../../core/job/index.ts";
 import { type Dimension, mm } from "../../../core/quantity/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
@@ -148,7 +149,10 @@ export function DrawingStation() {
       <Mates />
 
       <Section title="What is understood">
-        <Table label="Sizes and limits" head={["size", "smallest", "aim", "largest", "tolerance from"]}>
+        <Table
+          label="Sizes and limits"
+          head={["size", "smallest", "aim", "largest", "tolerance from", "moves with it"]}
+        >
           {understoodSizes(part).map(({ name, size, retargeted }) => {
             const limits = size ? limitsOf(size, part) : null;
             return (
@@ -175,9 +179,16 @@ export function DrawingStation() {
                           : "the drawing"}
                       {retargeted && job.retargets[retargeted] ? "; a deviation is recorded" : ""}
                     </td>
+                    <td>
+                      {retargeted
+                        ? movesWith(part, retargeted, size.nominal + 1)
+                            .map((move) => move.name)
+                            .join(", ")
+                        : ""}
+                    </td>
                   </>
                 ) : (
-                  <td colSpan={4}>not entered yet</td>
+                  <td colSpan={5}>not entered yet</td>
                 )}
               </tr>
             );

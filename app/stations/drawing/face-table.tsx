@@ -33,7 +33,7 @@ export function FaceTable() {
             <td>
               <NumberEntry
                 label={`Ra of the ${face}, µm`}
-                hideLabel
+                bare
                 path={`part/faces/${face}/ra`}
                 kind={roughness}
                 value={faces[face].ra}
@@ -44,13 +44,12 @@ export function FaceTable() {
             <td>
               <NumberEntry
                 label={`Left on the ${face}`}
-                hideLabel
+                bare
                 path={`part/faces/${face}/leave`}
                 kind={plainLength}
                 value={faces[face].leave}
                 width="110px"
                 optional
-                terse
               />
             </td>
             <td>

@@ -214,7 +214,10 @@ function AddBar({ form, onAdd }: { form: "block" | "shaft"; onAdd: (kind: Featur
       className="no-print"
     >
       <span>
-        Add a <chakra.kbd fontSize="12px">a</chakra.kbd>
+        Add a{" "}
+        <chakra.kbd fontFamily="mono" fontSize="12px" borderWidth="1px" px="5px">
+          a
+        </chakra.kbd>
       </span>
       {kinds.map((kind) => (
         <Button key={kind} title={rulesOf(kind).what} onClick={() => onAdd(kind)}>
@@ -239,9 +242,8 @@ function FeatureRow({
 }) {
   const { plan } = useJob();
   const found = plan.findings.filter((f) => f.feature === feature.id);
-  const placed = rulesOf(feature.kind)
-    .places(feature)
-    .some((which) => needsDimension(feature[which]));
+  const places = rulesOf(feature.kind).places(feature);
+  const centered = places.length > 0 && !places.some((which) => needsDimension(feature[which]));
   const toggle = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (open) toggle.current?.scrollIntoView({ block: "nearest" });
@@ -262,7 +264,7 @@ function FeatureRow({
         <b>
           {open ? "▾" : "▸"} {name}
         </b>{" "}
-        on the {feature.face} face{placed ? "" : ", in the middle"}
+        on the {feature.face} face{centered ? ", in the middle" : ""}
         <chakra.span color={found.length > 0 ? "warn" : "good"}>
           {found.length > 0 ? ` · ▲ ${found.length} to look at` : " · ● nothing against it"}
         </chakra.span>

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { type ReactNode, useState } from "react";
+import { Fragment, type ReactNode, useState } from "react";
 import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
 import { type Axis, axesAcross, axisNames, facesOf } from "../../../core/frame/index.ts";
 import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
@@ -38,9 +38,13 @@ export function Views({
   const [pointed, setPointed] = useState<string | null>(null);
   const [zoom, setZoom] = useState<(typeof zooms)[number]>(1);
   const [section, setSection] = useState<Axis | "none">("none");
-  const { figure, entries, views } = threeViews(site, cutouts);
-  const { part } = job;
   const cut = cutouts.find((c) => c.id === open?.id);
+  const { figure, entries, views, placed } = threeViews(
+    site,
+    cutouts,
+    open && { face: open.face, places: placesOf(open, site) },
+  );
+  const { part } = job;
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
     const box = cut?.cutout.box[axis];
@@ -136,7 +140,8 @@ export function Views({
                   <OnTheViews
                     feature={open}
                     name={cut?.name ?? ""}
-                    left={(views[2]!.x(0) / figure.width) * 100}
+                    left={((views[0]!.beyond + figure.width * 0.17) / figure.width) * 100}
+                    placed={placed}
                   />
                 )}
               </Box>
@@ -159,56 +164,104 @@ export function Views({
   );
 }
 
-/** The sizes of the open feature, typed on the sheet beside the top view. */
-function OnTheViews({ feature, name, left }: { feature: Feature; name: string; left: number }): ReactNode {
+/** Where the places of a feature count from and lead to, for those that have a dimension. */
+function placesOf(feature: Feature, site: Site) {
+  const axes = axesAcross(feature.face);
+  return rulesOf(feature.kind)
+    .places(feature)
+    .flatMap((which) => {
+      const axis = axes[which === "first" ? 0 : 1];
+      const place = feature[which];
+      const to = site.middleOf(feature.id, axis);
+      if (!needsDimension(place) || to === null) return [];
+      const from =
+        place.from === "center"
+          ? site.sizes[axis] / 2
+          : place.from === "feature"
+            ? (site.middleOf(place.of ?? "", axis) ?? 0)
+            : place.from === facesOf(axis)[0]
+              ? 0
+              : site.sizes[axis];
+      return [{ axis, from, to }];
+    });
+}
+
+/** The open feature on the sheet: its place typed at its dimension lines, its sizes beside the top view. */
+function OnTheViews({
+  feature,
+  name,
+  left,
+  placed,
+}: {
+  feature: Feature;
+  name: string;
+  left: number;
+  placed: readonly { axis: Axis; x: number; y: number }[];
+}): ReactNode {
   const rules = rulesOf(feature.kind);
   const sizes = feature.sizes as Record<string, Dimension | null>;
   const axes = axesAcross(feature.face);
   const path = featurePath(feature.id);
-  const places = rules.places(feature).filter((which) => needsDimension(feature[which]));
-  const entries = [
-    ...rules
-      .fields(feature)
-      .filter(({ unit }) => unit === "length")
-      .map(({ key, label, empty }) => ({
-        label,
-        path: `${path}/sizes/${key}`,
-        value: sizes[key] ?? null,
-        optional: empty !== null,
-      })),
-    ...places.map((which) => ({
-      label: `${axes[which === "first" ? 0 : 1]} from the ${feature[which].from}`,
-      path: `${path}/${which}/at`,
-      value: feature[which].at,
-      optional: false,
-    })),
-  ].slice(0, 4);
+  const entries = rules
+    .fields(feature)
+    .filter(({ unit }) => unit === "length")
+    .slice(0, 5);
   return (
-    <Box
-      display={{ base: "none", md: "block" }}
-      position="absolute"
-      style={{ left: `${left}%`, top: "2%" }}
-      className="no-print"
-      borderLeftWidth="2px"
-      borderColor="accent"
-      pl="8px"
-      bg="ground"
-      role="group"
-      aria-label={`${name}, on the views`}
-    >
-      <Box fontSize="13px" fontWeight="700" color="accent">
-        {name}
+    <>
+      {placed.map(({ axis, x, y }) => {
+        const which = axes[0] === axis ? "first" : "second";
+        return (
+          <Box
+            key={axis}
+            display={{ base: "none", md: "block" }}
+            position="absolute"
+            style={{ left: `${x * 100}%`, top: `${y * 100}%` }}
+            transform="translate(-50%, -50%)"
+            className="no-print"
+          >
+            <NumberEntry
+              bare
+              label={`${name}, ${axis}, on the views`}
+              path={`${path}/${which}/at`}
+              kind={dimensionEntry}
+              value={feature[which].at}
+              width="76px"
+            />
+          </Box>
+        );
+      })}
+      <Box
+        display={{ base: "none", md: "grid" }}
+        gridTemplateColumns="auto auto"
+        gap="2px 8px"
+        alignItems="center"
+        position="absolute"
+        style={{ left: `${left}%`, top: "1%" }}
+        className="no-print"
+        role="group"
+        aria-label={`${name}, on the views`}
+        fontSize="13px"
+      >
+        <Box gridColumn="1 / -1" fontWeight="700" color="accent">
+          {name}
+        </Box>
+        {entries.map(({ key, label, empty }) => (
+          <Fragment key={key}>
+            <Box color="quiet" maxW="130px" lineHeight="1.15">
+              {label}
+            </Box>
+            <NumberEntry
+              bare
+              label={`${label}, on the views`}
+              path={`${path}/sizes/${key}`}
+              kind={dimensionEntry}
+              value={sizes[key] ?? null}
+              width="84px"
+              optional={empty !== null}
+            />
+          </Fragment>
+        ))}
       </Box>
-      {entries.map(({ label, ...entry }) => (
-        <NumberEntry
-          key={entry.path}
-          label={`${label}, on the views`}
-          kind={dimensionEntry}
-          width="118px"
-          terse
-          {...entry}
-        />
-      ))}
-    </Box>
+    </>
   );
 }

@@ -161,7 +161,9 @@ export function MachineStation() {
         <chakra.p fontSize="20px" mb="20px">
           {finished
             ? "Judge the part at the Record."
-            : "Steps come from the drawing, the stock and the setups. Fill in the drawing first."}
+            : job.part.shaft
+              ? "A shaft comes turned, and the plan does not cut its seats: mill them by the sizes at the Drawing."
+              : "Steps come from the drawing, the stock and the setups. Fill in the drawing first."}
           {plan.refusal && (
             <>
               {" "}

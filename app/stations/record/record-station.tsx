@@ -63,7 +63,11 @@ export function RecordStation() {
         ))}
       </Table>
       {plan.requirements.length === 0 && (
-        <Notice severity="note">The drawing asks for nothing yet. Fill it in first (1).</Notice>
+        <Notice severity="note">
+          {job.part.shaft
+            ? "The diameters of a shaft are judged at the Stock (2)."
+            : "The drawing asks for nothing yet. Fill it in first (1)."}
+        </Notice>
       )}
       <Warnings of={plan.rechecks} />
       {deviations.map(({ axis, size, reason }) => (

@@ -11,6 +11,7 @@ import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { PartDrawing } from "../../instruments/part-drawing.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -40,10 +41,12 @@ export function SetupsStation() {
           </>
         ) : (
           <Notice severity="note">
-            Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes
-            them exact.
+            {job.part.shaft
+              ? "A shaft comes turned, so nothing is squared. Hold it in V-blocks on parallels against the fixed jaw, or in the vise with soft jaws, and indicate it along X before a seat is cut."
+              : "Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
           </Notice>
         )}
+        {job.part.shaft && <PartDrawing />}
       </>
     );
   }

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { fitDeviations } from "../../../core/handbook/index.ts";
+import { movesWith, moveWords } from "../../../core/job/index.ts";
 import { fromMm, mm, parseDimension, showFixed } from "../../../core/quantity/index.ts";
 import type { Spare } from "../../../core/stock/index.ts";
 import { entryProblem } from "../../../core/working/index.ts";
@@ -12,7 +13,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 
 /** When the lump is short of a size: other stock, or a new size recorded as a deviation from the drawing. */
 export function Retarget({ spare }: { spare: Spare }) {
-  const { unit } = useJob();
+  const { unit, job } = useJob();
   const submit = useSubmit();
   const half = (spare.limits.upper - spare.limits.lower) / 2;
   const step = unit === "mm" ? 0.1 : 0.005;
@@ -30,6 +31,7 @@ export function Retarget({ spare }: { spare: Spare }) {
     usable &&
     read.value.nominal - (read.value.upper === null ? half : -(read.value.lower ?? 0)) <=
       spare.reachable + 1e-9;
+  const moves = usable && fits ? movesWith(job.part, spare.axis, read.value.nominal) : [];
   return (
     <Box borderWidth="1px" borderStyle="solid" borderColor="stop" p="14px" my="10px">
       <chakra.h3 fontSize="16px" mb="6px">
@@ -44,6 +46,18 @@ export function Retarget({ spare }: { spare: Spare }) {
         <b>A new size.</b> With the skins off, this lump gives up to <Figure of={mm(spare.reachable)} />.
         Whoever made the drawing must agree; it is recorded as a deviation.
       </chakra.p>
+      {moves.length > 0 && (
+        <Box mb="8px" fontSize="14.5px">
+          What hangs on the {spare.axis} goes with it:
+          <Box as="ul" listStyleType="none">
+            {moves.map((move) => (
+              <Box as="li" key={move.feature}>
+                · <Words of={moveWords(move)} />
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      )}
       <Box display="flex" gap="10px" flexWrap="wrap" alignItems="flex-end">
         <Field
           label={`New ${spare.axis}`}

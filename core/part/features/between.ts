@@ -1,4 +1,4 @@
-import { axisNames, axisOf } from "../../frame/index.ts";
+import { axisNames, axisOf, extentOfOutline } from "../../frame/index.ts";
 import { type Mm, mm } from "../../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../../working/index.ts";
 import { type Box, boxOfPrism, type Cutout, depthOf } from "./cutout.ts";
@@ -7,11 +7,20 @@ import type { Feature } from "./index.ts";
 /** A wall thinner than this, or than a share of its depth, bends or breaks away (domain.md 2). */
 const thinnest = { mm: 2, ofDepth: 1 / 5 } as const;
 
-/** The thinnest wall that stands a cut of a depth, mm. */
-export const leastWall = (depth: Mm): Mm => Math.max(thinnest.mm, depth * thinnest.ofDepth);
+const leastWall = (depth: Mm): Mm => Math.max(thinnest.mm, depth * thinnest.ofDepth);
+
+/** The thinnest wall beside a cutout that stands its cut, mm. Round a hole it is curved: half the hole's width is enough. */
+export function wallBeside(feature: Feature, cutout: Cutout): Mm {
+  const least = leastWall(depthOf(cutout));
+  if (feature.kind !== "hole") return least;
+  const bore = cutout.prisms[0]!;
+  const [low, high] = extentOfOutline(bore.outline).x;
+  return Math.max(thinnest.mm, Math.min(least, (high - low) / 2));
+}
 
 interface Named {
   name: string;
+  feature: Feature;
   cutout: Cutout;
 }
 
@@ -25,7 +34,7 @@ const solid = ({ prisms }: Cutout): Box[] =>
 
 /** A wall too thin between two cutouts that stand beside one another. What crosses is told apart. */
 export function between(one: Named, other: Named): Warning[] {
-  const least = leastWall(Math.min(depthOf(one.cutout), depthOf(other.cutout)));
+  const least = Math.min(wallBeside(one.feature, one.cutout), wallBeside(other.feature, other.cutout));
   if (gaps(one.cutout.box, other.cutout.box).some((g) => g >= least)) return [];
   let wall = Infinity;
   const others = solid(other.cutout);

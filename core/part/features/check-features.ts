@@ -3,9 +3,9 @@ import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.t
 import type { Machine, Shop } from "../../shop/index.ts";
 import { rule, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
-import { between, crossings, leastWall } from "./between.ts";
+import { between, crossings, wallBeside } from "./between.ts";
 import { chainAlong } from "./chain.ts";
-import { type Cutout, depthOf } from "./cutout.ts";
+import type { Cutout } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
 import { needsDimension } from "./locate.ts";
 import type { Site } from "./site.ts";
@@ -63,7 +63,7 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
       .slice(0, i)
       .flatMap((other) => (other.cutout ? [{ ...other, cutout: other.cutout }] : []));
     return told([
-      ...before.flatMap((other) => between({ name, cutout }, other)),
+      ...before.flatMap((other) => between({ name, feature, cutout }, other)),
       ...before.flatMap((other) =>
         JSON.stringify({ ...other.feature, id: "" }) === JSON.stringify({ ...feature, id: "" })
           ? [
@@ -75,7 +75,7 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
             ]
           : crossings({ name, feature, cutout }, other),
       ),
-      ...thinWalls(name, cutout, site),
+      ...thinWalls(name, feature, cutout, site),
       ...checkOf(feature, cutout, { shop, site }),
       ...closeSizes(feature, name, by),
       ...chains(feature, name, cutout, features, by),
@@ -122,8 +122,8 @@ function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warni
 }
 
 /** Walls left between a cutout and the sides of the part, and its floor. Round about a shaft its own rules speak. */
-function thinWalls(name: string, cutout: Cutout, { sizes, shaft }: Site): Warning[] {
-  const least = leastWall(depthOf(cutout));
+function thinWalls(name: string, feature: Feature, cutout: Cutout, { sizes, shaft }: Site): Warning[] {
+  const least = wallBeside(feature, cutout);
   const beside = axesAcross(cutout.face).flatMap((axis) => facesOf(axis));
   const below = facesOf(axisOf(cutout.face)).filter((f) => f !== cutout.face);
   return [...beside, ...below].flatMap((face) => {
@@ -180,7 +180,7 @@ function chains(
   features: readonly Feature[],
   { site, limitsOf }: CheckedBy,
 ): Warning[] {
-  const least = leastWall(depthOf(cutout));
+  const least = wallBeside(feature, cutout);
   return axesAcross(feature.face).flatMap((axis: Axis): Warning[] => {
     const chain = chainAlong(feature, axis, features);
     if (chain.length < 2) return [];

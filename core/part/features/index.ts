@@ -97,8 +97,7 @@ function settled(feature: Feature): Feature {
       .choices(f)
       .find(({ key, options }) => !options.some(([value]) => value === chosen(f, key)));
   let now = feature;
-  for (let field = open(now); field; field = open(now))
-    now = { ...now, [field.key]: field.options[0]![0] };
+  for (let field = open(now); field; field = open(now)) now = { ...now, [field.key]: field.options[0]![0] };
   return now;
 }
 

@@ -78,12 +78,12 @@ export function sectionView(site: Site, cutouts: readonly DrawnCutout[], across:
   const [left, top] = [4 * unit, 8 * unit];
   const seenFrom = across === "width" ? "front" : facesOf(across)[1];
   const put = (outline: Outline): Outline => mapOutline(outline, (x, y) => [left + x, top + h - y], true);
-  const edges: (Shape & { kind: "path" })[] = cutouts.flatMap(({ cutout, id }) =>
+  const edges = cutouts.flatMap(({ cutout, id }) =>
     cutout.prisms.flatMap((prism) =>
-      cutBy(prism, across, at, site).map((outlines): Shape => ({
-        kind: "path",
+      cutBy(prism, across, at, site).map((outlines) => ({
+        kind: "path" as const,
         outlines: outlines.map(put),
-        ink: "void",
+        ink: "void" as const,
         of: id,
       })),
     ),

@@ -10,8 +10,8 @@ import {
 } from "../frame/index.ts";
 import { generalPlusMinus, generalToleranceSchema } from "../handbook/index.ts";
 import {
-  convertedText,
   type Dimension,
+  dimensionOf,
   dimensionSchema,
   type Limits,
   middle,
@@ -83,12 +83,8 @@ export const leftAlong = ({ faces }: Pick<Part, "faces">, axis: Axis): Mm =>
   tidy(facesOf(axis).reduce((sum, face) => sum + (faces[face].leave ?? 0), 0));
 
 /** A size with so much more on it; its limits move with it. */
-export function grownBy(size: Dimension, more: Mm): Dimension {
-  if (more === 0) return size;
-  const grown = { ...size, nominal: tidy(size.nominal + more), fit: null };
-  const { unit } = size.written;
-  return { ...grown, written: { text: convertedText(grown, unit), unit } };
-}
+export const grownBy = (size: Dimension, more: Mm): Dimension =>
+  more === 0 ? size : dimensionOf(size.nominal + more, size.written.unit, size);
 
 /** The part as it leaves the mill: every size with what is left on its faces. */
 export const asMilled = (part: Part): Part => ({

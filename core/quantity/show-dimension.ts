@@ -1,6 +1,6 @@
-import type { Dimension } from "./dimension.ts";
+import { type Dimension, tidy } from "./dimension.ts";
 import { mm, showFixed, showQuantity } from "./quantity.ts";
-import { fromMm, type LengthUnit } from "./units.ts";
+import { fromMm, type LengthUnit, type Mm } from "./units.ts";
 
 /** Decimals that show a deviation without rounding it away: at least two in mm, three in inch, at most four. */
 function decimalsFor(values: number[], unit: LengthUnit): number {
@@ -40,4 +40,12 @@ export function convertedText(d: Dimension, unit: LengthUnit): string {
       ? `±${showFixed(upper, decimals)}`
       : `${showSigned(d.upper ?? 0, unit, decimals)}/${showSigned(d.lower ?? 0, unit, decimals)}`;
   return `${nominal} ${tolerance} ${unit}`;
+}
+
+/** A worked length as a dimension, written in a unit; with the limits of another where there is one. */
+export function dimensionOf(value: Mm, unit: LengthUnit, like: Dimension | null = null): Dimension {
+  const bare = { nominal: tidy(value), upper: like?.upper ?? null, lower: like?.lower ?? null, fit: null };
+  const plain = `${String(Math.round(fromMm(value, unit) * 1e5) / 1e5)}`;
+  const made: Dimension = { ...bare, written: { text: plain, unit } };
+  return made.upper === null ? made : { ...made, written: { text: convertedText(made, unit), unit } };
 }

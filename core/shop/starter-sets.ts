@@ -127,7 +127,7 @@ export const metricCutters: Cutter[] = drawer([
   ["em-6", "6 end mill, 2 flutes", "endMill", "hss", 6, 2, 13, { stickout: 18, centerCutting: true }],
   ["ball-8", "8 ball end mill", "ballEnd", "hss", 8, 2, 19, { stickout: 26, centerCutting: true }],
   ["saf-80", "80 side-and-face cutter, 10 wide", "sideAndFace", "hss", 80, 18, 10, { helix: 0, shank: 27 }],
-  ["wood-606", "Woodruff cutter for keys 606, 3/4 × 3/16 in", "woodruff", "hss", inch(0.75), 8, 4.76, { shank: 12, stickout: 45 }],
+  ["wood-606", "Woodruff cutter for keys 606, 3/4 × 3/16 in", "woodruff", "hss", 19.05, 8, 4.76, { shank: 12, stickout: 45 }],
   ["slab-63", "63 slab mill, 70 long", "slabMill", "hss", 63, 8, 70, { shank: 27, helix: 30 }],
   ["saw-100", "100 slitting saw, 2 thick", "slittingSaw", "hss", 100, 48, 2, { shank: 27 }],
   ["chamfer-12", "12 chamfer cutter, 90°", "chamfer", "hss", 12, 4, 6, { enteringAngle: 45 }],

@@ -23,6 +23,7 @@ import { ReasonLine, Section, StationTitle, Table } from "../../instruments/sect
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
+import { DxfImport } from "./dxf-import.tsx";
 import { FaceTable } from "./face-table.tsx";
 import { Features, type Spot } from "./features.tsx";
 import { Mates } from "./mates.tsx";
@@ -145,6 +146,7 @@ export function DrawingStation() {
         </Box>
       </Section>
 
+      {!part.shaft && <DxfImport site={site} />}
       {!part.shaft && <FaceTable />}
       <Mates />
 

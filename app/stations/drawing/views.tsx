@@ -6,9 +6,11 @@ import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/
 import { type Dimension, fromMm, parseDimension, showDimension } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
+import { download } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { figureAsDxf } from "../../planner/use-dxf.ts";
 import { featurePath } from "./feature-editor.tsx";
 import type { Spot } from "./features.tsx";
 
@@ -119,6 +121,13 @@ export function Views({
           onChoose={(z) => setZoom(Number(z) as (typeof zooms)[number])}
         />
         <Button onClick={() => window.print()}>Print</Button>
+        <Button
+          onClick={() =>
+            void figureAsDxf(figure, unit).then((text) => download(`${saveAs}.dxf`, text, "image/vnd.dxf"))
+          }
+        >
+          Save the views as DXF
+        </Button>
       </Box>
       <Box
         overflow={zoom === 1 ? "visible" : "auto"}

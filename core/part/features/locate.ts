@@ -1,5 +1,5 @@
 import { axisOf, type Axis, type Face, faceSchema, facesOf, opposite } from "../../frame/index.ts";
-import { type Dimension, dimensionSchema, type Mm } from "../../quantity/index.ts";
+import { type Dimension, dimensionOf, dimensionSchema, type Mm } from "../../quantity/index.ts";
 import * as z from "../../zod.ts";
 import type { Site } from "./site.ts";
 
@@ -59,14 +59,10 @@ export function mirrored(place: Locate, axis: Axis, site: Site): Locate {
   const off = site.sizes[axis] / 2 - where;
   const [low, high] = facesOf(axis);
   const side = Math.abs(off) < 1e-9 ? null : off > 0 ? high : low;
-  return { from: "center", of: null, toward: side, at: side && offBy(Math.abs(off), at) };
+  return {
+    from: "center",
+    of: null,
+    toward: side,
+    at: side && dimensionOf(Math.abs(off), at?.written.unit ?? "mm", at),
+  };
 }
-
-/** A worked distance as a dimension, with the tolerance the drawing gave the one it came from. */
-const offBy = (value: Mm, like: Dimension | null): Dimension => ({
-  nominal: Math.round(value * 1e6) / 1e6,
-  upper: like?.upper ?? null,
-  lower: like?.lower ?? null,
-  fit: null,
-  written: { text: "", unit: like?.written.unit ?? "mm" },
-});

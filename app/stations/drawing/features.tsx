@@ -1,7 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { axesAcross, type Face } from "../../../core/frame/index.ts";
-import { type Change, changeOf } from "../../../core/job/index.ts";
+import { useFetchers } from "react-router";
+import { type Axis, axesAcross, type Face } from "../../../core/frame/index.ts";
+import { type Change, changeOf, type Job, sameJson } from "../../../core/job/index.ts";
 import {
   type Feature,
   featureNames,
@@ -53,16 +54,31 @@ export function Features({
   const submit = useSubmit();
   /** Just put in: the keyboard goes on there. */
   const [fresh, setFresh] = useState<string | null>(null);
+  const keeping = useFetchers().length > 0;
+  const latest = useRef({ job, site, keeping });
+  useEffect(() => {
+    latest.current = { job, site, keeping };
+  });
+  /** A copy waits until what was typed just before it is kept. */
+  const kept = async () => {
+    do await new Promise((wait) => setTimeout(wait, 20));
+    while (latest.current.keeping);
+  };
   const features = featuresOf(job.part);
   const names = featureNames(features);
   const { order } = job.part.features;
 
   /** Puts a feature in after another, or at the end. */
   const put = (feature: Feature, after: string | null) => {
+    const { order } = latest.current.job.part.features;
     const place = after === null ? order.length : order.indexOf(after) + 1;
     void submit.change([
-      changeOf(job, featurePath(feature.id), feature),
-      changeOf(job, "part/features/order", [...order.slice(0, place), feature.id, ...order.slice(place)]),
+      changeOf(latest.current.job, featurePath(feature.id), feature),
+      changeOf(latest.current.job, "part/features/order", [
+        ...order.slice(0, place),
+        feature.id,
+        ...order.slice(place),
+      ]),
     ]);
     setFresh(feature.id);
     onOpen(feature.id);
@@ -83,6 +99,13 @@ export function Features({
     onSpotUsed();
   };
   const change = (changes: Change[]) => void submit.change(changes);
+  const copy = async (of: string, axis: Axis | null) => {
+    await kept();
+    const feature = latest.current.job.part.features.byId[of];
+    if (!feature) return;
+    const made = axis ? mirrorFeature(feature, axis, latest.current.site) : feature;
+    put({ ...made, id: newId() }, of);
+  };
   const takeOut = (id: string) =>
     change([
       changeOf(job, featurePath(id), null),
@@ -125,7 +148,7 @@ export function Features({
                       .map((f) => ({ id: f.id, name: names.get(f.id)! }))}
                     site={site}
                     fresh={fresh === feature.id}
-                    onSet={(next) => change([changeOf(job, featurePath(feature.id), next)])}
+                    onSet={(next) => change(changesTo(job, feature, next))}
                   />
                   {hanging.length > 0 && (
                     <chakra.p fontSize="14px" color="quiet" mt="6px">
@@ -134,14 +157,9 @@ export function Features({
                     </chakra.p>
                   )}
                   <Box display="flex" gap="8px" flexWrap="wrap" mt="8px" className="no-print">
-                    <Button onClick={() => put({ ...feature, id: newId() }, feature.id)}>Duplicate</Button>
+                    <Button onClick={() => void copy(feature.id, null)}>Duplicate</Button>
                     {axesAcross(feature.face).map((axis) => (
-                      <Button
-                        key={axis}
-                        onClick={() =>
-                          put({ ...mirrorFeature(feature, axis, site), id: newId() }, feature.id)
-                        }
-                      >
+                      <Button key={axis} onClick={() => void copy(feature.id, axis)}>
                         Mirror along the {axis}
                       </Button>
                     ))}
@@ -171,6 +189,14 @@ export function Features({
     </Section>
   );
 }
+
+/** What differs between a feature and its next state, each part on its own: a size still being kept is no conflict. */
+const changesTo = (job: Job, feature: Feature, next: Feature): Change[] =>
+  Object.entries(next).flatMap(([key, value]) =>
+    sameJson(value, feature[key as keyof Feature])
+      ? []
+      : [changeOf(job, `${featurePath(feature.id)}/${key}`, value)],
+  );
 
 const lowEdges = { length: "left", width: "front", height: "bottom" } as const;
 const edgeOf = (axis: keyof typeof lowEdges) => lowEdges[axis];

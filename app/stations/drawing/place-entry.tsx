@@ -12,14 +12,15 @@ function placesAlong(axis: Axis, others: readonly { id: string; name: string }[]
   const one = (from: Locate["from"], of: string | null, toward: Face | null, said: string) =>
     [text({ from, of, toward, at: null }), said] as const;
   const about = (from: "center" | "feature", of: string | null, name: string) => [
-    one(from, of, null, from === "center" ? name : `in line with ${name}`),
+    one(from, of, null, from === "center" ? name : `${name}, in line`),
     one(from, of, low, `${name}, toward the ${low}`),
     one(from, of, high, `${name}, toward the ${high}`),
   ];
+  // Each begins with another letter, so that one key chooses it.
   return [
-    ...about("center", null, "the center"),
-    one(low, null, null, `the ${low}`),
-    one(high, null, null, `the ${high}`),
+    ...about("center", null, "center"),
+    one(low, null, null, `${low} edge`),
+    one(high, null, null, `${high} edge`),
     ...others.flatMap(({ id, name }) => about("feature", id, name)),
   ];
 }

@@ -65,7 +65,7 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
     return told([
       ...before.flatMap((other) => between({ name, feature, cutout }, other)),
       ...before.flatMap((other) =>
-        JSON.stringify({ ...other.feature, id: "" }) === JSON.stringify({ ...feature, id: "" })
+        JSON.stringify(other.cutout.prisms) === JSON.stringify(cutout.prisms)
           ? [
               warn(
                 rule(

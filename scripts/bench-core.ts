@@ -4,7 +4,9 @@ import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
 import { compareRoutes, plan } from "../core/job/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";
-import { cheekBlock } from "../tests/support/cheek-block.ts";
+import { threeViews } from "../core/figure/index.ts";
+import { checkDrawing, cutoutOf, drawnSite } from "../core/part/index.ts";
+import { block, cheekBlock, dim, featureList, featureOf } from "../tests/support/cheek-block.ts";
 import { movesOf } from "../tests/support/moves.ts";
 
 /** Times of the core on its own, in the bundle's form. Built and run by bench.mjs. */
@@ -121,3 +123,43 @@ for (const tolerance of [null, 0.05]) {
 const compared: number[] = [];
 for (let i = 0; i < 10; i++) timed(compared, () => compareRoutes(cheekBlock(), demoShop));
 told("ways compared", compared);
+
+const drawn = Array.from({ length: 40 }, (_, i) => {
+  const [x, y] = [30 + (i % 8) * 42, 30 + Math.floor(i / 8) * 50];
+  const place = { first: `left ${x}`, second: `front ${y}` };
+  return i % 4 === 0
+    ? featureOf("pocket", `p${i}`, "top", {
+        ...place,
+        sizes: { first: "26", second: "20", depth: "8", radius: "6" },
+      })
+    : i % 4 === 1
+      ? featureOf("slot", `s${i}`, "top", {
+          ...place,
+          sizes: { width: "8", depth: "6", length: "24" },
+          choices: { end: "closed" },
+        })
+      : featureOf("hole", `h${i}`, "top", {
+          ...place,
+          sizes: { depth: "20", threadDepth: "15" },
+          choices: { form: "tapped", screw: "M8" },
+        });
+});
+const large = block(
+  ["part/sizes/length", dim("400")],
+  ["part/sizes/width", dim("300")],
+  ["part/sizes/height", dim("60")],
+  ["part/features", featureList(drawn)],
+);
+const [checks, pictures]: [number[], number[]] = [[], []];
+for (let round = 0; round < 60; round++) {
+  timed(checks, () => checkDrawing(large.part, demoShop, undefined, demoShop.machines[0]!));
+  timed(pictures, () => {
+    const site = drawnSite(large.part);
+    threeViews(
+      site,
+      drawn.map((f) => ({ id: f.id, name: f.id, cutout: cutoutOf(f, site)! })),
+    );
+  });
+}
+told("drawing check of 40 features", checks);
+told("three views of 40 features, worked", pictures);

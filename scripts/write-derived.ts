@@ -7,7 +7,6 @@ import { demoJobs } from "../tests/support/demo-jobs.ts";
 
 test("writes the schema and the demo jobs", () => {
   writeFileSync("docs/formats/job-file.schema.json", jobFileJsonSchema());
-  for (const job of demoJobs())
-    writeFileSync(`public/demo/${job.id}.json`, writeJobFile(job, [], demoShop));
+  for (const job of demoJobs()) writeFileSync(`public/demo/${job.id}.json`, writeJobFile(job, [], demoShop));
   expect(jobFileJsonSchema()).toContain("firm-arbor-job");
 });

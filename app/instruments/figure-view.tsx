@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { type ReactNode, useId, useRef } from "react";
+import { memo, type ReactNode, useId, useRef } from "react";
 import { type Figure, type Ink, pathOf, type Shape } from "../../core/figure/index.ts";
 import { showParts } from "../../core/quantity/index.ts";
 import { download } from "./download.ts";
@@ -188,7 +188,7 @@ function Pattern({ id, hatch, scale }: { id: string; hatch: Hatch; scale: number
   );
 }
 
-function ShapeView({
+const ShapeView = memo(function ShapeView({
   shape,
   prefix,
   stroke: usual,
@@ -321,7 +321,7 @@ function ShapeView({
       );
     }
   }
-}
+});
 
 /** An arrow head at `to`, coming from `from`. */
 function Arrow({ from, to, size }: { from: [number, number]; to: [number, number]; size: number }) {

@@ -239,13 +239,13 @@ function cleared(
 function edgesAcross(outline: Outline, deepIsX: boolean, cleared: boolean, seen: Seen) {
   const acrossOf = (p: { x: number; y: number }) => (deepIsX ? p.y : p.x);
   const deepOf = (p: { x: number; y: number }) => (deepIsX ? p.x : p.y);
+  const box = extentOfOutline(outline);
+  const ends = deepIsX ? box.y : box.x;
   const points = waysOf(outline).flatMap(([from, to]) => {
     const arc = arcOf(from, to);
     const corner = { c: acrossOf(from), v: deepOf(from) };
     if (!arc) return [corner];
     // The places where an arc turns back across: its silhouette.
-    const box = extentOfOutline(outline);
-    const ends = deepIsX ? box.y : box.x;
     const center = { c: acrossOf(arc), v: deepOf(arc) };
     return ends
       .filter((c) => Math.abs(Math.abs(c - center.c) - arc.r) < near)

@@ -91,27 +91,32 @@ export interface Extent {
   y: readonly [low: number, high: number];
 }
 
+/** Outlines never change, and are measured again and again. */
+const measured = new WeakMap<Outline, Extent>();
+
 /** The smallest upright rectangle around an outline, arcs with what they swell past their corners. */
 export function extentOfOutline(outline: Outline): Extent {
-  const xs: number[] = [];
-  const ys: number[] = [];
-  for (const [from, to] of waysOf(outline)) {
-    xs.push(from.x);
-    ys.push(from.y);
-    const arc = arcOf(from, to);
-    if (!arc) continue;
-    for (const [angle, dx, dy] of [
-      [0, 1, 0],
-      [Math.PI / 2, 0, 1],
-      [Math.PI, -1, 0],
-      [-Math.PI / 2, 0, -1],
-    ] as const)
-      if (passes(arc, angle)) {
-        if (dx !== 0) xs.push(arc.x + dx * arc.r);
-        else ys.push(arc.y + dy * arc.r);
-      }
-  }
-  return { x: [Math.min(...xs), Math.max(...xs)], y: [Math.min(...ys), Math.max(...ys)] };
+  const known = measured.get(outline);
+  if (known) return known;
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  const take = (x: number, y: number) => {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    low = Math.min(low, y);
+    high = Math.max(high, y);
+  };
+  outline.forEach((from, i) => {
+    take(from.x, from.y);
+    const arc = from.bulge === 0 ? null : arcOf(from, outline[(i + 1) % outline.length]!);
+    if (!arc) return;
+    if (passes(arc, 0)) take(arc.x + arc.r, from.y);
+    if (passes(arc, Math.PI / 2)) take(from.x, arc.y + arc.r);
+    if (passes(arc, Math.PI)) take(arc.x - arc.r, from.y);
+    if (passes(arc, -Math.PI / 2)) take(from.x, arc.y - arc.r);
+  });
+  const extent: Extent = { x: [left, right], y: [low, high] };
+  measured.set(outline, extent);
+  return extent;
 }
 
 /** Area enclosed, mm²; below zero where the outline runs clockwise. */

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { Fragment, type ReactNode, useState } from "react";
+import { Fragment, type ReactNode, useMemo, useState } from "react";
 import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
 import { type Axis, axesAcross, axisNames, facesOf } from "../../../core/frame/index.ts";
 import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
@@ -41,10 +41,10 @@ export function Views({
   const [zoom, setZoom] = useState<(typeof zooms)[number]>(1);
   const [section, setSection] = useState<Axis | "none">("none");
   const cut = cutouts.find((c) => c.id === open?.id);
-  const { figure, entries, views, placed } = threeViews(
-    site,
-    cutouts,
-    open && { face: open.face, places: placesOf(open, site) },
+  // Pointing at a feature draws nothing anew but what lights up.
+  const { figure, entries, views, placed } = useMemo(
+    () => threeViews(site, cutouts, open && { face: open.face, places: placesOf(open, site) }),
+    [site, cutouts, open],
   );
   const { part } = job;
   /** Where the views are cut: through the open feature, else the middle. */

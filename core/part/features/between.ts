@@ -10,7 +10,7 @@ const thinnest = { mm: 2, ofDepth: 1 / 5 } as const;
 const leastWall = (depth: Mm): Mm => Math.max(thinnest.mm, depth * thinnest.ofDepth);
 
 /** The thinnest wall beside a cutout that stands its cut, mm. Round a hole it is curved: half the hole's width is enough. */
-export function wallBeside(feature: Feature, cutout: Cutout): Mm {
+function wallBeside(feature: Feature, cutout: Cutout): Mm {
   const least = leastWall(depthOf(cutout));
   if (feature.kind !== "hole") return least;
   const bore = cutout.prisms[0]!;
@@ -18,28 +18,39 @@ export function wallBeside(feature: Feature, cutout: Cutout): Mm {
   return Math.max(thinnest.mm, Math.min(least, (high - low) / 2));
 }
 
-interface Named {
+/** A cutout as it is held against others, with what is asked of it many times. */
+export interface Held {
   name: string;
   feature: Feature;
   cutout: Cutout;
+  /** The thinnest wall that stands beside it, mm. */
+  least: Mm;
+  /** Boxes of its pieces; a part left standing in it and a drawn thread left aside. */
+  boxes: readonly Box[];
+  /** The same for cutouts that are the same. */
+  print: string;
 }
+
+export const held = (name: string, feature: Feature, cutout: Cutout): Held => ({
+  name,
+  feature,
+  cutout,
+  least: wallBeside(feature, cutout),
+  boxes: cutout.prisms.filter((p) => !p.island && !p.thread).map((p) => boxOfPrism(p)),
+  print: JSON.stringify(cutout.prisms),
+});
 
 /** Gap of two spans; below zero where they overlap. */
 const gap = (a: readonly [Mm, Mm], b: readonly [Mm, Mm]): Mm => Math.max(a[0], b[0]) - Math.min(a[1], b[1]);
 const gaps = (a: Box, b: Box): Mm[] => axisNames.map((axis) => gap(a[axis], b[axis]));
 
-/** Boxes of what is cut, a part left standing in it and a drawn thread left aside. */
-const solid = ({ prisms }: Cutout): Box[] =>
-  prisms.filter((p) => !p.island && !p.thread).map((p) => boxOfPrism(p));
-
 /** A wall too thin between two cutouts that stand beside one another. What crosses is told apart. */
-export function between(one: Named, other: Named): Warning[] {
-  const least = Math.min(wallBeside(one.feature, one.cutout), wallBeside(other.feature, other.cutout));
+export function between(one: Held, other: Held): Warning[] {
+  const least = Math.min(one.least, other.least);
   if (gaps(one.cutout.box, other.cutout.box).some((g) => g >= least)) return [];
   let wall = Infinity;
-  const others = solid(other.cutout);
-  for (const a of solid(one.cutout))
-    for (const b of others) {
+  for (const a of one.boxes)
+    for (const b of other.boxes) {
       const apart = gaps(a, b).filter((g) => g > 1e-9);
       if (apart.length === 0) return [];
       if (apart.length === 1) wall = Math.min(wall, apart[0]!);
@@ -56,14 +67,12 @@ export function between(one: Named, other: Named): Warning[] {
 }
 
 /** A blind hole that runs past another it meets at right angles: the drill wanders there, and burrs stand inside. */
-export function crossings(one: Named & { feature: Feature }, other: Named & { feature: Feature }): Warning[] {
+export function crossings(one: Held, other: Held): Warning[] {
   if (one.feature.kind !== "hole" || other.feature.kind !== "hole") return [];
   const axis = axisOf(one.cutout.face);
   if (axis === axisOf(other.cutout.face)) return [];
   if (gaps(one.cutout.box, other.cutout.box).some((g) => g > -1e-6)) return [];
-  const meets = solid(one.cutout).some((a) =>
-    solid(other.cutout).some((b) => gaps(a, b).every((g) => g < -1e-6)),
-  );
+  const meets = one.boxes.some((a) => other.boxes.some((b) => gaps(a, b).every((g) => g < -1e-6)));
   if (!meets) return [];
   const [a, b] = [one.cutout.box[axis], other.cutout.box[axis]];
   const passes = a[0] < b[0] - 1e-6 && a[1] > b[1] + 1e-6;

@@ -3,7 +3,7 @@ import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.t
 import type { Machine, Shop } from "../../shop/index.ts";
 import { rule, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
-import { between, crossings, wallBeside } from "./between.ts";
+import { between, crossings, held, type Held } from "./between.ts";
 import { chainAlong } from "./chain.ts";
 import type { Cutout } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
@@ -39,13 +39,11 @@ export interface CheckedBy {
 export function checkFeatures(features: readonly Feature[], by: CheckedBy): FeatureFinding[] {
   const { site, shop } = by;
   const names = featureNames(features);
-  const cut = features.map((feature) => ({
-    feature,
-    name: names.get(feature.id)!,
-    cutout: cutoutOf(feature, site),
-  }));
+  const before: Held[] = [];
   const form = site.shaft ? "shaft" : "block";
-  return cut.flatMap(({ feature, name, cutout }, i): FeatureFinding[] => {
+  return features.flatMap((feature): FeatureFinding[] => {
+    const name = names.get(feature.id)!;
+    const cutout = cutoutOf(feature, site);
     const told = (found: Warning[]) => found.map((f) => ({ ...f, feature: feature.id }));
     const { on } = rulesOf(feature.kind);
     if (on !== "both" && on !== form)
@@ -59,13 +57,13 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
     if (!cutout) return told([notWhole(feature, name, features, site)]);
     const outside = outsideOf(name, cutout, site);
     if (outside.length > 0) return told(outside);
-    const before = cut
-      .slice(0, i)
-      .flatMap((other) => (other.cutout ? [{ ...other, cutout: other.cutout }] : []));
+    const mine = held(name, feature, cutout);
+    const others = [...before];
+    before.push(mine);
     return told([
-      ...before.flatMap((other) => between({ name, feature, cutout }, other)),
-      ...before.flatMap((other) =>
-        JSON.stringify(other.cutout.prisms) === JSON.stringify(cutout.prisms)
+      ...others.flatMap((other) => between(mine, other)),
+      ...others.flatMap((other) =>
+        other.print === mine.print
           ? [
               warn(
                 rule(
@@ -73,12 +71,12 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
                 )`The ${name} and the ${other.name} are the same in the same place. Move one, or take it out.`,
               ),
             ]
-          : crossings({ name, feature, cutout }, other),
+          : crossings(mine, other),
       ),
-      ...thinWalls(name, feature, cutout, site),
+      ...thinWalls(mine, site),
       ...checkOf(feature, cutout, { shop, site }),
       ...closeSizes(feature, name, by),
-      ...chains(feature, name, cutout, features, by),
+      ...chains(mine, features, by),
     ]);
   });
 }
@@ -122,8 +120,7 @@ function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warni
 }
 
 /** Walls left between a cutout and the sides of the part, and its floor. Round about a shaft its own rules speak. */
-function thinWalls(name: string, feature: Feature, cutout: Cutout, { sizes, shaft }: Site): Warning[] {
-  const least = wallBeside(feature, cutout);
+function thinWalls({ name, cutout, least }: Held, { sizes, shaft }: Site): Warning[] {
   const beside = axesAcross(cutout.face).flatMap((axis) => facesOf(axis));
   const below = facesOf(axisOf(cutout.face)).filter((f) => f !== cutout.face);
   return [...beside, ...below].flatMap((face) => {
@@ -174,13 +171,10 @@ function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }:
 
 /** A place counted over other features: where its limits together would break a wall that stands as drawn. */
 function chains(
-  feature: Feature,
-  name: string,
-  cutout: Cutout,
+  { feature, name, cutout, least }: Held,
   features: readonly Feature[],
   { site, limitsOf }: CheckedBy,
 ): Warning[] {
-  const least = wallBeside(feature, cutout);
   return axesAcross(feature.face).flatMap((axis: Axis): Warning[] => {
     const chain = chainAlong(feature, axis, features);
     if (chain.length < 2) return [];

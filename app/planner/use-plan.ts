@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type {
   ComparisonProgress,
   CutComparison,
+  DrawingCost,
   Plan,
   PlanInputs,
   RouteComparison,
@@ -62,6 +63,9 @@ const askWorking = (key: string): Promise<Working | null> => thePlanner().workin
 /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
 export const askComparison = (key: OperationKey): Promise<CutComparison | null> =>
   thePlanner().comparison(key);
+
+/** What the drawing of the last plan costs; null while it is not complete. */
+export const askCost = (): Promise<DrawingCost | null> => thePlanner().cost();
 
 /** The schools of squaring compared for the block of the last plan; null when stopped or not to be compared. */
 export const askRoutes = (

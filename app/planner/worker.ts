@@ -4,6 +4,8 @@ import {
   comparingRoutes,
   type ComparisonProgress,
   type CutComparison,
+  type DrawingCost,
+  drawingCost,
   type Plan,
   plan,
   type PlanInputs,
@@ -34,6 +36,10 @@ const planner = {
   /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
   comparison(key: OperationKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
+  },
+  /** What the drawing of the last plan costs; null while it is not complete. */
+  cost(): DrawingCost | null {
+    return last ? drawingCost(last.inputs.job, last.inputs.shop, last.inputs.own) : null;
   },
   /**
    * The schools of squaring compared for the last plan's block; null while drawing or shop are not complete, and when it was

@@ -1,4 +1,5 @@
 export * from "./change.ts";
+export * from "./drawing-cost.ts";
 export * from "./equipment.ts";
 export { errorKey } from "./error-working.ts";
 export * from "./job.ts";

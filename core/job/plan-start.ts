@@ -1,4 +1,4 @@
-import { type Axis, axisNames, type Sizes } from "../frame/index.ts";
+import { type Axis, axisNames, faceNames, type Sizes } from "../frame/index.ts";
 import type { Material } from "../handbook/index.ts";
 import { limitsOf, longestAxis, type Part } from "../part/index.ts";
 import type { Limits } from "../quantity/index.ts";
@@ -60,6 +60,9 @@ export function planStart(
       points: onPoints(schoolOf(job)),
       endsWay: endsWay?.what === "ends" ? endsWay.value : null,
       aim: quick ? "quick" : "usual",
+      roughness: Object.fromEntries(
+        faceNames.flatMap((face) => (part.faces[face].ra === null ? [] : [[face, part.faces[face].ra]])),
+      ),
       outside: [],
     },
   };

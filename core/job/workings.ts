@@ -9,6 +9,7 @@ import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
+import { drawingCost } from "./drawing-cost.ts";
 import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
@@ -30,7 +31,12 @@ export type CutFigure = (typeof cutFigures)[number];
 
 /** Key of a figure's working: `top/face#depth`, `spare#width`, `verdict#height`. */
 export type WorkingKey =
-  `${OperationKey}#${CutFigure}` | `spare#${Axis}` | `verdict#${string}` | `feature#${string}` | ErrorKey;
+  | `${OperationKey}#${CutFigure}`
+  | `spare#${Axis}`
+  | `verdict#${string}`
+  | `feature#${string}`
+  | `cost#${string}`
+  | ErrorKey;
 
 export const cutKey = (op: OperationKey, figure: CutFigure): WorkingKey => `${op}#${figure}`;
 
@@ -53,6 +59,12 @@ export function workingOf(
     const axis = axisNames.find((a) => a === figure);
     return axis && made.spares ? spareWorking(key, made.spares[axis]) : null;
   }
+  if (at === "cost") {
+    const cost = drawingCost(job, shop, own)?.features.find((f) => f.id === figure);
+    return cost
+      ? { key, title: say`Working: minutes of the ${cost.name}`, limits: [], notes: [], ...cost.working }
+      : null;
+  }
   if (at === "feature") return featureWorking(key, job, figure ?? "");
   if (at === "error") return errorWorking(key, made.errors, figure ?? "");
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
@@ -65,6 +77,9 @@ export function workingOf(
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
 }
+
+/** Key of the minutes of a feature. */
+export const costKey = (id: string): WorkingKey => `cost#${id}`;
 
 /** Key of a figure worked from a feature, by its place among them. */
 export const featureKey = (id: string, fact: number): WorkingKey => `feature#${id}/${fact}`;

@@ -114,6 +114,7 @@ export function taskOf(
     skin: skin.skin,
     hardSkin: skin.hardSkin,
     halfTolerance: of.sized && Number.isFinite(upper - lower) ? (upper - lower) / 2 : null,
+    ra: context.roughness[face] ?? null,
     grip: seatGrip(seat, context),
     outside: context.outside,
     own: context.own[of.key] ?? nothingOwn,

@@ -33,6 +33,8 @@ export interface RouteContext {
   aim: CutTask["aim"];
   /** Ends as the person wants them cut; null to go by the rule. */
   endsWay: EndsWay | null;
+  /** Finish wanted of a face, Ra in µm. */
+  roughness: Partial<Record<Face, number>>;
   /** Limits from holding and bending; none in this release, their place is here. */
   outside: Limit[];
 }

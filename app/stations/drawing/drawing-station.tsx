@@ -23,6 +23,7 @@ import { ReasonLine, Section, StationTitle, Table } from "../../instruments/sect
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
+import { Cost } from "./cost.tsx";
 import { DxfImport } from "./dxf-import.tsx";
 import { FaceTable } from "./face-table.tsx";
 import { Features, type Spot } from "./features.tsx";
@@ -197,6 +198,8 @@ export function DrawingStation() {
           })}
         </Table>
       </Section>
+
+      <Cost />
 
       <Section title="Drawing check">
         {plan.findings.length === 0 ? (

@@ -1,5 +1,5 @@
 import type { Axis, Face } from "../../frame/index.ts";
-import type { Quantity } from "../../quantity/index.ts";
+import type { Mm, Quantity } from "../../quantity/index.ts";
 import type { Shop } from "../../shop/index.ts";
 import type { Phrase, Warning, WorkingBody } from "../../working/index.ts";
 import type * as z from "../../zod.ts";
@@ -69,6 +69,8 @@ export interface FeatureRules<F extends FeatureBase> {
   check: (feature: F, cutout: Cutout, bench: Bench) => Warning[];
   /** What is worked from it: both depths of a keyseat, a measure over pins. */
   facts?: (feature: F, site: Site) => Fact[];
+  /** The widest cutter that still makes it, mm; null where any does. */
+  widest?: (feature: F, site: Site) => Mm | null;
   /** Why there is no cutout though all is entered; null when something is only missing. */
   impossible?: (feature: F, site: Site) => Phrase | null;
   /** What a mirror across a size turns besides places and faces. */

@@ -136,6 +136,7 @@ export const keywayRules: FeatureRules<Keyway> = {
     const deep = depthSpan(site, face, seat.depth.fromCrown, at);
     return cutoutFrom(face, [{ axis: axisOf(face), outline, span: deep }], site);
   },
+  widest: (feature, site) => seatOf(feature, site)?.width ?? null,
   impossible(feature, site) {
     if (axisOf(feature.face) === "length")
       return words("A keyseat lies along the shaft: put it on its top, bottom, front or back.");

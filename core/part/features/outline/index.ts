@@ -71,6 +71,10 @@ export const outlineRules: FeatureRules<OutlineFeature> = {
       site,
     );
   },
+  widest({ corners, takes }) {
+    const sharpest = sharpestInside(corners, takes);
+    return sharpest ? 2 * sharpest : null;
+  },
   impossible: ({ corners }) =>
     corners.length === 0 ? words("Enter its points, or read them from a DXF file.") : outlineProblem(corners),
   check({ corners, takes }, cutout, { shop, site }) {

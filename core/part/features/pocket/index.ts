@@ -82,6 +82,11 @@ export const pocketRules: FeatureRules<Pocket> = {
     const axis = axisOf(face);
     return cutoutFrom(face, [{ axis, outline, span: deep, ...(island ? { island } : {}) }], site);
   },
+  widest({ sizes: own }) {
+    const radius = own.radius ? 2 * own.radius.nominal : Infinity;
+    const narrow = Math.min(radius, own.first?.nominal ?? Infinity, own.second?.nominal ?? Infinity);
+    return Number.isFinite(narrow) ? narrow : null;
+  },
   /** A corner without a radius, one that no side takes, or one that no owned cutter reaches down; a boss with no room beside it. */
   check({ corner, boss, sizes: own }, cutout, { shop }) {
     const depth = depthOf(cutout);

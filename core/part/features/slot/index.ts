@@ -102,6 +102,7 @@ export const slotRules: FeatureRules<Slot> = {
     const deep = depthSpan(site, face, own.depth?.nominal ?? null, at);
     return cutoutFrom(face, [{ axis: axisOf(face), outline, span: deep }], site);
   },
+  widest: ({ sizes: { width } }) => width?.nominal ?? null,
   /** Narrower or deeper than any cutter that is owned. */
   check: ({ sizes: { width } }, cutout, { shop }) =>
     width ? narrowReach("slot", width.nominal, depthOf(cutout), shop) : [],

@@ -50,6 +50,7 @@ export const tSlotRules: FeatureRules<TSlot> = {
       site,
     );
   },
+  widest: ({ sizes: { neck } }) => neck?.nominal ?? null,
   /** A foot no wider than its neck; one no owned cutter makes; one off the standard of its neck. */
   check({ sizes: own }, _cutout, { shop }) {
     const [neck, foot, high] = [own.neck!.nominal, own.foot!.nominal, own.footHeight!.nominal];

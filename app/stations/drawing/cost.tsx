@@ -1,0 +1,57 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { costKey } from "../../../core/job/index.ts";
+import { quantity } from "../../../core/quantity/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { useAnswer } from "../../instruments/use-answer.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+import { askCost } from "../../planner/use-plan.ts";
+
+const minutes = (value: number) => quantity("time", value);
+
+/** Minutes by feature, and the changes of the drawing that would save most. */
+export function Cost() {
+  const { plan } = useJob();
+  const cost = useAnswer("cost", plan, askCost);
+  if (!cost || (cost.features.length === 0 && cost.savings.length === 0)) return null;
+  return (
+    <Section title="What the drawing costs">
+      {cost.features.length > 0 && (
+        <Table label="Minutes by feature" head={["feature", "about", "with"]}>
+          {cost.features.map(({ id, name, minutes: takes, cutter }) => (
+            <tr key={id}>
+              <th scope="row">{name}</th>
+              <td>
+                <Worked at={costKey(id)}>
+                  {takes === null ? "no cutter" : <Figure of={minutes(takes)} />}
+                </Worked>
+              </td>
+              <td>{cutter ?? ""}</td>
+            </tr>
+          ))}
+        </Table>
+      )}
+      {plan.setups.length > 0 && (
+        <chakra.p fontSize="14.5px" mt="6px">
+          Squaring the block takes <Figure of={minutes(plan.minutes.total)} /> in{" "}
+          {plan.setups.at(-1)?.clamping} setups. A feature cut while its face is up needs none of its own.
+        </chakra.p>
+      )}
+      {cost.savings.length > 0 ? (
+        <Box as="ol" listStyleType="none" mt="6px" fontSize="14.5px">
+          {cost.savings.slice(0, 3).map(({ phrase, saves }, i) => (
+            <Box as="li" key={phrase.parts.length + i} py="2px">
+              {i === 0 ? <b>Saves most: </b> : "Then: "}
+              <Words of={phrase} /> About <Figure of={minutes(saves)} />.
+            </Box>
+          ))}
+        </Box>
+      ) : (
+        <chakra.p fontSize="14.5px" color="quiet" mt="4px">
+          No single radius or tolerance would save much.
+        </chakra.p>
+      )}
+    </Section>
+  );
+}

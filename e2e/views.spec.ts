@@ -13,6 +13,7 @@ for (const [name, [width, height]] of sizes) {
       if (view.after) await pressFirst(page, view.after);
       await page.goto(view.url);
       await expect(page.getByText(view.ready).first()).toBeVisible();
+      if (view.press) await page.getByRole("button", { name: view.press }).first().click();
       for (const key of view.keys ?? []) {
         await page.keyboard.press(key);
         await page.waitForTimeout(120);

@@ -10,6 +10,8 @@ export interface View {
   keys?: string[];
   /** Buttons pressed first, at the address before it. */
   after?: { url: string; press: string };
+  /** A button pressed once it is there. */
+  press?: RegExp;
   /** Text that the picture begins at. */
   from?: string;
   /** Text that shows the view is ready. */
@@ -29,6 +31,14 @@ const toSecondPass = Array<string>(12).fill("Space");
 export const views: View[] = [
   { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },
   { name: "drawing", url: `${job}/drawing`, sizes: [desk, phone], ready: "What am I making", picture: true },
+  {
+    name: "drawing-shaft",
+    url: "/jobs/drum-shaft/drawing",
+    press: /^▸ keyway 1/,
+    sizes: [desk, phone],
+    ready: "Sections of the shaft",
+    picture: true,
+  },
   { name: "stock", url: `${job}/stock`, sizes: [desk, phone], ready: "is it enough", picture: true },
   {
     name: "setups",

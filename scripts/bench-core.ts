@@ -152,7 +152,7 @@ const large = block(
 );
 const [checks, pictures]: [number[], number[]] = [[], []];
 for (let round = 0; round < 60; round++) {
-  timed(checks, () => checkDrawing(large.part, demoShop, undefined, demoShop.machines[0]!));
+  timed(checks, () => checkDrawing(large.part, demoShop, undefined, demoShop.machines[0]));
   timed(pictures, () => {
     const site = drawnSite(large.part);
     threeViews(

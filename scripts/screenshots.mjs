@@ -37,6 +37,7 @@ for (const view of views) {
     if (view.after) await pressFirst(page, { ...view.after, url: at(view.after.url) });
     await page.goto(at(view.url));
     await page.getByText(view.ready).first().waitFor();
+    if (view.press) await page.getByRole("button", { name: view.press }).first().click();
     for (const key of view.keys ?? []) {
       await page.keyboard.press(key);
       await page.waitForTimeout(250);

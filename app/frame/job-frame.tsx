@@ -33,7 +33,7 @@ import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
-import { askComparison, askRoutes, stopRoutes, usePlan, useWorking } from "../planner/use-plan.ts";
+import { askComparison, askCost, askRoutes, stopRoutes, usePlan, useWorking } from "../planner/use-plan.ts";
 import { Drawers } from "./drawers.tsx";
 import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
@@ -218,6 +218,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     keepDraft,
     preview,
     compare: askComparison,
+    cost: askCost,
     compareRoutes: askRoutes,
     stopRoutes,
     focusKey,

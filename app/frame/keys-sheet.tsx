@@ -10,6 +10,7 @@ const keys: [keys: string[], what: string][] = [
   [["j", "k"], "next, previous step at the machine"],
   [["Space"], "tick the next point, or cut done, at the machine"],
   [["m"], "take a reading at the machine"],
+  [["a"], "add a feature, at Drawing"],
   [["o"], "own depth of a pass, at Cuts"],
   [["w"], "show or hide the workings"],
   [["u"], "mm or inch"],

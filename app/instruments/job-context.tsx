@@ -4,6 +4,7 @@ import type {
   ComparisonProgress,
   Conflict,
   CutComparison,
+  DrawingCost,
   Job,
   Plan,
   RouteComparison,
@@ -39,6 +40,8 @@ export interface JobContextValue {
   keepDraft: (path: string, text: string) => void;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: OperationKey) => Promise<CutComparison | null>;
+  /** Reckons what the drawing costs. */
+  cost: () => Promise<DrawingCost | null>;
   /** Compares the schools of squaring for the block. */
   compareRoutes: (onProgress: (progress: ComparisonProgress) => void) => Promise<RouteComparison | null>;
   /** Ends that comparison. */

@@ -17,6 +17,7 @@ const context: JobContextValue = {
   standIns: [],
   own: noOwnValues,
   compare: () => Promise.resolve(null),
+  cost: () => Promise.resolve(null),
   compareRoutes: () => Promise.resolve(null),
   stopRoutes: () => undefined,
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),

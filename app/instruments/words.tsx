@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { type LengthUnit, type Quantity, showParts } from "../../core/quantity/index.ts";
+import { decimalsIn, type LengthUnit, type Quantity, showParts } from "../../core/quantity/index.ts";
 import type { Phrase } from "../../core/working/index.ts";
 import { phraseText } from "../../core/working/index.ts";
 import { useUnit } from "./local-setting.ts";
@@ -21,7 +21,7 @@ export function Figure({
   unit?: LengthUnit;
 }) {
   const [unit] = useUnit();
-  const parts = showParts(of, given ?? unit, decimals);
+  const parts = showParts(of, given ?? unit, decimalsIn(of, given ?? unit, decimals));
   return (
     <chakra.span whiteSpace="nowrap">
       {parts.number}

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type LengthUnit, showQuantity } from "../../core/quantity/index.ts";
+import { decimalsIn, type LengthUnit, showQuantity } from "../../core/quantity/index.ts";
 import { formulaText, phraseText, type Working } from "../../core/working/index.ts";
 import { Link } from "react-router";
 import { useUnit } from "./local-setting.ts";
@@ -25,7 +25,7 @@ export function WorkingSheet({ working, unit: given }: { working: Working | null
           <Box display="flex" justifyContent="space-between" gap="10px" alignItems="baseline">
             <span>{phraseText(line.what, unit)}</span>
             <chakra.span fontWeight={line.sum ? 700 : 500} whiteSpace="nowrap">
-              {showQuantity(line.result, unit, line.decimals)}
+              {showQuantity(line.result, unit, decimalsIn(line.result, unit, line.decimals))}
             </chakra.span>
           </Box>
           {line.formula && (

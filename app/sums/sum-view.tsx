@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { Form, Link, useNavigate, useSearchParams, useSubmit } from "react-router";
-import { type LengthUnit, type Quantity, showQuantity } from "../../core/quantity/index.ts";
+import { decimalsIn, type LengthUnit, type Quantity, showQuantity } from "../../core/quantity/index.ts";
 import {
   type Answer,
   type Field,
@@ -171,7 +171,7 @@ function SumEntry({
 }
 
 function Results({ answer, unit }: { answer: Answer; unit: LengthUnit }) {
-  const show = (q: Quantity, decimals?: number) => showQuantity(q, unit, decimals);
+  const show = (q: Quantity, decimals?: number) => showQuantity(q, unit, decimalsIn(q, unit, decimals));
   const [first, ...rest] = answer.figures;
   return (
     <Box aria-live="polite">

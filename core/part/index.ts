@@ -11,6 +11,7 @@ export * from "./mate.ts";
 export * from "./mates-of-part.ts";
 export * from "./parallel-key.ts";
 export * from "./part.ts";
+export * from "./patterns.ts";
 export * from "./shaft.ts";
 export * from "./site-of-part.ts";
 export * from "./thread.ts";

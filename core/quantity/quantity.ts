@@ -117,6 +117,16 @@ export function showFixed(value: number, decimals: number): string {
   return value < 0 && Number(text) !== 0 ? `−${text}` : text;
 }
 
+/** Decimals as meant for mm in the person's unit: a length in inches gets one more, which is about as fine. */
+export const decimalsIn = (
+  q: Quantity,
+  unit: LengthUnit,
+  decimals: number | undefined,
+): number | undefined =>
+  decimals !== undefined && unit === "in" && (q.kind === "length" || q.kind === "chip")
+    ? decimals + 1
+    : decimals;
+
 /** Number and unit of a quantity for the person's display unit. */
 export function showParts(
   q: Quantity,

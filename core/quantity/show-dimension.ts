@@ -1,5 +1,5 @@
 import { type Dimension, tidy } from "./dimension.ts";
-import { mm, showFixed, showQuantity } from "./quantity.ts";
+import { showFixed } from "./quantity.ts";
 import { fromMm, type LengthUnit, type Mm } from "./units.ts";
 
 /** Decimals that show a deviation without rounding it away: at least two in mm, three in inch, at most four. */
@@ -32,7 +32,7 @@ export function convertedText(d: Dimension, unit: LengthUnit): string {
   const upper = d.upper === null ? null : fromMm(d.upper, unit);
   const lower = d.lower === null ? null : fromMm(d.lower, unit);
   if (upper === null || lower === null)
-    return showQuantity(mm(d.nominal), unit, decimalsFor([fromMm(d.nominal, unit)], unit));
+    return `${showFixed(fromMm(d.nominal, unit), decimalsFor([fromMm(d.nominal, unit)], unit))} ${unit}`;
   const decimals = decimalsFor([fromMm(d.nominal, unit), upper, lower], unit);
   const nominal = showFixed(fromMm(d.nominal, unit), decimals);
   const tolerance =

@@ -1,3 +1,4 @@
+import { onCircle } from "../part/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";
@@ -25,11 +26,12 @@ export const boltCircleSum: Sum = {
         words("Correct them."),
       );
     const r = n("diameter") / 2;
-    const at = Array.from({ length: holes }, (_, i) => {
-      const angle = n("start") + (360 * i) / holes;
-      const turned = (angle * Math.PI) / 180;
-      return { i, angle, x: n("x") + r * Math.cos(turned), y: n("y") + r * Math.sin(turned) };
-    });
+    const at = onCircle(holes, r, n("start"), 360 / holes, [n("x"), n("y")]).map(([x, y], i) => ({
+      i,
+      angle: n("start") + (360 * i) / holes,
+      x,
+      y,
+    }));
     const apart = holes > 1 ? n("diameter") * Math.sin(Math.PI / holes) : 0;
     return done({
       figures: [

@@ -1,3 +1,10 @@
+import { arcStepsSum } from "./arc-steps.ts";
+import { bossSum } from "./boss.ts";
+import { centerSum } from "./center.ts";
+import { dialSum } from "./dial.ts";
+import { pocketSum } from "./pocket.ts";
+import { slotSum } from "./slot.ts";
+import { touchOffSum } from "./touch-off.ts";
 import { boltCircleSum } from "./bolt-circle.ts";
 import { chordSum } from "./chord.ts";
 import { dovetailSum } from "./dovetail.ts";
@@ -44,6 +51,13 @@ export const sums: readonly Sum[] = [
   sineSum,
   boltCircleSum,
   chordSum,
+  touchOffSum,
+  dialSum,
+  centerSum,
+  slotSum,
+  pocketSum,
+  bossSum,
+  arcStepsSum,
 ];
 
 export const sumById = (id: string): Sum | undefined => sums.find((s) => s.id === id);

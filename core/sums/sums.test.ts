@@ -89,3 +89,21 @@ test.each<[string, { [key: string]: string }, label: RegExp, value: number]>([
   const figure = work(id, texts).answer!.figures.find((f) => label.test(f.label));
   expect(figure!.value.value).toBeCloseTo(value, 6);
 });
+
+describe("moves of the spindle", () => {
+  test.each([
+    ["slot", { cutter: "8" }, "cuts it 8.00 mm or wider", { cutter: "7.5" }],
+    ["pocket", { cutter: "12" }, "larger than 5.00 mm", { cutter: "10" }],
+    ["pocket", { cutter: "8" }, "right only when the drawing says R max", { cutter: "10" }],
+    ["centre", { second: "0" }, "the tool does not fit", { second: "20" }],
+  ])("%s with %o is told, a near one is not", (id, slip, text, near) => {
+    expect(told(work(id, slip as { [key: string]: string }))).toContain(text);
+    expect(told(work(id, near as { [key: string]: string }))).not.toContain(text);
+  });
+
+  test("the paper counts at an edge on the side the tool stands, and on top", () => {
+    const set = (at: string) =>
+      work("touch-off", { at, tool: "10", medium: "0.1", face: "0" }).answer!.figures[0]!.value.value;
+    expect([set("minus"), set("plus"), set("top")]).toEqual([-5.1, 5.1, 0.1]);
+  });
+});

@@ -57,6 +57,7 @@ const formulas = {
   "dovetail-pins": { metric: "between = A − d · (1 + cot(a ÷ 2)); over = B + d · (1 + cot(a ÷ 2))" },
   "dovetail-widths": { metric: "narrow = wide − 2 · depth ÷ tan a" },
   slope: { metric: "angle = arctan(depth ÷ width); length = √(width² + depth²)" },
+  "arc-step": { metric: "half = √(2 · R · z − z²)" },
   sine: { metric: "height = length · sin angle" },
   "bolt-circle": { metric: "X = X0 + R · cos angle, Y = Y0 + R · sin angle" },
   "chord-of-angle": { metric: "chord = D · sin(angle ÷ 2)" },

@@ -1,4 +1,4 @@
-import { type LengthUnit, type Quantity, showQuantity } from "../quantity/index.ts";
+import { decimalsIn, type LengthUnit, type Quantity, showQuantity } from "../quantity/index.ts";
 
 /** A quantity that is to be shown with more or fewer decimals than its kind usually has. */
 export interface Precise {
@@ -48,7 +48,8 @@ export function phraseText(p: Phrase, unit: LengthUnit): string {
     .map((part) => {
       if (typeof part === "string") return part;
       if ("parts" in part) return phraseText(part, unit);
-      if ("decimals" in part) return showQuantity(part.quantity, unit, part.decimals);
+      if ("decimals" in part)
+        return showQuantity(part.quantity, unit, decimalsIn(part.quantity, unit, part.decimals));
       return showQuantity(part, unit);
     })
     .join("");

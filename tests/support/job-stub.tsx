@@ -5,7 +5,14 @@ import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/j
 import { JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
-import { applyChanges, compareCut, compareRoutes, type Job, plan } from "../../core/job/index.ts";
+import {
+  applyChanges,
+  compareCut,
+  compareRoutes,
+  drawingCost,
+  type Job,
+  plan,
+} from "../../core/job/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
@@ -59,6 +66,7 @@ export function jobStub(
       preview: () => undefined,
       compareRoutes: comparison ?? (() => Promise.resolve(compareRoutes(job, demoShop))),
       stopRoutes: () => undefined,
+      cost: () => Promise.resolve(drawingCost(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,
       setFocusKey,

@@ -6,14 +6,13 @@ import { Section, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-import { askCost } from "../../planner/use-plan.ts";
 
 const minutes = (value: number) => quantity("time", value);
 
 /** Minutes by feature, and the changes of the drawing that would save most. */
 export function Cost() {
-  const { plan } = useJob();
-  const cost = useAnswer("cost", plan, askCost);
+  const { plan, cost: reckon } = useJob();
+  const cost = useAnswer("cost", plan, reckon);
   if (!cost || (cost.features.length === 0 && cost.savings.length === 0)) return null;
   return (
     <Section title="What the drawing costs">

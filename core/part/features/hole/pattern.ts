@@ -1,17 +1,11 @@
-import { axisOf, facesOf } from "../../../frame/index.ts";
+import { axisOf, type Face, facesOf } from "../../../frame/index.ts";
+import type { Dimension } from "../../../quantity/index.ts";
 import { type Phrase, say, words } from "../../../working/index.ts";
+import { onCircle, onGrid, type Point } from "../../patterns.ts";
 import type { Hole } from "./schema.ts";
 
 /** More holes than this in one pattern are a slip of the key. */
 const mostInPattern = 400;
-
-type Point = readonly [x: number, y: number];
-
-/** Places along a row from its first, toward one face. */
-const row = (from: number, pitch: number, many: number, toward: Hole["towardFirst"]): number[] => {
-  const step = toward === facesOf(axisOf(toward))[0] ? -pitch : pitch;
-  return Array.from({ length: many }, (_, i) => from + i * step);
-};
 
 /**
  * Middles of all holes of a pattern. A grid begins with the hole that is placed, a bolt circle lies about it.
@@ -26,18 +20,15 @@ export function holeMiddles(
   if (pattern === "circle") {
     const { count, start } = numbers;
     if (!sizes.circle || !whole(count) || count! > mostInPattern) return null;
-    const r = sizes.circle.nominal / 2;
-    return Array.from({ length: count! }, (_, i): Point => {
-      const angle = (((start ?? 0) + (360 * i) / count!) * Math.PI) / 180;
-      return [x + r * Math.cos(angle), y + r * Math.sin(angle)];
-    });
+    return onCircle(count!, sizes.circle.nominal / 2, start ?? 0, 360 / count!, [x, y]);
   }
   const { countFirst, countSecond } = numbers;
   if (!whole(countFirst) || !whole(countSecond) || countFirst! * countSecond! > mostInPattern) return null;
   if ((countFirst! > 1 && !sizes.pitchFirst) || (countSecond! > 1 && !sizes.pitchSecond)) return null;
-  const xs = row(x, sizes.pitchFirst?.nominal ?? 0, countFirst!, towardFirst);
-  const ys = row(y, sizes.pitchSecond?.nominal ?? 0, countSecond!, towardSecond);
-  return ys.flatMap((py) => xs.map((px): Point => [px, py]));
+  const toward = (pitch: Dimension | null, face: Face) =>
+    (face === facesOf(axisOf(face))[0] ? -1 : 1) * (pitch?.nominal ?? 0);
+  const pitch = { x: toward(sizes.pitchFirst, towardFirst), y: toward(sizes.pitchSecond, towardSecond) };
+  return onGrid(countFirst!, countSecond!, pitch, [x, y]);
 }
 
 /** Why a pattern can be none; null when something is only missing. */

@@ -1,0 +1,85 @@
+import { type Mm, tidy } from "../quantity/index.ts";
+
+/** Arcs cut in steps, by the equation of the circle. Mm (or inch throughout); null for what cannot be. */
+
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** Half the width of a round of a radius, so far below its top: √(2 R z − z²). */
+export const halfWidthAt = (radius: Mm, depth: Mm): Mm | null =>
+  radius > 0 && depth >= 0 && depth <= 2 * radius ? Math.sqrt(2 * radius * depth - depth ** 2) : null;
+
+/**
+ * An outside round between a top and a side, cut by a flat end mill at a depth below the top.
+ * @returns how far in from the side the profile lies, and how far out from it the axis stands
+ */
+export function roundedEdgeStep(radius: Mm, cutterRadius: Mm, depth: Mm): { inward: Mm; outward: Mm } | null {
+  const half = depth <= radius ? halfWidthAt(radius, depth) : null;
+  if (half === null || !(cutterRadius > 0)) return null;
+  const inward = radius - half;
+  return { inward, outward: cutterRadius - inward };
+}
+
+/** A lying cylinder cut down from its top: the axis stands so far from the center line on either side. */
+export function cylinderStep(radius: Mm, cutterRadius: Mm, depth: Mm): { half: Mm; axis: Mm } | null {
+  const half = halfWidthAt(radius, depth);
+  return half === null || !(cutterRadius > 0) ? null : { half, axis: half + cutterRadius };
+}
+
+/** A ball cutter on an outside round, at an angle from its top: center out from the side face, tip below the top. */
+export const ballOnRound = (radius: Mm, ball: Mm, angle: number): { x: Mm; tip: Mm } | null =>
+  radius > 0 && ball > 0
+    ? {
+        x: -radius + (radius + ball) * Math.sin(rad(angle)),
+        tip: (radius + ball) * (Math.cos(rad(angle)) - 1),
+      }
+    : null;
+
+/** A ball cutter in an inside round, at an angle from straight down: center from the round's center, tip below it. */
+export const ballInRound = (radius: Mm, ball: Mm, angle: number): { x: Mm; tip: Mm } | null =>
+  radius > ball && ball > 0
+    ? { x: (radius - ball) * Math.sin(rad(angle)), tip: -(radius - ball) * Math.cos(rad(angle)) - ball }
+    : null;
+
+/** How far a drafted side has gone out at a depth. */
+export const draftAt = (angle: number, depth: Mm): Mm | null =>
+  angle >= 0 && angle < 90 && depth >= 0 ? depth * Math.tan(rad(angle)) : null;
+
+export interface Stair {
+  /** Below the crown of the hollow's opening, or below the top of the round. */
+  depth: Mm;
+  /** The profile there, from the center line. */
+  half: Mm;
+  /** Where the axis stands, from the center line. */
+  axis: Mm;
+}
+
+/** More steps than anyone cuts by hand. */
+const mostSteps = 200;
+
+/**
+ * Steps down a lying cylinder's side that leave no cusp above a height: a flat end mill at equal angles of the arc, so that
+ * each corner stands out by the same.
+ * @param depth how far down the arc is cut
+ * @returns the steps from the top down; null for what cannot be, or more than two hundred steps
+ */
+export function cylinderStairs(radius: Mm, cutter: Mm, depth: Mm, cusp: Mm): Stair[] | null {
+  if (!(radius > 0 && cutter > 0 && depth > 0 && depth <= radius && cusp > 0)) return null;
+  const whole = Math.acos(1 - depth / radius);
+  // The corner of a stair between two angles stands out of the arc by no more than r (1 − cos) of a step, times √2.
+  for (let count = 1; count <= mostSteps; count++) {
+    const stairs = Array.from({ length: count }, (_, i): Stair => {
+      const angle = (whole * (i + 1)) / count;
+      const down = radius * (1 - Math.cos(angle));
+      const half = radius * Math.sin(angle);
+      return { depth: tidy(down), half: tidy(half), axis: tidy(half + cutter / 2) };
+    });
+    const worst = Math.max(
+      ...stairs.map(({ half }, i) => {
+        const above = i === 0 ? 0 : stairs[i - 1]!.depth;
+        return Math.hypot(half, radius - above) - radius;
+      }),
+    );
+    if (worst <= cusp + 1e-12) return stairs;
+  }
+  return null;
+}

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
-import { threeViews } from "../../core/figure/index.ts";
-import { cutoutOf, drawnSite, featureNames, featuresOf } from "../../core/part/index.ts";
+import { drawnCutouts, threeViews } from "../../core/figure/index.ts";
+import { drawnSite } from "../../core/part/index.ts";
 import { FigureView } from "./figure-view.tsx";
 import { useJob } from "./job-context.tsx";
 
@@ -8,15 +8,9 @@ import { useJob } from "./job-context.tsx";
 export function PartDrawing() {
   const { job } = useJob();
   const site = drawnSite(job.part);
-  const features = featuresOf(job.part);
-  const names = featureNames(features);
-  const cutouts = features.flatMap((feature) => {
-    const cutout = cutoutOf(feature, site);
-    return cutout ? [{ id: feature.id, cutout, name: names.get(feature.id)! }] : [];
-  });
   return (
     <Box maxW="700px" my="10px">
-      <FigureView figure={threeViews(site, cutouts).figure} />
+      <FigureView figure={threeViews(site, drawnCutouts(job.part, site)).figure} />
     </Box>
   );
 }

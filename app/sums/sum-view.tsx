@@ -17,6 +17,7 @@ import { phraseText } from "../../core/working/index.ts";
 import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
 import { Input, Labeled, Select } from "../instruments/field.tsx";
+import { FigureView } from "../instruments/figure-view.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 import { SideList } from "../instruments/side-list.tsx";
 import { Notice } from "../instruments/notice.tsx";
@@ -207,12 +208,17 @@ function Results({ answer, unit }: { answer: Answer; unit: LengthUnit }) {
           {phraseText(w.phrase, unit)}
         </Notice>
       ))}
+      {answer.drawing && (
+        <Box maxW="460px" my="10px">
+          <FigureView figure={answer.drawing} maxHeight="300px" />
+        </Box>
+      )}
       {answer.rows && (
         <Table label="Rows" head={answer.rows.head}>
           {answer.rows.of.map((row, i) => (
             <tr key={i}>
               {row.map((q, j) => (
-                <td key={j}>{show(q, q.kind === "length" ? (unit === "mm" ? 3 : 4) : undefined)}</td>
+                <td key={j}>{show(q, q.kind === "length" ? 3 : undefined)}</td>
               ))}
             </tr>
           ))}

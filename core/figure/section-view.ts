@@ -10,7 +10,7 @@ import {
 } from "../frame/index.ts";
 import { acrossAxis, type Prism, type Site } from "../part/index.ts";
 import type { Figure, Shape } from "./figure.ts";
-import type { DrawnCutout } from "./three-views.ts";
+import type { DrawnCutout } from "./drawn-cutouts.ts";
 
 /** Where a piece is cut by a plane across an axis: outlines of what is missing there, over the two other axes. */
 function cutBy(

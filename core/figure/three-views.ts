@@ -1,6 +1,7 @@
 import { type Axis, axisOf, type Face, type Sizes } from "../frame/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { mm } from "../quantity/index.ts";
+import type { DrawnCutout } from "./drawn-cutouts.ts";
 import { cutoutInView, type View } from "./cutout-views.ts";
 import { partInView } from "./part-views.ts";
 import { placeDimensions, type PlacedAlong } from "./place-dimensions.ts";
@@ -8,13 +9,6 @@ import type { Figure, Shape } from "./figure.ts";
 
 /** Where the entry field of a size stands, as shares of the figure's width and height. */
 export type EntryPlaces = Record<Axis, { x: number; y: number }>;
-
-/** What is cut into a part, with what it is called. */
-export interface DrawnCutout {
-  id: string;
-  name: string;
-  cutout: Cutout;
-}
 
 /**
  * Top, front and right view of a part to scale, with dimension lines; the texts are entry fields put in by the app.

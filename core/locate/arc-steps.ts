@@ -57,29 +57,25 @@ export interface Stair {
 const mostSteps = 200;
 
 /**
- * Steps down a lying cylinder's side that leave no cusp above a height: a flat end mill at equal angles of the arc, so that
- * each corner stands out by the same.
- * @param depth how far down the arc is cut
+ * The fewest steps down a lying cylinder's side that leave no corner standing out above a height, cut with the side of a
+ * flat end mill. The corner between two depths stands out by √(half² + (R − depth above)²) − R: it is the same for all when
+ * the squares of the half widths grow evenly.
+ * @param depth how far down the arc is cut, at most its radius
  * @returns the steps from the top down; null for what cannot be, or more than two hundred steps
  */
 export function cylinderStairs(radius: Mm, cutter: Mm, depth: Mm, cusp: Mm): Stair[] | null {
   if (!(radius > 0 && cutter > 0 && depth > 0 && depth <= radius && cusp > 0)) return null;
-  const whole = Math.acos(1 - depth / radius);
-  // The corner of a stair between two angles stands out of the arc by no more than r (1 − cos) of a step, times √2.
-  for (let count = 1; count <= mostSteps; count++) {
-    const stairs = Array.from({ length: count }, (_, i): Stair => {
-      const angle = (whole * (i + 1)) / count;
-      const down = radius * (1 - Math.cos(angle));
-      const half = radius * Math.sin(angle);
-      return { depth: tidy(down), half: tidy(half), axis: tidy(half + cutter / 2) };
-    });
-    const worst = Math.max(
-      ...stairs.map(({ half }, i) => {
-        const above = i === 0 ? 0 : stairs[i - 1]!.depth;
-        return Math.hypot(half, radius - above) - radius;
-      }),
-    );
-    if (worst <= cusp + 1e-12) return stairs;
-  }
-  return null;
+  const widest = 2 * radius * depth - depth ** 2;
+  const most = (radius + cusp) ** 2 - radius ** 2;
+  const count = Math.ceil(tidy(widest / most));
+  if (count > mostSteps) return null;
+  return Array.from({ length: count }, (_, i): Stair => {
+    const square = (widest * (i + 1)) / count;
+    const half = Math.sqrt(square);
+    return {
+      depth: i === count - 1 ? depth : tidy(radius - Math.sqrt(radius ** 2 - square)),
+      half: tidy(half),
+      axis: tidy(half + cutter / 2),
+    };
+  });
 }

@@ -1,3 +1,4 @@
+import { stairPlaces } from "../figure/index.ts";
 import { cylinderStairs } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -23,6 +24,7 @@ export const arcStepsSum: Sum = {
         words("Correct radius and depth, or let more stand out."),
       );
     return done({
+      drawing: stairPlaces(stairs, radius, cutter),
       figures: [
         { label: "steps", value: count(stairs.length) },
         { label: "first step, axis from the center line", value: mm(stairs[0]!.axis), decimals: 3 },

@@ -1,3 +1,4 @@
+import { bossPlaces } from "../figure/index.ts";
 import { roundPath, sideReadings } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -56,6 +57,7 @@ export const bossSum: Sum = {
     const at = sideReadings({ x, y }, cutter, left, c("datum") === "corner" ? "corner" : "center", "outside");
     if (!at) return none();
     return done({
+      drawing: bossPlaces(at, { x, y }, cutter),
       figures: [
         { label: "left side, X", value: mm(at.xMinus), decimals: 3 },
         { label: "right side, X", value: mm(at.xPlus), decimals: 3 },

@@ -1,3 +1,4 @@
+import { pocketPlaces } from "../figure/index.ts";
 import { pocketMoves } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, note, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
@@ -40,6 +41,7 @@ export const pocketSum: Sum = {
       );
     const { rings, finish } = moves;
     return done({
+      drawing: pocketPlaces(moves, { x, y }, cutter),
       figures: [
         { label: "rings to clear it", value: count(rings.length) },
         { label: "last ring, X to either side", value: mm(finish.x), decimals: 3 },

@@ -1,3 +1,4 @@
+import { slotPlaces } from "../figure/index.ts";
 import { drillMayMiss, slotStops } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
@@ -46,6 +47,7 @@ export const slotSum: Sum = {
         ),
       );
     return done({
+      drawing: slotPlaces(stops, from, long, width, cutter),
       figures: [
         { label: "stop at the low end", value: mm(stops.low), decimals: 3 },
         { label: "stop at the high end, not past", value: mm(stops.high), decimals: 3 },

@@ -1,3 +1,4 @@
+import type { Figure as Drawing } from "../figure/index.ts";
 import {
   factorOf,
   type LengthUnit,
@@ -59,6 +60,8 @@ export interface Answer {
   figures: Figure[];
   working: WorkingBody;
   warnings: Warning[];
+  /** What it looks like, to scale. */
+  drawing?: Drawing;
   /** Rows of a table, such as passes: label and quantities. */
   rows?: { head: string[]; of: Quantity[][] };
 }

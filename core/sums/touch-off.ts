@@ -1,3 +1,4 @@
+import { touchAtEdge, touchAtTop } from "../figure/index.ts";
 import { edgeSetting, topSetting } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -41,6 +42,7 @@ export const touchOffSum: Sum = {
     const top = side === "top";
     const away = top ? medium : tool / 2 + medium;
     return done({
+      drawing: top ? touchAtTop() : touchAtEdge(side === "plus" ? "plus" : "minus"),
       figures: [
         {
           label: top ? "set Z at the touch to" : "set the readout at the touch to",

@@ -149,7 +149,7 @@ function sides(i: Inputs, of: "outside" | "inside") {
 /** Every answer of a list, or nothing when one cannot be. */
 function listOf<T>(values: number[], answer: (value: number) => T | null): T[] | undefined {
   const found = values.map(answer);
-  return found.every((f) => f !== null) ? (found) : undefined;
+  return found.every((f) => f !== null) ? found : undefined;
 }
 
 export const answers: Answers = {

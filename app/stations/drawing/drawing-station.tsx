@@ -2,16 +2,9 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { type Axis, axisNames } from "../../../core/frame/index.ts";
+import { drawnCutouts } from "../../../core/figure/index.ts";
 import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
-import {
-  cutoutOf,
-  drawnSite,
-  featureNames,
-  featuresOf,
-  limitsOf,
-  type Part,
-  sectionsOf,
-} from "../../../core/part/index.ts";
+import { drawnSite, featuresOf, limitsOf, type Part, sectionsOf } from "../../../core/part/index.ts";
 import { movesWith } from "../../../core/job/index.ts";
 import { type Dimension, mm } from "../../../core/quantity/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
@@ -48,11 +41,7 @@ export function DrawingStation() {
   const [spot, setSpot] = useState<Spot | null>(null);
   const site = drawnSite(part);
   const features = featuresOf(part);
-  const names = featureNames(features);
-  const cutouts = features.flatMap((feature) => {
-    const cutout = cutoutOf(feature, site);
-    return cutout ? [{ id: feature.id, cutout, name: names.get(feature.id)! }] : [];
-  });
+  const cutouts = drawnCutouts(part, site);
   const general: (typeof generalOptions)[number][0] =
     part.general.kind === "plusMinus" ? "plusMinus" : part.general.grade;
   const setGeneral = (choice: typeof general) =>

@@ -3,7 +3,7 @@ import { Fragment, type ReactNode, useMemo, useState } from "react";
 import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
 import { type Axis, axesAcross, axisNames, facesOf } from "../../../core/frame/index.ts";
 import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
-import { type Dimension, fromMm, parseDimension, showDimension } from "../../../core/quantity/index.ts";
+import { type Dimension, dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download } from "../../instruments/download.ts";
@@ -56,16 +56,9 @@ export function Views({
     const found = viewPoint(views, site.sizes, x, y);
     if (!found) return;
     const [a, b] = axesAcross(found.face);
-    const round = (value: number): Dimension => {
-      const step = unit === "mm" ? 1 : 1 / 16;
-      const read = parseDimension(
-        String(Math.max(step, Math.round(fromMm(value, unit) / step) * step)),
-        unit,
-        () => null,
-      );
-      if (!read.ok) throw new Error("a rounded place is a size");
-      return read.value;
-    };
+    // Whole millimeters, or sixteenths: a place pointed at is a beginning.
+    const step = toMm(unit === "mm" ? 1 : 1 / 16, unit);
+    const round = (value: number) => dimensionOf(Math.max(1, Math.round(value / step)) * step, unit);
     const [first, second] = [round(found.at[a]), round(found.at[b])];
     onSpot({
       face: found.face,

@@ -35,7 +35,7 @@ export const views: View[] = [
     name: "drawing-shaft",
     url: "/jobs/drum-shaft/drawing",
     press: /^▸ keyway 1/,
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "Sections of the shaft",
     picture: true,
   },

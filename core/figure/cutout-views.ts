@@ -108,7 +108,7 @@ function fromItsEnd(seen: Seen, centered: boolean): Shape[] {
         if (rim[i]) return through ? [{ kind: "line", points, ink: "erase" }] : [];
         return [{ kind: "line", points, ink }];
       });
-  return [...fill, ...edges, ...(centered && !prism.thread ? crossOf(prism, view) : [])];
+  return [...fill, ...edges, ...(centered && closed && !prism.thread ? crossOf(prism, view) : [])];
 }
 
 /** A way as points: its ends, an arc in small chords. */

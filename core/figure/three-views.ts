@@ -45,13 +45,6 @@ export function threeViews(
     anchor: "start",
     ink: "thin",
   });
-  const line = (points: [number, number][]): Shape => ({
-    kind: "line",
-    points,
-    ink: "dimension",
-    arrow: true,
-  });
-  const thin = (points: [number, number][]): Shape => ({ kind: "line", points, ink: "thin" });
   const lengthY = frontTop + height + 8 * unit;
   const sideX = left - 6 * unit;
   const rightX = left + length + gap;
@@ -81,43 +74,26 @@ export function threeViews(
       beyond: rightX + width,
     },
   ];
-  const outside: Shape[] = [
-    line([
-      [left, lengthY],
-      [left + length, lengthY],
-    ]),
-    thin([
-      [left, frontTop + height + 1.5 * unit],
-      [left, lengthY + 2 * unit],
-    ]),
-    thin([
-      [left + length, frontTop + height + 1.5 * unit],
-      [left + length, lengthY + 2 * unit],
-    ]),
-    line([
-      [sideX, top],
-      [sideX, top + width],
-    ]),
-    thin([
-      [left - 1.5 * unit, top],
-      [sideX - 2 * unit, top],
-    ]),
-    thin([
-      [left - 1.5 * unit, top + width],
-      [sideX - 2 * unit, top + width],
-    ]),
-    line([
-      [sideX, frontTop],
-      [sideX, frontTop + height],
-    ]),
-    thin([
-      [left - 1.5 * unit, frontTop],
-      [sideX - 2 * unit, frontTop],
-    ]),
-    thin([
-      [left - 1.5 * unit, frontTop + height],
-      [sideX - 2 * unit, frontTop + height],
-    ]),
+  // A dimension line with its two thin lines out from the view: level below it, upright at its left.
+  const outsideSize = (level: boolean, low: number, high: number, edge: number, at: number): Shape[] => {
+    const put = (along: number, across: number): [number, number] =>
+      level ? [along, across] : [across, along];
+    const away = Math.sign(at - edge) * unit;
+    const thin = (end: number): Shape => ({
+      kind: "line",
+      points: [put(end, edge + 1.5 * away), put(end, at + 2 * away)],
+      ink: "thin",
+    });
+    return [
+      { kind: "line", points: [put(low, at), put(high, at)], ink: "dimension", arrow: true },
+      thin(low),
+      thin(high),
+    ];
+  };
+  const outside = [
+    ...outsideSize(true, left, left + length, frontTop + height, lengthY),
+    ...outsideSize(false, top, top + width, left, sideX),
+    ...outsideSize(false, frontTop, frontTop + height, left, sideX),
   ];
   const shapes: Shape[] = [
     ...views.flatMap((view) => partInView(view, site)),

@@ -8,6 +8,7 @@ import {
   facesOf,
   mapOutline,
   type Outline,
+  polygon,
   swappedOutline,
 } from "../../frame/index.ts";
 import type { Mm } from "../../quantity/index.ts";
@@ -81,6 +82,20 @@ export function profile(site: Site, face: Face, along: Axis, drawn: Outline, at:
   const down = face === facesOf(deep)[0] ? 1 : -1;
   const put = mapOutline(drawn, (x, y) => [x, surface + down * y], down < 0);
   return a === deep ? swappedOutline(put) : put;
+}
+
+/** The wedge along the whole edge between a face and a side: so far in along the face, so far down the side. */
+export function wedgeAlong(face: Face, side: Face, inward: Mm, down: Mm, site: Site): Prism {
+  const across = axisOf(side);
+  const along = axesAcross(face).find((a) => a !== across)!;
+  const size = site.sizes[across];
+  const [edge, to] = side === facesOf(across)[0] ? [0, inward] : [size, size - inward];
+  const outline = polygon([
+    [edge, 0],
+    [to, 0],
+    [edge, down],
+  ]);
+  return { axis: along, outline: profile(site, face, along, outline), span: [0, site.sizes[along]] };
 }
 
 /** The size across a groove on a face. */

@@ -1,6 +1,35 @@
-import { type Mm, mm } from "../../quantity/index.ts";
+import { type Dimension, type Mm, mm } from "../../quantity/index.ts";
 import { precise, rule, type Warning, warn } from "../../working/index.ts";
 import type { KeyseatDepth } from "../keyseat.ts";
+import { deepestKeyseat } from "../woodruff-key.ts";
+import type { ChoiceField } from "./rules.ts";
+
+/** Where an own depth counts from, asked once there is one. */
+export const depthFromChoice = (own: Dimension | null): ChoiceField[] =>
+  own
+    ? [
+        {
+          key: "depthFrom",
+          label: "Own depth counts from",
+          options: [
+            ["crown", "the crown"],
+            ["edge", "the edge of the seat"],
+          ],
+        },
+      ]
+    : [];
+
+/** A seat deeper than two fifths of its shaft weakens it too much (domain.md 2). */
+export const tooDeep = (fromCrown: Mm, shaft: Mm): Warning[] =>
+  fromCrown > deepestKeyseat * shaft
+    ? [
+        warn(
+          rule(
+            "drawing.keyseatDeep",
+          )`The seat takes ${mm(fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths: it weakens it. Take a smaller key.`,
+        ),
+      ]
+    : [];
 
 /** Closer than this two depths are the same, mm. */
 const alike = 0.03;

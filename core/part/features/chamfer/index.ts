@@ -1,19 +1,10 @@
-import {
-  axesAcross,
-  axisOf,
-  type Face,
-  faceNames,
-  faceSchema,
-  facesOf,
-  polygon,
-} from "../../../frame/index.ts";
+import { axesAcross, axisOf, faceNames, faceSchema, facesOf } from "../../../frame/index.ts";
 import { words } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { chamfer } from "../../angles.ts";
 import { emptyFeature, featureShape } from "../base.ts";
-import { cutoutFrom, type Prism, profile } from "../cutout.ts";
+import { cutoutFrom, wedgeAlong } from "../cutout.ts";
 import { angle, type FeatureRules, length } from "../rules.ts";
-import type { Site } from "../site.ts";
 
 const sizes = ["leg"] as const;
 const numbers = ["angle"] as const;
@@ -26,25 +17,6 @@ type Chamfer = z.infer<typeof chamferSchema>;
 const usualAngle = 45;
 const legsOf = ({ sizes: { leg }, numbers: { angle: given } }: Chamfer) =>
   leg ? chamfer(leg.nominal, given ?? usualAngle) : null;
-
-/** The wedge along the edge between a face and a side. */
-function wedge(face: Face, side: Face, leg: number, down: number, site: Site): Prism {
-  const across = axisOf(side);
-  const along = axesAcross(face).find((a) => a !== across)!;
-  const size = site.sizes[across];
-  const [edge, inward] = side === facesOf(across)[0] ? [0, leg] : [size, size - leg];
-  const outline = profile(
-    site,
-    face,
-    along,
-    polygon([
-      [edge, 0],
-      [inward, 0],
-      [edge, down],
-    ]),
-  );
-  return { axis: along, outline, span: [0, site.sizes[along]] };
-}
 
 /** Edges of a face taken off at an angle: a chamfer, or a drawn edge break. */
 export const chamferRules: FeatureRules<Chamfer> = {
@@ -73,7 +45,7 @@ export const chamferRules: FeatureRules<Chamfer> = {
     const sides = edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
     return cutoutFrom(
       face,
-      sides.map((side) => wedge(face, side, own.leg!.nominal, legs.other, site)),
+      sides.map((side) => wedgeAlong(face, side, own.leg!.nominal, legs.other, site)),
       site,
     );
   },

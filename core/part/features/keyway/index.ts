@@ -5,10 +5,9 @@ import { line, note, rule, say, warn, words } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { cutterRunOut, keyseatFromCrown, keyseatFromWall, type KeyseatDepth } from "../../keyseat.ts";
 import { keyseatLines, type ParallelKey, parallelKeyOf } from "../../parallel-key.ts";
-import { deepestKeyseat } from "../../woodruff-key.ts";
 import { emptyFeature, featureShape } from "../base.ts";
 import { cutoutFrom, type Span, span } from "../cutout.ts";
-import { keyDepthFindings } from "../key-depth.ts";
+import { depthFromChoice, keyDepthFindings, tooDeep } from "../key-depth.ts";
 import { placeAlong } from "../locate.ts";
 import { narrowReach } from "../reach.ts";
 import { type Fact, type FeatureRules, length } from "../rules.ts";
@@ -99,18 +98,7 @@ export const keywayRules: FeatureRules<Keyway> = {
         ["H9", "free, H9"],
       ],
     },
-    ...(own.depth
-      ? [
-          {
-            key: "depthFrom",
-            label: "Own depth counts from",
-            options: [
-              ["crown", "the crown"],
-              ["edge", "the edge of the seat"],
-            ] as const,
-          },
-        ]
-      : []),
+    ...depthFromChoice(own.depth),
   ],
   fields: ({ end }) => [
     length("length", "Seat length over all"),
@@ -175,15 +163,7 @@ export const keywayRules: FeatureRules<Keyway> = {
             feature.standard === "din" ? neighbors : [],
           )
         : []),
-      ...(seat.depth.fromCrown > deepestKeyseat * seat.shaft
-        ? [
-            warn(
-              rule(
-                "drawing.keyseatDeep",
-              )`The seat takes ${mm(seat.depth.fromCrown)} of a shaft of ${mm(seat.shaft)}, more than two fifths: it weakens it. Take a smaller key.`,
-            ),
-          ]
-        : []),
+      ...tooDeep(seat.depth.fromCrown, seat.shaft),
       ...(shoulder
         ? [
             warn(

@@ -1,9 +1,9 @@
-import { axisNames, axisOf, faceNames, faceSchema, facesOf, polygon } from "../../../frame/index.ts";
+import { axisOf, faceNames, faceSchema } from "../../../frame/index.ts";
 import { mm, quantity } from "../../../quantity/index.ts";
 import { line, precise, rule, warn, words } from "../../../working/index.ts";
 import type * as z from "../../../zod.ts";
 import { emptyFeature, featureShape } from "../base.ts";
-import { cutoutFrom, profile } from "../cutout.ts";
+import { cutoutFrom, wedgeAlong } from "../cutout.ts";
 import { angle, type FeatureRules, length } from "../rules.ts";
 
 const sizes = ["width", "depth"] as const;
@@ -52,20 +52,7 @@ export const slopeRules: FeatureRules<Slope> = {
     const { face, side } = feature;
     const made = measuresOf(feature);
     if (!made || axisOf(side) === axisOf(face)) return null;
-    const along = axisNames.find((a) => a !== axisOf(face) && a !== axisOf(side))!;
-    const size = site.sizes[axisOf(side)];
-    const [edge, inward] = side === facesOf(axisOf(side))[0] ? [0, made.width] : [size, size - made.width];
-    const outline = profile(
-      site,
-      face,
-      along,
-      polygon([
-        [edge, 0],
-        [inward, 0],
-        [edge, made.depth],
-      ]),
-    );
-    return cutoutFrom(face, [{ axis: along, outline, span: [0, site.sizes[along]] }], site);
+    return cutoutFrom(face, [wedgeAlong(face, side, made.width, made.depth, site)], site);
   },
   impossible: ({ sizes: { width, depth }, numbers: { angle: given } }) =>
     given !== null && (width || depth) && !(given > 0 && given < 90)

@@ -4,17 +4,11 @@ import { type Mm, mm } from "../../../quantity/index.ts";
 import { line, note, rule, say, warn, words } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { keyseatFromCrown, keyseatFromWall, type KeyseatDepth } from "../../keyseat.ts";
-import {
-  deepestKeyseat,
-  oldNumberOf,
-  type WoodruffKey,
-  woodruffKeys,
-  woodruffSeat,
-} from "../../woodruff-key.ts";
+import { oldNumberOf, type WoodruffKey, woodruffKeys, woodruffSeat } from "../../woodruff-key.ts";
 import { keyseatLines } from "../../parallel-key.ts";
 import { emptyFeature, featureShape } from "../base.ts";
 import { cutoutFrom, profile, span } from "../cutout.ts";
-import { keyDepthFindings } from "../key-depth.ts";
+import { depthFromChoice, keyDepthFindings, tooDeep } from "../key-depth.ts";
 import { placeAlong } from "../locate.ts";
 import { type Fact, type FeatureRules, length } from "../rules.ts";
 import { sectionAt, type Site } from "../site.ts";
@@ -84,18 +78,7 @@ export const woodruffRules: FeatureRules<Woodruff> = {
         }),
       ],
     },
-    ...(own.depth
-      ? [
-          {
-            key: "depthFrom",
-            label: "Own depth counts from",
-            options: [
-              ["crown", "the crown"],
-              ["edge", "the edge of the seat"],
-            ] as const,
-          },
-        ]
-      : []),
+    ...depthFromChoice(own.depth),
   ],
   fields: () => [length("depth", "Seat depth", "by the table")],
   places: () => ["first"],
@@ -156,15 +139,7 @@ export const woodruffRules: FeatureRules<Woodruff> = {
             neighbors,
           )
         : []),
-      ...(seat.depth.fromCrown > deepestKeyseat * shaft
-        ? [
-            warn(
-              rule(
-                "drawing.keyseatDeep",
-              )`The seat takes ${mm(seat.depth.fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths: it weakens it. Take a smaller key.`,
-            ),
-          ]
-        : []),
+      ...tooDeep(seat.depth.fromCrown, shaft),
       ...(key.drives && (shaft <= key.drives[0] || shaft > key.drives[1])
         ? [
             note(

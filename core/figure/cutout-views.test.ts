@@ -52,6 +52,10 @@ const features: [what: string, feature: Feature][] = [
     "a hollow",
     featureOf("arc", "f", "right", { sizes: { radius: "15", depth: "6" }, choices: { along: "width" } }),
   ],
+  [
+    "a hollow on top",
+    featureOf("arc", "f", "top", { sizes: { radius: "15", depth: "6" }, choices: { along: "length" } }),
+  ],
   ["a rounded corner", featureOf("cornerRadius", "f", "top", { sizes: { radius: "9" } })],
   ["a hole", featureOf("hole", "f", "left", { sizes: { diameter: "9", depth: "30" } })],
 ];
@@ -104,7 +108,36 @@ function fromAbove(feature: Feature) {
   return Object.fromEntries([...found].sort(([a], [b]) => a - b));
 }
 
+/** Ink of the lines of a feature that stand upright in the front view, by their place along the length. */
+function fromFront(feature: Feature) {
+  const { figure, views } = threeViews(site, drawnOf(feature));
+  const front = views.find((v) => v.face === "front")!;
+  const found = new Map<number, string>();
+  for (const shape of figure.shapes) {
+    if (shape.kind !== "line" || shape.of !== "f" || shape.ink === "erase" || shape.ink === "center")
+      continue;
+    const [a, b] = [shape.points[0]!, shape.points.at(-1)!];
+    const inFront = [a, b].every(([x, y]) => y >= front.y(sizes.height) - 0.01 && x <= front.beyond + 0.01);
+    if (inFront && Math.abs(a[0] - b[0]) < 1e-6)
+      found.set(Math.round((a[0] - front.x(0)) * 100) / 100, shape.ink);
+  }
+  return Object.fromEntries([...found].sort(([a], [b]) => a - b));
+}
+
 describe("what is in sight", () => {
+  test.each([
+    [
+      "a pocket with round corners hides its two sides and its boss, no line where a corner begins",
+      featureOf("pocket", "f", "top", {
+        sizes: { first: "40", second: "30", depth: "8", radius: "6", bossFirst: "12" },
+        choices: { boss: "round" },
+      }),
+      { 30: "hidden", 44: "hidden", 56: "hidden", 70: "hidden" },
+    ],
+  ])("from the front %s", (_what, feature, wanted) => {
+    expect(fromFront(feature)).toEqual(wanted);
+  });
+
   test.each([
     [
       "a T-slot shows its neck and hides its foot",
@@ -116,6 +149,12 @@ describe("what is in sight", () => {
       "a dovetail shows what is narrow and hides what is wide",
       "a dovetail",
       { 18: "hidden", 22.62: "edge", 37.38: "edge", 42: "hidden" },
+    ],
+    ["a closed slot on another face hides its floor", "a closed slot", { 6: "hidden" }],
+    [
+      "a hollow shows where it begins and ends, and no line at its bottom",
+      "a hollow on top",
+      { 18: "edge", 42: "edge" },
     ],
     ["a stem shows its two sides", "a stem", { 23: "edge", 37: "edge" }],
   ])("from above %s", (_what, name, wanted) => {

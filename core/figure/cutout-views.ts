@@ -8,7 +8,9 @@ import {
   mapOutline,
   type Outline,
   outlineArea,
+  smooth,
   spansWithin,
+  turnAt,
   waysOf,
 } from "../frame/index.ts";
 import { acrossAxis, type Cutout, type Prism, type Site } from "../part/index.ts";
@@ -241,15 +243,15 @@ function edgesAcross(outline: Outline, deepIsX: boolean, cleared: boolean, seen:
   const deepOf = (p: { x: number; y: number }) => (deepIsX ? p.x : p.y);
   const box = extentOfOutline(outline);
   const ends = deepIsX ? box.y : box.x;
-  const points = waysOf(outline).flatMap(([from, to]) => {
+  const points = waysOf(outline).flatMap(([from, to], i) => {
     const arc = arcOf(from, to);
-    const corner = { c: acrossOf(from), v: deepOf(from) };
-    if (!arc) return [corner];
+    // Where a way runs smoothly on there is no edge.
+    const edge = Math.abs(turnAt(outline, i)) > smooth ? [{ c: acrossOf(from), v: deepOf(from) }] : [];
+    if (!arc) return edge;
     // The places where an arc turns back across: its silhouette.
     const center = { c: acrossOf(arc), v: deepOf(arc) };
-    return ends
-      .filter((c) => Math.abs(Math.abs(c - center.c) - arc.r) < near)
-      .map((c) => ({ c, v: center.v }));
+    const turns = ends.filter((c) => Math.abs(Math.abs(c - center.c) - arc.r) < near);
+    return [...edge, ...turns.map((c) => ({ c, v: center.v }))];
   });
   const found = new Map<number, boolean>();
   for (const { c, v } of points) {

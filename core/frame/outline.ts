@@ -79,6 +79,23 @@ export function arcOf(from: Corner, to: Corner): Arc | null {
   return { x, y, r, from: Math.atan2(from.y - y, from.x - x), turn };
 }
 
+/** The direction of a way where it starts or ends, radians. */
+function heading(from: Corner, to: Corner, at: "start" | "end"): number {
+  const arc = arcOf(from, to);
+  if (!arc) return Math.atan2(to.y - from.y, to.x - from.x);
+  return arc.from + (at === "end" ? arc.turn : 0) + (Math.sign(arc.turn) * Math.PI) / 2;
+}
+
+/** A corner that turns by less than this runs smoothly on. */
+export const smooth = 1e-3;
+
+/** How the way turns at a corner: the sine of the angle, above 0 to the left; 0 where it runs smoothly on. */
+export function turnAt(outline: Outline, i: number): number {
+  const before = outline[(i + outline.length - 1) % outline.length]!;
+  const [corner, after] = [outline[i]!, outline[(i + 1) % outline.length]!];
+  return Math.sin(heading(corner, after, "start") - heading(before, corner, "end"));
+}
+
 /** Whether an arc passes an angle. */
 function passes({ from, turn }: Arc, angle: number): boolean {
   const full = 2 * Math.PI;

@@ -1,4 +1,4 @@
-import { arcOf, chordsOf, type Outline, outlineArea, waysOf } from "../../../frame/index.ts";
+import { arcOf, chordsOf, type Outline, outlineArea, smooth, turnAt, waysOf } from "../../../frame/index.ts";
 import type { Mm } from "../../../quantity/index.ts";
 import { type Phrase, words } from "../../../working/index.ts";
 
@@ -42,24 +42,8 @@ export function sharpestInside(corners: Outline, takes: "inside" | "outside"): M
   ways.forEach(([from, to], i) => {
     const arc = arcOf(from, to);
     if (arc && Math.sign(arc.turn) === meets) found.push(arc.r);
-    const [nextFrom, nextTo] = ways[(i + 1) % ways.length]!;
-    const [out, into] = [
-      heading(arc, from, to, "end"),
-      heading(arcOf(nextFrom, nextTo), nextFrom, nextTo, "start"),
-    ];
-    const turn = Math.sin(into - out);
-    if (Math.abs(turn) > 1e-3 && Math.sign(turn) === meets) found.push(0);
+    const turn = turnAt(corners, (i + 1) % corners.length);
+    if (Math.abs(turn) > smooth && Math.sign(turn) === meets) found.push(0);
   });
   return found.length === 0 ? null : Math.min(...found);
-}
-
-/** The direction of a way where it starts or ends, radians. */
-function heading(
-  arc: ReturnType<typeof arcOf>,
-  from: { x: number; y: number },
-  to: { x: number; y: number },
-  at: "start" | "end",
-): number {
-  if (!arc) return Math.atan2(to.y - from.y, to.x - from.x);
-  return arc.from + (at === "end" ? arc.turn : 0) + (Math.sign(arc.turn) * Math.PI) / 2;
 }

@@ -256,6 +256,7 @@ const ShapeView = memo(function ShapeView({
           stroke={ink}
           fill={ink}
           strokeWidth={erases ? usual * 3 : shape.ink === "accent" ? stroke * 2 : stroke}
+          strokeLinecap={erases ? "square" : undefined}
         >
           <polyline
             points={shape.points.map((p) => p.join(",")).join(" ")}

@@ -110,8 +110,12 @@ function fromItsEnd(seen: Seen, centered: boolean): Shape[] {
         if (rim[i]) return through ? [{ kind: "line", points, ink: "erase" }] : [];
         return [{ kind: "line", points, ink }];
       });
+  // What is cleared goes first, so that it eats into no edge.
+  edges.sort((a, b) => Number(isErased(b)) - Number(isErased(a)));
   return [...fill, ...edges, ...(centered && closed && !prism.thread ? crossOf(prism, view) : [])];
 }
+
+const isErased = (shape: Shape): boolean => shape.kind === "line" && shape.ink === "erase";
 
 /** A way as points: its ends, an arc in small chords. */
 function wayPoints([from, to]: [Outline[number], Outline[number]]): [number, number][] {

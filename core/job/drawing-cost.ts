@@ -10,6 +10,7 @@ import {
 import {
   cutoutOf,
   type Cutout,
+  depthOf,
   type Feature,
   featureNames,
   featuresOf,
@@ -104,6 +105,7 @@ export function drawingCost(job: Job, everything: Shop, own: OwnHandbook = noOwn
 function costOf(feature: Feature, name: string, cutout: Cutout, site: Site, place: Place): FeatureCost {
   const { id } = feature;
   if (feature.kind === "hole") return { id, name, ...drilled(cutout, feature.form, place) };
+  if (feature.kind === "woodruff") return { id, name, ...sunk(cutout, place) };
   const cleared = clearing(rulesOf(feature.kind).widest?.(feature, site) ?? null, cutout, place);
   if (!cleared)
     return {
@@ -188,6 +190,27 @@ function clearing(
 
 /** Metal taken out in lanes, mm³ a minute. */
 const rateOf = (cut: Cut, diameter: Mm): number => cut.depth * diameter * laneShare * cut.vf;
+
+/** Feed of a tooth when a Woodruff cutter is sunk into a shaft, mm (guess). */
+const sunkFeed = 0.015;
+
+/** A Woodruff seat, sunk in one plunge by the owned cutter nearest to it in width. */
+function sunk(cutout: Cutout, { material, shop }: Place) {
+  const [{ span }] = cutout.prisms as readonly [Cutout["prisms"][number]];
+  const width = span[1] - span[0];
+  const cutter = shop.cutters.find((c) => c.kind === "woodruff" && Math.abs(c.fluteLength - width) < 0.05);
+  const depth = depthOf(cutout);
+  const diameter = cutter ? cuttingDiameter(cutter) : 4 * depth;
+  const vf = sunkFeed * (cutter?.teeth ?? 8) * ((1000 * 0.8 * material.speeds.hss[0]) / (Math.PI * diameter));
+  const minutes = depth / vf;
+  const lines = [
+    line("sunk by", mm(depth)),
+    line("at", quantity("feed", vf), { source: `${sunkFeed} mm a tooth (guess)` }),
+    line("cutting", quantity("time", minutes)),
+    ...handled(1),
+  ];
+  return { cutter: cutter?.name ?? null, ...summed(lines, minutes, 1) };
+}
 
 /** A hole or a pattern of them: every hole drilled, and the cutters its form needs changed in. */
 function drilled(cutout: Cutout, form: string, { material }: Place) {

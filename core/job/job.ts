@@ -42,7 +42,6 @@ export function newJob(id: string, name: string, machine: string, vise: string):
       general: { kind: "iso2768", grade: "m" },
       squareness: null,
       parallelism: null,
-      edgeBreak: null,
       faces: plainFaces(),
       features: { byId: {}, order: [] },
       mates: { byId: {}, order: [] },

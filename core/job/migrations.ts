@@ -74,7 +74,6 @@ function withAllFeatures(job: Document): Document {
     part: {
       ...part,
       shaft: null,
-      edgeBreak: null,
       faces: Object.fromEntries(Object.keys(highFaces).map((face) => [face, plain])),
       features: { byId, order: features.order },
       mates: { byId: {}, order: [] },

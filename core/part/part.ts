@@ -44,8 +44,6 @@ export const partSchema = z.object({
   squareness: z.number().positive().nullable(),
   /** Parallelism wanted between opposite faces, mm (largest − smallest reading). */
   parallelism: z.number().positive().nullable(),
-  /** Every sharp edge is broken by this much, mm; null when the drawing says nothing. */
-  edgeBreak: z.number().positive().nullable(),
   faces: z.record(faceSchema, faceWantedSchema),
   /** What is cut into the part, in the order it was entered. */
   features: z.object({ byId: z.record(z.string(), featureSchema), order: z.array(z.string()) }),

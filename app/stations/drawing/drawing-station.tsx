@@ -126,13 +126,6 @@ export function DrawingStation() {
             value={part.parallelism}
             optional
           />
-          <NumberEntry
-            label="Break all sharp edges by"
-            path="part/edgeBreak"
-            kind={plainLength}
-            value={part.edgeBreak}
-            optional
-          />
         </Box>
       </Section>
 

@@ -20,6 +20,7 @@ import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { FileChoice } from "../../instruments/file-choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { NotTaken } from "../../instruments/not-taken.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -91,17 +92,21 @@ function Shapes({
   const [unit, setUnit] = useState<LengthUnit | "">(drawing.unit ?? "");
   const [face, setFace] = useState<Face>("top");
   const [origin, setOrigin] = useState<(typeof origins)[number][0]>("corner");
-  const [taken, setTaken] = useState<readonly number[]>([]);
+  /** The feature each shape was made into; it is added once the job has it. */
+  const [made, setMade] = useState<Readonly<Record<number, string>>>({});
+  const isAdded = (i: number) => made[i] !== undefined && job.part.features.byId[made[i]] !== undefined;
   const [a, b] = axesAcross(face);
   const shapes = unit === "" ? [] : drawing.closed.map((outline) => outlineInMm(outline, unit));
-  const all = extentOfOutline(shapes.flat());
+  const boxes = shapes.map(extentOfOutline);
+  const middleOf = (axis: "x" | "y") =>
+    (Math.min(...boxes.map((box) => box[axis][0])) + Math.max(...boxes.map((box) => box[axis][1]))) / 2;
   const lowest: Outline[] =
     origin === "corner"
       ? shapes
       : shapes.map((outline) =>
           mapOutline(outline, (x, y) => [
-            x - (all.x[0] + all.x[1]) / 2 + site.sizes[a] / 2,
-            y - (all.y[0] + all.y[1]) / 2 + site.sizes[b] / 2,
+            x - middleOf("x") + site.sizes[a] / 2,
+            y - middleOf("y") + site.sizes[b] / 2,
           ]),
         );
   const add = (outline: Outline, i: number) => {
@@ -110,13 +115,14 @@ function Shapes({
       changeOf(job, featurePath(feature.id), feature),
       changeOf(job, "part/features/order", [...job.part.features.order, feature.id]),
     ]);
-    setTaken([...taken, i]);
+    setMade({ ...made, [i]: feature.id });
   };
   return (
     <Box borderWidth="1px" p="12px" mt="8px">
       <chakra.h3 fontSize="16px" mb="4px">
         {name}: {drawing.closed.length} closed {drawing.closed.length === 1 ? "shape" : "shapes"}
       </chakra.h3>
+      {submit.answer && !submit.answer.ok && !submit.busy && <NotTaken />}
       {drawing.open > 0 && (
         <Notice severity="note">
           {drawing.open} {drawing.open === 1 ? "way does" : "ways do"} not close and{" "}
@@ -166,17 +172,19 @@ function Shapes({
                 , its middle <Figure of={mm((x[0] + x[1]) / 2)} /> from the {facesOf(a)[0]},{" "}
                 <Figure of={mm((y[0] + y[1]) / 2)} /> from the {facesOf(b)[0]}
               </Box>
-              {taken.includes(i) ? (
+              {isAdded(i) ? (
                 <b>✓ added</b>
               ) : (
-                <Button onClick={() => add(outline, i)}>Add as {round ? "a hole" : "an outline"}</Button>
+                <Button disabled={submit.busy} onClick={() => add(outline, i)}>
+                  Add as {round ? "a hole" : "an outline"}
+                </Button>
               )}
             </Box>
           );
         })}
       </Box>
       <Box mt="8px">
-        <Button onClick={onDone}>{taken.length > 0 ? "Done" : "Add none"}</Button>
+        <Button onClick={onDone}>{Object.keys(made).length > 0 ? "Done" : "Add none"}</Button>
       </Box>
     </Box>
   );

@@ -135,12 +135,12 @@ export function mirrorFeature(feature: Feature, axis: Axis, site: Site): Feature
 /** Sides among what is chosen, seen in the mirror. */
 function flippedChoices(feature: Feature, flip: (face: Face) => Face): Partial<Feature> {
   const own = Object.entries(feature).filter(
-    ([key, value]) => key !== "face" && faceNames.some((face) => face === value),
+    ([key, value]) => key !== "face" && key !== "id" && faceNames.some((face) => face === value),
   );
   return Object.fromEntries(own.map(([key, value]) => [key, flip(value as Face)]));
 }
 
-export { acrossAxis, type Cutout, type Prism } from "./cutout.ts";
+export { acrossAxis, type Cutout, depthOf, type Prism } from "./cutout.ts";
 export { fromEdge, type Locate, needsDimension } from "./locate.ts";
 export { type Fact, type FeatureRules } from "./rules.ts";
 export { type ShaftSection, type Site } from "./site.ts";

@@ -93,7 +93,10 @@ export const pocketRules: FeatureRules<Pocket> = {
     const radius = own.radius?.nominal ?? null;
     const [a, b] = [own.first!.nominal, own.second!.nominal];
     const smaller = Math.min(a, b);
-    const [ba, bb] = [own.bossFirst?.nominal ?? 0, own.bossSecond?.nominal ?? own.bossFirst?.nominal ?? 0];
+    const [ba, bb] = [
+      own.bossFirst?.nominal ?? 0,
+      (boss === "square" ? own.bossSecond : own.bossFirst)?.nominal ?? 0,
+    ];
     const gap = boss === "none" ? null : Math.min((a - ba) / 2, (b - bb) / 2);
     return [
       ...(corner === "max" && radius !== null ? [] : cornerReach("pocket", radius, depth, shop)),

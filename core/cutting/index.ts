@@ -26,4 +26,5 @@ export * from "./remembered.ts";
 export * from "./speed.ts";
 export * from "./task.ts";
 export * from "./tilt.ts";
+export * from "./tool-cut.ts";
 export * from "./tool-spring.ts";

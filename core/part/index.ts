@@ -16,3 +16,8 @@ export * from "./shaft.ts";
 export * from "./site-of-part.ts";
 export * from "./thread.ts";
 export * from "./woodruff-key.ts";
+export { middleOn } from "./features/base.ts";
+export { middleAcross } from "./features/groove.ts";
+export { holeMiddles } from "./features/hole/pattern.ts";
+export { boreOf, headOf, threadOf } from "./features/hole/screw.ts";
+export { seatOf as woodruffOf } from "./features/woodruff/index.ts";

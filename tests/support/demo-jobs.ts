@@ -65,7 +65,7 @@ const pawlPlate = () =>
         choices: { form: "reamed" },
       }),
       featureOf("slope", "nose", "top", {
-        sizes: { width: "14" },
+        sizes: { width: "10" },
         numbers: { angle: 30 },
         choices: { side: "right" },
       }),

@@ -143,4 +143,4 @@ function flippedChoices(feature: Feature, flip: (face: Face) => Face): Partial<F
 export { acrossAxis, type Cutout, depthOf, type Prism } from "./cutout.ts";
 export { fromEdge, type Locate, needsDimension } from "./locate.ts";
 export { type Fact, type FeatureRules } from "./rules.ts";
-export { type ShaftSection, type Site } from "./site.ts";
+export { sectionAt, type ShaftSection, type Site } from "./site.ts";

@@ -39,7 +39,8 @@ interface Seat {
   length: Mm;
 }
 
-function seatOf(feature: Woodruff, site: Site): Seat | null {
+/** The seat of the key in the shaft where it lies; null while it is not whole. */
+export function seatOf(feature: Woodruff, site: Site): Seat | null {
   const at = placeAlong(feature.first, "length", site);
   if (!site.shaft || axisOf(feature.face) === "length" || at === null) return null;
   const section = sectionAt(site.shaft, at);

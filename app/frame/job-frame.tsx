@@ -17,7 +17,8 @@ import {
   cutKey,
   stations,
 } from "../../core/job/index.ts";
-import { operationFromSlug, type OperationKey, operationSlug } from "../../core/route/index.ts";
+import { type AnyKey, keyFromSlug, keySlug } from "../../core/route/index.ts";
+import { setupKeyOf, setupKeys } from "../instruments/setup-place.ts";
 import {
   database,
   type Equipment,
@@ -48,7 +49,7 @@ const timeOfDay = (iso: string) =>
   new Date(iso).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
 
 /** Something worth reading stands in the margin from the start; another setup keeps the figure looked at last. */
-function usualKey(station: Station, op: OperationKey | undefined, last: string | undefined): string | null {
+function usualKey(station: Station, op: AnyKey | undefined, last: string | undefined): string | null {
   if (!op) return null;
   const figure = cutFigures.find((f) => last?.endsWith(`#${f}`));
   if (station === "setups") return cutKey(op, figure ?? "grip");
@@ -110,7 +111,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   const planned = usePlan(inputs);
   const plan = planned.plan;
   const statusText = plan
-    ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 ? "setups" : "drawing"])
+    ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 || plan.features ? "setups" : "drawing"])
     : null;
   const lastStatus = useRef<string | null>(null);
   useEffect(() => {
@@ -142,22 +143,23 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     });
   }, []);
 
-  const chosen = operationFromSlug(params.operation);
+  const chosen = keyFromSlug(params.operation);
+  const setups = plan ? setupKeys(plan) : [];
   const station = stations.find((s) => pathname.startsWith(`/jobs/${job.id}/${s}`)) ?? "drawing";
   const atMachine = station === "machine";
   // Something worth reading stands in the margin from the start; another setup keeps the same figure.
-  const place = `${station} ${chosen ?? plan?.setups[0]?.key ?? ""}`;
+  const place = `${station} ${chosen ?? setups[0] ?? ""}`;
   const focusKey =
-    picked?.place === place ? picked.key : usualKey(station, chosen ?? plan?.setups[0]?.key, picked?.key);
+    picked?.place === place ? picked.key : usualKey(station, chosen ?? setups[0], picked?.key);
   const setFocusKey = (key: string) => setPicked({ place, key });
   const working = useWorking(focusKey, plan);
 
   const stepSetup = (by: -1 | 1) => {
-    if (!plan || plan.setups.length === 0 || atMachine) return;
-    const at = plan.setups.findIndex((s) => s.key === chosen);
-    const next = plan.setups[Math.min(plan.setups.length - 1, Math.max(0, (at < 0 ? 0 : at) + by))];
+    if (!plan || setups.length === 0 || atMachine) return;
+    const at = setups.indexOf(setupKeyOf(plan, chosen) ?? setups[0]!);
+    const next = setups[Math.min(setups.length - 1, Math.max(0, at + by))];
     if (next)
-      void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${operationSlug(next.key)}`);
+      void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${keySlug(next)}`);
   };
   const send = (intent: "undo" | "redo") =>
     void undo.submit(
@@ -261,7 +263,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
               plan={plan}
               shop={shop}
               station={station === "cuts" ? "cuts" : "setups"}
-              chosen={chosen ?? plan.setups[0]?.key ?? null}
+              chosen={chosen ?? setups[0] ?? null}
             />
             {(said || undoFailed) && (
               <Notice severity="warn" role="status">

@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { memo, useEffect, useRef } from "react";
+import { memo, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
-import { jawSection } from "../../core/figure/index.ts";
+import { featureSection, jawSection } from "../../core/figure/index.ts";
 import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { operationSlug, schoolName, type Setup } from "../../core/route/index.ts";
-import { clampingsOf, setupPlace } from "../instruments/setup-place.ts";
+import { type AnyKey, type FeatureSetup, keySlug, schoolName, type Setup } from "../../core/route/index.ts";
+import { clampingsOf, setupKeyOf, setupKeys, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
 import { Figure } from "../instruments/words.tsx";
@@ -15,8 +15,8 @@ const Card = chakra(Link);
 export type SetupState = "planned" | "being cut" | "done" | "blocked";
 
 /** State of a setup: a shape and a word, never color alone. */
-export function setupState(plan: Plan, setup: Setup): SetupState {
-  const steps = plan.steps.filter((s) => s.op === setup.key);
+function setupState(plan: Plan, ops: readonly AnyKey[], setup: Pick<Setup, "warnings">): SetupState {
+  const steps = plan.steps.filter((s) => ops.includes(s.op));
   if (steps.every((s) => s.done)) return "done";
   if (setup.warnings.some((w) => w.severity === "stop")) return "blocked";
   return steps.some((s) => s.done || s.ticks.some((t) => t.done)) ? "being cut" : "planned";
@@ -44,14 +44,15 @@ export const Ribbon = memo(function Ribbon({
     // Some browsers return a promise here; an effect must not.
     void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
   }, [chosen]);
-  if (plan.setups.length === 0) return null;
-  const index = Math.max(
-    0,
-    plan.setups.findIndex((s) => s.key === chosen),
-  );
-  const link = (setup: Setup) => `/jobs/${job.id}/${station}/${operationSlug(setup.key)}`;
-  const several = clampingsOf(plan.setups) < plan.setups.length;
-  const near = (step: -1 | 1) => plan.setups[index + step];
+  const keys = setupKeys(plan);
+  const features = plan.features?.setups ?? [];
+  if (keys.length === 0) return null;
+  const shown = setupKeyOf(plan, chosen as AnyKey | null) ?? keys[0]!;
+  const index = Math.max(0, keys.indexOf(shown));
+  const link = (key: AnyKey) => `/jobs/${job.id}/${station}/${keySlug(key)}`;
+  const several = clampingsOf(plan) < keys.length;
+  const near = (step: -1 | 1) => keys[index + step];
+  const chosenSetup = plan.setups[index] ?? features[index - plan.setups.length]!;
   return (
     <Box as="nav" aria-label="Setups" className="no-print" bg="band" borderBottomWidth="1px">
       <Box hideFrom="md" display="flex" alignItems="center" justifyContent="space-between" px="12px">
@@ -62,7 +63,7 @@ export const Ribbon = memo(function Ribbon({
         ) : (
           <span />
         )}
-        <span>{setupPlace(plan.setups[index]!, plan.setups, "Setup")}</span>
+        <span>{setupPlace(chosenSetup, plan, "Setup")}</span>
         {near(1) ? (
           <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">
             ›
@@ -74,13 +75,13 @@ export const Ribbon = memo(function Ribbon({
       <Box hideBelow="md" display="flex" overflowX="auto" px="16px" pt="6px" alignItems="stretch">
         {plan.setups.map((setup, i) => {
           const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
-          const state = setupState(plan, setup);
+          const state = setupState(plan, [setup.key], setup);
           const now = i === index;
           return (
             <Card
               key={setup.key}
               ref={now ? current : undefined}
-              to={link(setup)}
+              to={link(setup.key)}
               aria-current={now ? "true" : undefined}
               display="block"
               flexShrink="0"
@@ -119,14 +120,79 @@ export const Ribbon = memo(function Ribbon({
             </Card>
           );
         })}
+        {features.map((setup, i) => (
+          <FeatureCard
+            key={setup.operations[0]?.key}
+            setup={setup}
+            now={plan.setups.length + i === index}
+            first={i === 0}
+            state={setupState(plan, setup.operations.map((o) => o.key), setup)}
+            to={link(setup.operations[0]!.key)}
+            figure={vise ? featureSection(setup, vise, Math.max(...setup.operations.map((o) => o.floor)), true) : null}
+            here={current}
+          />
+        ))}
         <Box px="14px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="160px">
           <chakra.b color="ink">
             <Figure of={quantity("time", plan.minutes.total)} />
           </chakra.b>
           <br />
-          {clampingsOf(plan.setups)} setups, {schoolName(schoolOf(job)).toLowerCase()}
+          {clampingsOf(plan)} {clampingsOf(plan) === 1 ? "setup" : "setups"}
+          {plan.setups.length > 0 && `, ${schoolName(schoolOf(job)).toLowerCase()}`}
         </Box>
       </Box>
     </Box>
   );
 });
+
+/** The card of a setup in which features are cut. */
+function FeatureCard({
+  setup,
+  now,
+  first,
+  state,
+  to,
+  figure,
+  here,
+}: {
+  setup: FeatureSetup;
+  now: boolean;
+  first: boolean;
+  state: SetupState;
+  to: string;
+  figure: ReturnType<typeof featureSection> | null;
+  here: RefObject<HTMLAnchorElement | null>;
+}) {
+  return (
+    <Card
+      ref={now ? here : undefined}
+      to={to}
+      aria-current={now ? "true" : undefined}
+      display="block"
+      flexShrink="0"
+      width={now ? "172px" : "124px"}
+      px="8px"
+      pt="4px"
+      pb="6px"
+      ml={first ? "12px" : undefined}
+      borderWidth="1px 1px 0"
+      borderStyle="solid"
+      borderColor={now ? "ink" : "rule"}
+      bg={now ? "ground" : "transparent"}
+      fontSize="12.5px"
+    >
+      <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
+        <chakra.b fontSize={now ? "20px" : "16px"}>{setup.number}</chakra.b>
+        <Box flex="1" height="100%" overflow="hidden">
+          {figure && <FigureView figure={figure} maxHeight="100%" />}
+        </Box>
+      </Box>
+      <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+        {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+      </chakra.span>
+      <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
+        <span aria-hidden="true">{marks[state]}</span> {state}
+      </chakra.span>
+    </Card>
+  );
+}

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { type Change, changeOf, type Override, type OverrideReport } from "../../core/job/index.ts";
-import type { OperationKey } from "../../core/route/index.ts";
+import type { AnyKey } from "../../core/route/index.ts";
 import { newId } from "../../store/index.ts";
 import { useJob } from "./job-context.tsx";
 import { useSubmit } from "./use-submit.ts";
@@ -8,7 +8,7 @@ import { useSubmit } from "./use-submit.ts";
 export type OverrideWhat = Override["what"];
 
 /** What the person set at a cut (or at the route), what became of it, and how to set it or take it back. */
-export function useOverrides(at: OperationKey | "route") {
+export function useOverrides(at: AnyKey | "route") {
   const { job, plan } = useJob();
   const submit = useSubmit();
   const kept = useRef<(() => void) | null>(null);

@@ -8,3 +8,6 @@ export * from "./reference-graph.ts";
 export * from "./section-view.ts";
 export * from "./spindle-places.ts";
 export * from "./three-views.ts";
+export * from "./feature-section.ts";
+export * from "./moves-view.ts";
+export * from "./setup-sheet.ts";

@@ -1,10 +1,10 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
-import { operationKeySchema, schoolNames } from "../route/index.ts";
+import { anyKeySchema, schoolNames } from "../route/index.ts";
 import * as z from "../zod.ts";
 
 const about = {
   id: z.string(),
-  at: z.union([operationKeySchema, z.literal("route")]),
+  at: z.union([anyKeySchema, z.literal("route")]),
   reason: z.string(),
   /** ISO time it was made. */
   since: z.string(),
@@ -39,6 +39,10 @@ export const overrideSchema = z.discriminatedUnion("what", [
   }),
   /** At the route: ends cut standing up, or hung out past the jaws. */
   z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),
+  /** The way a feature is made, by its name. */
+  z.object({ ...about, what: z.literal("way"), value: z.string() }),
+  /** At the route: a feature that is cut before all others, by its id. */
+  z.object({ ...about, what: z.literal("first"), value: z.string() }),
   /** At the route: to the hard limits instead of 70 % of them. */
   z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
 ]);

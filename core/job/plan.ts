@@ -16,7 +16,9 @@ import { inUse, type Shop } from "../shop/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import {
   begunOf,
+  foldFeatures,
   foldProgress,
+  isCut,
   type LivePass,
   livePasses,
   paperThickness,
@@ -28,6 +30,8 @@ import {
 import { type Phrase, precise, rule, say, stop, type Warning, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
+import { isOfFeature, type PlannedFeatures, planFeaturesOf } from "./feature-plan.ts";
+import { featureRequirements } from "./feature-requirement.ts";
 import type { Override } from "./override.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
 import { planStart } from "./plan-start.ts";
@@ -51,6 +55,8 @@ export interface Plan {
   warnings: Warning[];
   /** What is to be checked again because what it was cut from was cut again (M39). */
   rechecks: Warning[];
+  /** How what is drawn into the part is cut; null while the block is not planned square, or there is nothing. */
+  features: PlannedFeatures | null;
   steps: Step[];
   /** Index of the step to do now; the number of steps when all are done. */
   current: number;
@@ -100,6 +106,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const part = effectivePart(job);
   const target = partSizes(part);
   const progress = foldProgress(records, piece);
+  const states = foldFeatures(records, piece);
   const { machine, vise, material } = equipment(job, everything, own);
   const findings = [...checkDrawing(drawnPart(job), shop, own, machine), ...retargetFindings(job)];
   const requirements = requirementsOf(job, part, records, everything, progress, piece);
@@ -113,6 +120,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     refusal: null,
     warnings: [],
     rechecks: [],
+    features: null,
     steps: [],
     current: 0,
     ladders: {},
@@ -121,20 +129,48 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     errors: [],
     requirements,
     minutes: { cutting: 0, handling: 0, total: 0 },
-    cutBegun: [...progress.values()].some((p) => p.cuts.length > 0),
+    cutBegun: [...progress.values()].some((p) => p.cuts.length > 0) || [...states.values()].some(isCut),
     status: {} as Plan["status"],
   };
-  if (part.shaft) return { ...empty, status: shaftStatus(job, empty) };
+  const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
+  if (part.shaft) {
+    const whole = target && machine && vise && material && findings.every((f) => f.severity !== "stop");
+    const features = whole
+      ? planFeaturesOf({ part, piece: null, last: null, machine, vise, material, shop: everything, overrides: overridden, states })
+      : null;
+    const made = withFeatures(empty, features, records, piece, part, everything);
+    return { ...made, status: shaftStatus(job, made) };
+  }
   if (!target || findings.some((f) => f.severity === "stop") || !machine || !vise || !material) {
     return { ...empty, status: statusLines(job, empty) };
   }
 
   const { spares, raw, context } = planStart(job, part, target, { machine, vise, material }, everything);
   const spareVerdict = worst.find((v) => axisNames.some((axis) => spares[axis].verdict === v)) ?? "enough";
-  const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   const begun = [...progress.values()].map((state) => begunOf(state, moreAllowed(state, spares, target)));
-  const overrides = settleAll(overridden, raw, begun, context);
+  const overrides = settleAll(
+    overridden.filter((o) => !isOfFeature(o)),
+    raw,
+    begun,
+    context,
+  );
   const route = planRoute(raw, begun, context);
+  const features =
+    route.refusal === null
+      ? planFeaturesOf({
+          part,
+          piece: route.setups.at(-1)?.after ?? raw,
+          last: route.setups.at(-1) ?? null,
+          machine,
+          vise,
+          material,
+          shop: everything,
+          overrides: overridden,
+          states,
+        })
+      : null;
+  // The last face's setup goes on with features cut in the same clamping.
+  if (features?.setups[0]?.entry === "stays") route.setups.at(-1)!.stays = true;
   const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
@@ -142,7 +178,6 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const steps = route.setups.flatMap((setup) =>
     stepsOf(setup, progress.get(setup.key) ?? null, machine, shop),
   );
-  const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = route.setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = route.setups.reduce((sum, s) => sum + s.minutes.handling, 0);
   const made: Plan = {
@@ -155,14 +190,40 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
     rechecks: recheckWarnings(route.setups, records, piece),
     steps,
-    current: firstOpen === -1 ? steps.length : firstOpen,
     ladders,
     corrections: Object.fromEntries([...progress].map(([key, state]) => [key, state.corrections])),
     overrides,
     errors,
     minutes: { cutting, handling, total: cutting + handling },
   };
-  return { ...made, status: statusLines(job, made) };
+  const whole = withFeatures(made, features, records, piece, part, everything);
+  return { ...whole, status: statusLines(job, whole) };
+}
+
+/** The plan with what its features add: steps after those of the faces, minutes, what is required of them. */
+function withFeatures(
+  made: Plan,
+  features: PlannedFeatures | null,
+  records: JobRecord[],
+  piece: number,
+  part: Part,
+  shop: Shop,
+): Plan {
+  const steps = [...made.steps, ...(features?.steps ?? [])];
+  const firstOpen = steps.findIndex((step) => !step.done);
+  const cutting = made.minutes.cutting + (features?.minutes.cutting ?? 0);
+  const handling = made.minutes.handling + (features?.minutes.handling ?? 0);
+  return {
+    ...made,
+    features,
+    steps,
+    current: firstOpen === -1 ? steps.length : firstOpen,
+    overrides: [...made.overrides.filter((o) => !features || !isOfFeature(o.override)), ...(features?.reports ?? [])],
+    minutes: { cutting, handling, total: cutting + handling },
+    requirements: features
+      ? [...made.requirements, ...featureRequirements(features, part, records, shop, piece)]
+      : made.requirements,
+  };
 }
 
 /** How much more a first face may give when it does not clean up: down to the target and the skin of the face across. */
@@ -201,33 +262,62 @@ function shaftStatus(job: Job, made: Plan): Plan["status"] {
   const stops = made.findings.filter((f) => f.severity === "stop").length;
   const sections = job.part.shaft?.order ?? [];
   const measured = sections.filter((id) => job.stock.turned[id]).length;
-  const none = words("a shaft is not squared");
+  const features = made.features;
   return {
     drawing:
       stops > 0
         ? say`${stops} still to fill in`
         : say`shaft, ${sections.length} ${sections.length === 1 ? "section" : "sections"}${featureCount(job)}`,
     stock: say`turned, ${measured} of ${sections.length} measured`,
-    setups: none,
-    cuts: words("no passes"),
-    machine: words("no steps"),
-    record: words("nothing to judge"),
+    ...featureStatus(made),
+    setups: features
+      ? features.setups.length > 0
+        ? say`${features.setups.length} ${features.setups.length === 1 ? "setup" : "setups"}, ${quantity("time", made.minutes.total)}`
+        : words("nothing can be cut")
+      : words("a shaft is not squared"),
+  };
+}
+
+/** What machine, cuts and record say in a line. */
+function featureStatus(made: Plan): Pick<Plan["status"], "cuts" | "machine" | "record"> {
+  const judged = made.requirements.filter((r) => r.verdict !== null);
+  const bad = judged.filter((r) => r.verdict?.verdict !== "good").length;
+  const done = made.steps.filter((s) => s.done).length;
+  const passes = made.setups.reduce((sum, s) => sum + s.cut.passes.length, 0);
+  const operations = made.features?.setups.reduce((sum, s) => sum + s.operations.length, 0) ?? 0;
+  return {
+    cuts:
+      passes + operations > 0
+        ? operations > 0
+          ? say`${passes > 0 ? `${passes} passes, ` : ""}${operations} operations, ${quantity("time", made.minutes.cutting)}`
+          : say`${passes} passes, ${quantity("time", made.minutes.cutting)} cutting`
+        : words("no passes yet"),
+    machine:
+      made.steps.length === 0
+        ? words("no steps yet")
+        : made.current >= made.steps.length
+          ? words("all steps done")
+          : done === 0
+            ? say`${made.steps.length} steps, not begun`
+            : say`step ${made.current + 1} of ${made.steps.length}`,
+    record:
+      judged.length === 0
+        ? say`0 of ${made.requirements.length} judged`
+        : bad > 0
+          ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good`
+          : say`${judged.length} of ${made.requirements.length} good`,
   };
 }
 
 function statusLines(job: Job, made: Plan): Plan["status"] {
   const stops = made.findings.filter((f) => f.severity === "stop").length;
   const own = axisNames.filter((axis) => typeof job.part.sizes[axis]?.upper === "number").length;
-  const doneSteps = made.steps.filter((s) => s.done).length;
-  const judged = made.requirements.filter((r) => r.verdict !== null);
-  const bad = judged.filter((r) => r.verdict?.verdict !== "good").length;
   const tightest = made.spares
     ? axisNames
         .map((a) => made.spares![a])
         .filter((s) => Number.isFinite(s.spare))
         .sort((a, b) => a.spare - a.skins - (b.spare - b.skins))[0]
     : undefined;
-  const passes = made.setups.reduce((sum, s) => sum + s.cut.passes.length, 0);
   return {
     drawing:
       stops > 0 ? say`${stops} still to fill in` : say`3 sizes, ${own} with own limits${featureCount(job)}`,
@@ -242,25 +332,8 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
     setups: made.refusal
       ? say`stops at cut ${made.refusal.number}`
       : made.setups.length > 0
-        ? say`${made.setups.at(-1)?.clamping ?? 0} setups, ${quantity("time", made.minutes.total)}`
+        ? say`${made.features?.setups.at(-1)?.clamping ?? made.setups.at(-1)?.clamping ?? 0} setups, ${quantity("time", made.minutes.total)}`
         : words("after the drawing"),
-    cuts:
-      passes > 0
-        ? say`${passes} passes, ${quantity("time", made.minutes.cutting)} cutting`
-        : words("no passes yet"),
-    machine:
-      made.steps.length === 0
-        ? words("no steps yet")
-        : made.current >= made.steps.length
-          ? words("all steps done")
-          : doneSteps === 0
-            ? say`${made.steps.length} steps, not begun`
-            : say`step ${made.current + 1} of ${made.steps.length}`,
-    record:
-      judged.length === 0
-        ? say`0 of ${made.requirements.length} judged`
-        : bad > 0
-          ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good`
-          : say`${judged.length} of ${made.requirements.length} good`,
+    ...featureStatus(made),
   };
 }

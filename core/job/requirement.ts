@@ -10,6 +10,8 @@ import type { Job } from "./job.ts";
 /** One thing the drawing requires, with its readings and verdict. */
 export interface Requirement {
   of: ReadingOf | "parallelism";
+  /** What it is called, where it is more than `of`: a size of a feature. */
+  name?: string;
   /** The drawn size; null for squareness and parallelism. */
   drawn: Dimension | null;
   limits: Limits;
@@ -20,6 +22,10 @@ export interface Requirement {
   u: number;
   verdict: SizeVerdict | null;
 }
+
+/** Largest uncertainty of the instruments that readings were taken with, mm. */
+export const uncertaintyOf = (used: Requirement["readings"], shop: Shop): number =>
+  Math.max(0, ...used.map((r) => shop.instruments.find((i) => i.id === r.instrument)?.uncertainty ?? 0));
 
 /**
  * Requirements of a job with the readings that judge them: those taken after the last cut of a size and at the inspection.
@@ -49,8 +55,7 @@ export function requirementsOf(
       .filter((r) => r.of === of && r.seq > since)
       .map(({ seq, value, instrument, questioned }) => ({ seq, value, instrument, questioned }));
   };
-  const uncertainty = (used: Requirement["readings"]) =>
-    Math.max(0, ...used.map((r) => shop.instruments.find((i) => i.id === r.instrument)?.uncertainty ?? 0));
+  const uncertainty = (used: Requirement["readings"]) => uncertaintyOf(used, shop);
 
   const sizes = axisNames.flatMap((axis): Requirement[] => {
     const size = part.sizes[axis];

@@ -183,6 +183,12 @@ function settleOverrides(
             why: words("There is no room under the spindle for the end to stand; it hangs out."),
           };
     }
+    if (override.what === "way" || override.what === "first")
+      return {
+        override,
+        state: "withoutObject",
+        why: words("A face is cut one way, in the order of its school. It is kept for features."),
+      };
     const setup = override.at === "route" ? undefined : setups.find((s) => s.key === override.at);
     if (!setup) {
       return {
@@ -210,7 +216,7 @@ function settleOverrides(
 }
 
 /** Overrides of a cut's conditions. */
-type CutOverride = Exclude<Override, SeatOverride | { what: "aim" | "school" | "ends" }>;
+type CutOverride = Exclude<Override, SeatOverride | { what: "aim" | "school" | "ends" | "way" | "first" }>;
 
 interface Settled {
   own: Partial<OwnConditions>;

@@ -3,7 +3,7 @@ import { cuttingFigure } from "../cutting/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
-import { type OperationKey, operationKeySchema, placingTime, type Setup } from "../route/index.ts";
+import { type AnyKey, placingTime, type Setup } from "../route/index.ts";
 import { rulesOf, siteOfPart } from "../part/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
@@ -12,6 +12,7 @@ import type { Job } from "./job.ts";
 import { drawingCost } from "./drawing-cost.ts";
 import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
+import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
 import { drawnPart, type Plan } from "./plan.ts";
 
@@ -31,14 +32,14 @@ export type CutFigure = (typeof cutFigures)[number];
 
 /** Key of a figure's working: `top/face#depth`, `spare#width`, `verdict#height`. */
 export type WorkingKey =
-  | `${OperationKey}#${CutFigure}`
+  | `${AnyKey}#${CutFigure | FeatureFigure}`
   | `spare#${Axis}`
   | `verdict#${string}`
   | `feature#${string}`
   | `cost#${string}`
   | ErrorKey;
 
-export const cutKey = (op: OperationKey, figure: CutFigure): WorkingKey => `${op}#${figure}`;
+export const cutKey = (op: AnyKey, figure: CutFigure | FeatureFigure): WorkingKey => `${op}#${figure}`;
 
 const placingWords: Record<Setup["entry"], string> = {
   placed: "set up",
@@ -68,15 +69,39 @@ export function workingOf(
   if (at === "feature") return featureWorking(key, job, figure ?? "");
   if (at === "error") return errorWorking(key, made.errors, figure ?? "");
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
-  const op = operationKeySchema.safeParse(at);
-  const setup = op.success ? made.setups.find((s) => s.key === op.data) : undefined;
-  const { machine } = equipment(job, shop, own);
+  const setup = made.setups.find((s) => s.key === at);
+  const { machine, material } = equipment(job, shop, own);
+  if (!setup && machine && material && made.features) {
+    const index = made.features.setups.findIndex((s) => s.operations.some((o) => o.key === at));
+    const within = made.features.setups[index];
+    const operation = within?.operations.find((o) => o.key === at);
+    const figures = featureFigures.find((f) => f === figure);
+    if (!within || !operation || !figures) return null;
+    const body = featureFigureWorking(figures, operation, within, made.features.locatings[index]!, {
+      machine,
+      material,
+      shop,
+    });
+    return body && { key, title: say`Working: ${featureFigureWords[figures]}`, limits: [], notes: [], ...body };
+  }
   if (!setup || !machine) return null;
   const ladder = made.ladders[setup.key] ?? [];
   const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
 }
+
+const featureFigureWords: Record<FeatureFigure, string> = {
+  speed: "spindle speed",
+  feed: "feed",
+  depth: "depth of a pass",
+  power: "power",
+  bending: "force and bending",
+  time: "time",
+  places: "places of the spindle",
+  zero: "where zero lies, and how well",
+  grip: "grip and projection",
+};
 
 /** Key of the minutes of a feature. */
 export const costKey = (id: string): WorkingKey => `cost#${id}`;

@@ -1,7 +1,14 @@
 export * from "./arc-steps.ts";
+export * from "./combined-z.ts";
 export * from "./compensate.ts";
 export * from "./dial.ts";
+export * from "./feature-moves.ts";
+export { distanceTo, piecesOf } from "./offset.ts";
+export * from "./pickup.ts";
 export * from "./pocket-moves.ts";
+export * from "./settle.ts";
+export * from "./setup-frame.ts";
 export * from "./slot-moves.ts";
 export * from "./stop.ts";
 export * from "./touch.ts";
+export * from "./ways.ts";

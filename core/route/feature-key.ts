@@ -1,5 +1,5 @@
 import * as z from "../zod.ts";
-import { operationKeySchema } from "./operation.ts";
+import { type OperationKey, operationKeySchema } from "./operation.ts";
 
 /** An operation of a feature: its id and its task, such as `slot-2/wall-left`. Survives a replan as that of a face does. */
 export const featureKeySchema = z.templateLiteral([z.string().regex(/^[^/]+$/), "/", z.string().regex(/^[^/]+$/)]);
@@ -9,7 +9,7 @@ export type FeatureKey = z.infer<typeof featureKeySchema>;
 export const anyKeySchema = z.union([operationKeySchema, featureKeySchema]);
 export type AnyKey = z.infer<typeof anyKeySchema>;
 
-export const isFaceKey = (key: AnyKey): boolean => operationKeySchema.safeParse(key).success;
+export const isFaceKey = (key: AnyKey): key is OperationKey => operationKeySchema.safeParse(key).success;
 
 /** The feature an operation belongs to. */
 export const featureOfKey = (key: FeatureKey): string => key.split("/")[0]!;

@@ -13,32 +13,49 @@ export interface Placed {
   cutout: Cutout;
 }
 
-/** Faces a place counts from; those of the feature it counts from with it. */
-function facesFrom(place: Locate, axis: Axis, byId: ReadonlyMap<string, Feature>, seen: Set<string>): Face[] {
-  if (place.from === "center") return [...facesOf(axis)];
-  if (place.from !== "feature") return [place.from];
+/** What a feature counts from along one size: a face, or the middle of the part. */
+export interface DatumUse {
+  axis: Axis;
+  from: Face | "center";
+}
+
+/** What a place counts from; what the feature it counts from counts from, in its turn. */
+function origin(
+  place: Locate,
+  axis: Axis,
+  byId: ReadonlyMap<string, Feature>,
+  seen: ReadonlySet<string>,
+): DatumUse[] {
+  if (place.from === "center") return [{ axis, from: "center" }];
+  if (place.from !== "feature") return [{ axis, from: place.from }];
   const of = place.of === null ? undefined : byId.get(place.of);
   if (!of || seen.has(of.id)) return [];
-  seen.add(of.id);
-  return placesOf(of)
-    .filter(([, a]) => a === axis)
-    .flatMap(([p]) => facesFrom(p, axis, byId, seen));
+  return usesOf(of, byId, new Set([...seen, of.id])).filter((use) => use.axis === axis);
 }
 
-/** The places that are entered of a feature, with the size each counts along. */
-function placesOf(feature: Feature): [Locate, Axis][] {
+function usesOf(feature: Feature, byId: ReadonlyMap<string, Feature>, seen: ReadonlySet<string>): DatumUse[] {
   const axes = axesAcross(feature.face);
-  return rulesOf(feature.kind)
+  const places = rulesOf(feature.kind)
     .places(feature)
-    .map((which): [Locate, Axis] => (which === "first" ? [feature.first, axes[0]] : [feature.second, axes[1]]));
+    .flatMap((which) =>
+      which === "first"
+        ? origin(feature.first, axes[0], byId, seen)
+        : origin(feature.second, axes[1], byId, seen),
+    );
+  // A step or a slope is as wide as it reaches in from its side.
+  return "side" in feature ? [...places, { axis: axisOf(feature.side), from: feature.side }] : places;
 }
 
-/** The faces a feature is dimensioned from. */
-export function datumsOf(feature: Feature, byId: ReadonlyMap<string, Feature>): Face[] {
-  return [
-    ...new Set(placesOf(feature).flatMap(([place, axis]) => facesFrom(place, axis, byId, new Set([feature.id])))),
-  ];
-}
+/** What a feature is dimensioned from. */
+export const datumUses = (feature: Feature, byId: ReadonlyMap<string, Feature>): DatumUse[] =>
+  usesOf(feature, byId, new Set([feature.id]));
+
+/** The faces a feature is dimensioned from; both of a size for what counts from its middle. */
+export const datumsOf = (feature: Feature, byId: ReadonlyMap<string, Feature>): Face[] => [
+  ...new Set(
+    datumUses(feature, byId).flatMap(({ axis, from }) => (from === "center" ? facesOf(axis) : [from])),
+  ),
+];
 
 /** The faces whose edge a feature cuts away, with how deep; `whole` where nothing of the face is left to touch. */
 export function edgesGone({ feature, cutout }: Placed, sizes: Record<Axis, Mm>): { face: Face; whole: boolean }[] {

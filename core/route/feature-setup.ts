@@ -3,6 +3,8 @@ import type { Seat } from "../holding/index.ts";
 import type { Phrase, Refusal, Warning } from "../working/index.ts";
 import * as z from "../zod.ts";
 import { featureKeySchema } from "./feature-key.ts";
+import type { Mm } from "../quantity/index.ts";
+import type { DatumUse } from "./feature-order.ts";
 import type { FeatureOperation } from "./feature-operation.ts";
 
 /** A clamping in which features are cut, all from one pick-up of the datum. */
@@ -17,8 +19,10 @@ export interface FeatureSetup {
   title: Phrase;
   /** Ids of the features cut in it, in order. */
   features: string[];
-  /** Faces that features of it are dimensioned from, the most used first. */
-  datums: Face[];
+  /** What its features are dimensioned from, the most used first. */
+  datums: DatumUse[];
+  /** Half of the tightest tolerance of a place in it, mm; null where none is dimensioned. */
+  closest: Mm | null;
   operations: FeatureOperation[];
   reasons: Phrase[];
   warnings: Warning[];

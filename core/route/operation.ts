@@ -15,14 +15,6 @@ export const faceOperation = (face: Face, extent: Extent = "face"): OperationKey
 
 export const extentOf = (key: OperationKey): Extent => key.split("/")[1] as Extent;
 
-/** In a URL the slash becomes a dot: `top.face`. */
-export const operationSlug = (key: OperationKey): string => key.replace("/", ".");
-
-export function operationFromSlug(slug: string | undefined): OperationKey | null {
-  const parsed = operationKeySchema.safeParse(slug?.replace(".", "/"));
-  return parsed.success ? parsed.data : null;
-}
-
 /**
  * A setup as it was told when it began: from then on a fact, which a replan does not touch.
  * Sizes in mm along the axis of the face.

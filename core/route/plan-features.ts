@@ -2,13 +2,13 @@ import type { OwnConditions } from "../cutting/index.ts";
 import { axisOf, type Face, opposite } from "../frame/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { noRoomFor } from "../holding/index.ts";
-import { cutoutOf, type Feature, featureNames, type Part, rulesOf, type Site } from "../part/index.ts";
+import { type Cutout, cutoutOf, type Feature, featureNames, limitsOf, type Part, rulesOf, type Site } from "../part/index.ts";
 import { cuttingDiameter, type Machine, reachOf, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, rule, say, words } from "../working/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import { type FeatureOperation, operationOf } from "./feature-operation.ts";
-import { comesBefore, datumsOf, type Placed, usualPlace } from "./feature-order.ts";
+import { comesBefore, datumsOf, datumUses, type DatumUse, type Placed, usualPlace } from "./feature-order.ts";
 import { type FeatureSeat, holdForFeatures } from "./feature-seat.ts";
 import type { FeaturePlan, FeatureSetup, FeatureTold, OtherWay, RefusedFeature } from "./feature-setup.ts";
 import { type Way, waysOfFeature } from "./recipes/index.ts";
@@ -120,7 +120,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       });
       continue;
     }
-    const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout });
+    const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before: [] });
     drawn.push({ feature, cutout, ways });
   }
   const seats = seatsFor(drawn, asked, byId);
@@ -440,6 +440,7 @@ function setupsOf(
 ): Pick<FeaturePlan, "setups"> {
   const { last, site } = asked;
   const setups: FeatureSetup[] = [];
+  const cutouts: Cutout[] = [];
   batches.forEach((batch, i) => {
     const held = groups.get(batch[0]!.option.approach)!.seat;
     if (!held.ok) return;
@@ -447,13 +448,16 @@ function setupsOf(
     const seat = stays ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip } : held.value;
     const operations: FeatureOperation[] = [];
     for (const { candidate, option } of batch) {
-      const made = operationsOf(candidate.feature.id, option.way, operations.at(-1) ?? null, seat, asked);
+      const way = wayNow(candidate, option.way, cutouts, asked);
+      cutouts.push(candidate.cutout);
+      const made = operationsOf(candidate.feature.id, way, operations.at(-1) ?? null, seat, asked);
       if (made.ok) operations.push(...made.value);
     }
-    const uses = batch.flatMap((c) => datumsOf(c.candidate.feature, byId));
-    const datums = [...new Set(uses)].sort(
-      (a, b) => uses.filter((f) => f === b).length - uses.filter((f) => f === a).length,
-    );
+    const uses = batch.flatMap((c) => datumUses(c.candidate.feature, byId));
+    const times = (use: DatumUse) => uses.filter((u) => u.axis === use.axis && u.from === use.from).length;
+    const datums = uses
+      .filter((use, at) => uses.findIndex((u) => u.axis === use.axis && u.from === use.from) === at)
+      .sort((a, b) => times(b) - times(a));
     const sum = (of: "cutting" | "handling") => operations.reduce((s, o) => s + o.minutes[of], 0);
     const first = batch.map((c) => names.get(c.candidate.feature.id)!);
     setups.push({
@@ -466,6 +470,7 @@ function setupsOf(
       title: titleOf(seat, stays, first, site.shaft !== null),
       features: batch.map((c) => c.candidate.feature.id),
       datums,
+      closest: closestPlace(batch.map((c) => c.candidate.feature), asked.part),
       operations,
       reasons: stays
         ? [words("The part stays clamped as it was for its last face: what is cut now is true to it.")]
@@ -478,6 +483,29 @@ function setupsOf(
     });
   });
   return { setups };
+}
+
+/** The same way once more, with what is gone by then: a hole in a pocket begins at its floor. */
+function wayNow({ feature, cutout }: Candidate, way: Way, before: readonly Cutout[], asked: FeaturesAsked): Way {
+  if (feature.kind !== "hole" || before.length === 0) return way;
+  const { part, site, shop, machine } = asked;
+  const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before });
+  return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
+}
+
+/** Half of the tightest tolerance among the places of features, mm. */
+function closestPlace(features: readonly Feature[], part: Part): number | null {
+  const halves = features.flatMap((feature) =>
+    rulesOf(feature.kind)
+      .places(feature)
+      .flatMap((which) => {
+        const { at } = feature[which];
+        if (!at) return [];
+        const { lower, upper } = limitsOf(at, part);
+        return [(upper - lower) / 2];
+      }),
+  );
+  return halves.length > 0 ? Math.min(...halves) : null;
 }
 
 function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[], shaft: boolean): Phrase {

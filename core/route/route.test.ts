@@ -5,7 +5,7 @@ import { applyChanges, changeOf, type Job, plan } from "../job/index.ts";
 import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
-import { endStandsUpright, operationFromSlug, operationSlug } from "./index.ts";
+import { endStandsUpright, keyFromSlug, keySlug } from "./index.ts";
 
 const planned = (...changes: [path: string, to: unknown][]) =>
   plan({
@@ -122,9 +122,9 @@ describe("round the block", () => {
 
 describe("operation keys in addresses", () => {
   test.each(faceNames)("%s/face goes to a slug and back", (face) => {
-    expect(operationFromSlug(operationSlug(`${face}/face`))).toBe(`${face}/face`);
+    expect(keyFromSlug(keySlug(`${face}/face`))).toBe(`${face}/face`);
   });
-  test.each(["", "top", "top.slot", "nowhere.face", undefined])("%s is none", (slug) =>
-    expect(operationFromSlug(slug)).toBeNull(),
+  test.each(["", "top", ".face", "top.", undefined])("%s is none", (slug) =>
+    expect(keyFromSlug(slug)).toBeNull(),
   );
 });

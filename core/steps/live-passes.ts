@@ -1,5 +1,5 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
-import { dialMove, type DialMove, stopReading } from "../locate/index.ts";
+import { type DialMove, settleAt, stopReading } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { noCut, type Setup } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
@@ -29,18 +29,14 @@ export const depthAxis = ({ cut }: Pick<Setup, "cut">): "x" | "y" | "z" =>
 export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm =>
   tidy(screw.readout === null ? from + medium : from);
 
+/** Where to stop for a size: what lies above zero is no dial move. */
 function settle(
   sizeAfter: Mm,
   sizeAtZero: Mm,
   screw: AxisScrew,
 ): Pick<LivePass, "stop" | "residue" | "dial"> {
   const wanted = stopReading(sizeAfter, sizeAtZero);
-  const move = dialMove(Math.max(0, -wanted), screw.lead, screw.division);
-  const dial = move.ok ? move.value : null;
-  // Each position is rounded from the one zero, so that what rounding leaves never adds up (M25).
-  const step = screw.readout ?? screw.division;
-  const stop = tidy(Math.round(tidy(wanted / step)) * step);
-  return { stop, residue: tidy(wanted - stop), dial };
+  return { ...settleAt(wanted, screw), dial: settleAt(Math.min(0, wanted), screw).dial };
 }
 
 /**

@@ -1,6 +1,6 @@
 import { type Mm, tidy } from "../quantity/index.ts";
 import { sizeAtZeroFrom } from "../locate/index.ts";
-import { type Begun, cleanUpPass, type OperationKey, type Told } from "../route/index.ts";
+import { type Begun, cleanUpPass, isFaceKey, type OperationKey, type Told } from "../route/index.ts";
 import { effective, type Record, type StaleCause } from "./record.ts";
 
 export interface CutDone {
@@ -66,7 +66,7 @@ const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...v
 export function foldProgress(records: Record[], piece: number): Map<OperationKey, Progress> {
   const all = new Map<OperationKey, Progress>();
   for (const record of effective(records)) {
-    if (record.piece !== piece || !("op" in record) || record.op === null) continue;
+    if (record.piece !== piece || !("op" in record) || record.op === null || !isFaceKey(record.op)) continue;
     if (record.type === "begun") {
       if (!all.has(record.op)) all.set(record.op, begin(record.told));
       continue;

@@ -1,6 +1,6 @@
 import { axisSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
-import { operationKeySchema, toldSchema } from "../route/index.ts";
+import { anyKeySchema, featureKeySchema, featureToldSchema, operationKeySchema, toldSchema } from "../route/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */
@@ -11,18 +11,21 @@ export const staleCauses = ["moved", "cutter", "knee", "restarted"] as const;
 export type StaleCause = (typeof staleCauses)[number];
 
 const op = operationKeySchema;
-/** What a reading is of: a size of the block, or squareness as the largest gap over 100 mm. */
-export const readingOfSchema = z.union([axisSchema, z.literal("squareness")]);
+const anyOp = anyKeySchema;
+/** What a reading is of: a size of the block, squareness as the largest gap over 100 mm, or a size of a feature by its id. */
+export const readingOfSchema = z.union([axisSchema, z.literal("squareness"), featureKeySchema]);
 export type ReadingOf = z.infer<typeof readingOfSchema>;
 
 const eventSchema = z.discriminatedUnion("type", [
   /** A setup begins: seat and conditions as told are facts from here on. */
   z.object({ type: z.literal("begun"), op, told: toldSchema }),
-  z.object({ type: z.literal("tick"), op, tick: z.string() }),
+  /** An operation of a feature begins: its tool and conditions as told. */
+  z.object({ type: z.literal("featureBegun"), op: featureKeySchema, told: featureToldSchema }),
+  z.object({ type: z.literal("tick"), op: anyOp, tick: z.string() }),
   /** Zero taken; mm. `medium` is the paper. */
   z.object({ type: z.literal("touched"), op, sizeAtZero: z.number(), medium: z.number() }),
   /** Zero no longer trusted (M44). */
-  z.object({ type: z.literal("stale"), op, cause: z.enum(staleCauses) }),
+  z.object({ type: z.literal("stale"), op: anyOp, cause: z.enum(staleCauses) }),
   /** A pass cut; `stop` is where the cutter stood from zero, mm; `last` that the target was aimed at. */
   z.object({
     type: z.literal("cut"),
@@ -34,7 +37,7 @@ const eventSchema = z.discriminatedUnion("type", [
   z.object({
     type: z.literal("reading"),
     /** The operation it was taken in; null when read at the inspection. */
-    op: op.nullable(),
+    op: anyOp.nullable(),
     of: readingOfSchema,
     /** mm */
     value: z.number(),
@@ -44,7 +47,7 @@ const eventSchema = z.discriminatedUnion("type", [
     questioned: z.array(z.string()),
   }),
   /** Measuring after so many passes is finished, or was left out. */
-  z.object({ type: z.literal("measured"), op, after: z.number().int(), skipped: z.boolean() }),
+  z.object({ type: z.literal("measured"), op: anyOp, after: z.number().int(), skipped: z.boolean() }),
   z.object({ type: z.literal("cleanup"), op, clean: z.boolean() }),
   /** A decision changed after the first cut. */
   z.object({ type: z.literal("changed"), changes: z.array(changeSchema), reason: z.string() }),

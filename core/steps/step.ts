@@ -1,24 +1,37 @@
 import type { Axis } from "../frame/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
-import { topSetting } from "../locate/index.ts";
+import { type Pickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import type { OperationKey, Setup } from "../route/index.ts";
+import { type AnyKey, isFaceKey, type OperationKey, type Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
+import type { StepFit, StepMove } from "./feature-step.ts";
 import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
 import type { Tick } from "./tick.ts";
 
 export type StepKind =
-  "place" | "clamp" | "check" | "touch" | "cut" | "measure" | "cleanup" | "deburr" | "takeOut";
+  | "place"
+  | "clamp"
+  | "check"
+  | "touch"
+  | "cut"
+  | "measure"
+  | "cleanup"
+  | "deburr"
+  | "takeOut"
+  /** Of features: a datum picked up, a move, work with a file. */
+  | "pickup"
+  | "move"
+  | "hand";
 
 /** One thing to do at the machine. */
 export interface Step {
   /** Stays the same through a replan: `cut-2` is the second pass cut, whatever the plan says of the rest. */
   id: string;
-  op: OperationKey;
+  op: AnyKey;
   setup: number;
   kind: StepKind;
   title: Phrase;
@@ -27,15 +40,24 @@ export interface Step {
   pass: LivePass | null;
   measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
   touch: { axis: "x" | "y" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
+  /** A datum picked up in a setup of features; what made it stale. */
+  pickup: (Pickup & { stale: string | null }) | null;
+  move: StepMove | null;
+  /** A size of a feature that is measured. */
+  fit: StepFit | null;
   notes: Warning[];
   done: boolean;
   minutes: number;
 }
 
+/** A step of a face's setup. */
+export type FaceStep = Step & { op: OperationKey };
+export const isFaceStep = (step: Step): step is FaceStep => isFaceKey(step.op);
+
 /** Paper used for touching off, mm (one sheet of copy paper squeezes to about this). */
 export const paperThickness = 0.05;
 
-const staleWords: { [cause: string]: string } = {
+export const staleWords: { [cause: string]: string } = {
   moved: "a clamp was touched or the part moved",
   cutter: "the cutter was changed",
   knee: "the knee or a collar was moved",
@@ -47,10 +69,10 @@ const staleWords: { [cause: string]: string } = {
  * the rod is a tick of placing (M06); tighten, then tap, then try the parallels, no pull after that (M50); handle, wrench
  * and guard before the spindle turns (M40); deburr and wipe before the next seat (M07); no cut without a fresh zero (M44).
  */
-export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, shop: Shop): Step[] {
+export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, shop: Shop): FaceStep[] {
   const passes = livePasses(setup, state, machine, paperThickness);
   const ticked = state?.ticks ?? new Set<string>();
-  const make = (kind: StepKind, id: string, title: Phrase, more: Partial<Step> = {}): Step => {
+  const make: Make = (kind, id, title, more = {}) => {
     const ticks = more.ticks ?? [];
     return {
       id,
@@ -61,6 +83,9 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
       pass: null,
       measure: null,
       touch: null,
+      pickup: null,
+      move: null,
+      fit: null,
       notes: [],
       minutes: 0,
       done: ticks.length > 0 && ticks.every((t) => t.done),
@@ -69,7 +94,7 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
     };
   };
   const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
-  const steps: Step[] = [
+  const steps: FaceStep[] = [
     make("place", "place", setup.title, {
       ticks: placeTicks(setup, tick),
       notes: setup.warnings,
@@ -176,10 +201,10 @@ const clampTitle = ({ seat, entry }: Setup): Phrase =>
         ? words("Tighten, then tap it down")
         : words("Tighten by hand feel");
 
-type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<Step>) => Step;
+type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>) => FaceStep;
 
 /** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
-function touchStep(setup: Setup, state: Progress | null, machine: Machine, make: Make): Step {
+function touchStep(setup: Setup, state: Progress | null, machine: Machine, make: Make): FaceStep {
   const axis = depthAxis(setup);
   const screw = machine.axes[axis];
   const surface = state && state.cuts.length > 0 ? tidy(state.cuts.at(-1)!.expected) : setup.from;
@@ -238,7 +263,7 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
 }
 
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
-function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): Step[] {
+function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): FaceStep[] {
   const each = setup.cut.minutes / Math.max(setup.cut.passes.length, 1);
   return passes.flatMap((pass, i) => {
     const left = passes.length - 1 - i;
@@ -297,7 +322,7 @@ function measureStep(
   final: boolean,
   expected: Mm,
   make: Make,
-): Step {
+): FaceStep {
   const reached = (state?.cuts.length ?? 0) >= after;
   return make(
     "measure",

@@ -3,7 +3,7 @@ import { type ReactNode, useRef } from "react";
 import { Link, useParams } from "react-router";
 import { type CutFigure, cutKey } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { operationFromSlug, operationSlug, type Setup } from "../../../core/route/index.ts";
+import { type AnyKey, keyFromSlug, keySlug, type Setup } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useKeyboard } from "../../instruments/keyboard.ts";
@@ -12,21 +12,34 @@ import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
-import { setupPlace } from "../../instruments/setup-place.ts";
+import { featureSetupOf, setupKeys, setupPlace } from "../../instruments/setup-place.ts";
 import { StandIns } from "../../instruments/stand-ins.tsx";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { LimitsChart, LimitShares, SpeedsChart } from "./cut-charts.tsx";
 import { CutterRanking } from "./cutter-ranking.tsx";
+import { FeatureCut } from "./feature-cut.tsx";
 import { OwnConditions } from "./own-conditions.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 
 /** With what, how fast, how deep? */
 export function CutsStation() {
   const { job, plan, reason, setReason } = useJob();
-  const key = operationFromSlug(useParams().operation);
+  const key = keyFromSlug(useParams().operation);
+  const within = featureSetupOf(plan, key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null));
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
+  if (within)
+    return (
+      <>
+        {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
+        <StandIns />
+        <FeatureCut {...within} key={within.operation.key} />
+        <Section title="All cuts of the job, in order">
+          <AllCuts chosen={within.operation.key} />
+        </Section>
+      </>
+    );
   if (!setup) {
     return (
       <>
@@ -38,7 +51,7 @@ export function CutsStation() {
               <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} />
             </>
           ) : job.part.shaft ? (
-            "A shaft comes turned: no face of it is cut. The sizes of its seats and holes stand at the Drawing (1)."
+            "A shaft comes turned: cuts come from what is drawn into it (1)."
           ) : (
             "Cuts are planned as soon as the drawing (1) has a material and three sizes."
           )}
@@ -114,7 +127,7 @@ function OneCut({ setup }: { setup: Setup }) {
   return (
     <>
       <StationTitle
-        above={`Cut of ${setupPlace(setup, plan.setups)} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
+        above={`Cut of ${setupPlace(setup, plan)} · ${setup.face} face${setup.sized ? "" : ", to clean up"}`}
       >
         {cutter?.name}, <Figure of={mm(setup.from)} /> to <Figure of={mm(setup.to)} />
       </StationTitle>
@@ -269,7 +282,7 @@ const Waiting = ({ height }: { height: number }) => (
 );
 
 /** Every cut of the job in order, to choose one. */
-function AllCuts({ chosen }: { chosen: Setup["key"] }) {
+function AllCuts({ chosen }: { chosen: AnyKey }) {
   const { plan, shop, job } = useJob();
   return (
     <Table label="All cuts" head={["", "cut", "cutter", "speed", "feed", "depth", "passes", "time"]}>
@@ -278,7 +291,7 @@ function AllCuts({ chosen }: { chosen: Setup["key"] }) {
           <td>{number}</td>
           <td>
             <Link
-              to={`/jobs/${job.id}/cuts/${operationSlug(key)}`}
+              to={`/jobs/${job.id}/cuts/${keySlug(key)}`}
               style={{ textDecoration: "underline" }}
               aria-current={key === chosen ? "true" : undefined}
             >
@@ -304,6 +317,30 @@ function AllCuts({ chosen }: { chosen: Setup["key"] }) {
           </td>
         </chakra.tr>
       ))}
+      {plan.features?.setups.flatMap(({ operations, number }) =>
+        operations.map((operation) => (
+          <chakra.tr key={operation.key} bg={operation.key === chosen ? "accentSoft" : "transparent"}>
+            <td>{number}</td>
+            <td>
+              <Link
+                to={`/jobs/${job.id}/cuts/${keySlug(operation.key)}`}
+                style={{ textDecoration: "underline" }}
+                aria-current={operation.key === chosen ? "true" : undefined}
+              >
+                <Words of={operation.title} />
+              </Link>
+            </td>
+            <td>{operation.toolName}</td>
+            <td>{operation.set && <Figure of={quantity("spindleSpeed", operation.set.rpm)} />}</td>
+            <td>{operation.set && <Figure of={quantity("feed", operation.set.vf)} />}</td>
+            <td>{operation.cut && <Figure of={mm(operation.cut.depth)} />}</td>
+            <td>{operation.levels.length || ""}</td>
+            <td>
+              <Figure of={quantity("time", operation.minutes.cutting)} />
+            </td>
+          </chakra.tr>
+        )),
+      )}
     </Table>
   );
 }

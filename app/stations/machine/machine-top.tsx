@@ -5,7 +5,7 @@ import { Drawers } from "../../frame/drawers.tsx";
 import { TopLine } from "../../frame/top-line.tsx";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { setupPlace } from "../../instruments/setup-place.ts";
+import { featureSetupOf, setupPlace } from "../../instruments/setup-place.ts";
 import { useMachineTheme } from "../../instruments/local-setting.ts";
 
 /** Keeps the screen awake where the browser allows; over plain http it does not, and that is said. */
@@ -43,11 +43,12 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
   const [open, setOpen] = useState(false);
   const [theme, setTheme] = useMachineTheme();
   const awake = useAwake();
-  const setup = plan.setups.find((s) => s.key === step?.op);
+  const setup =
+    plan.setups.find((s) => s.key === step?.op) ?? (step ? featureSetupOf(plan, step.op)?.setup : undefined);
   const at = step ? plan.steps.indexOf(step) + 1 : total;
   return (
     <>
-      <TopLine place={`${job.name}, piece ${piece}`} detail={setup ? setupPlace(setup, plan.setups) : ""}>
+      <TopLine place={`${job.name}, piece ${piece}`} detail={setup ? setupPlace(setup, plan) : ""}>
         <chakra.span fontSize="13.5px" color="quiet" hideBelow="lg">
           {awake ? "screen stays on" : "screen may go dark here"}
         </chakra.span>

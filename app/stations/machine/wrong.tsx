@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
-import type { Setup } from "../../../core/route/index.ts";
 import { effective, type StaleCause } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -16,12 +15,13 @@ const causes: [cause: StaleCause, what: string, then: string][] = [
 
 /** Something is wrong: what makes the zero stale, taking back the last entry, a note. Always in reach. */
 export function Wrong({
-  setup,
+  clamping,
   begun,
   onClose,
   onStale,
 }: {
-  setup: Setup;
+  /** Which setup it happened in. */
+  clamping: number;
   begun: boolean;
   onClose: () => void;
   onStale: (cause: StaleCause) => void;
@@ -55,7 +55,7 @@ export function Wrong({
         Something is wrong
       </chakra.h2>
       <chakra.p fontSize="18px" mb="12px">
-        Spindle off first. Then say what happened in setup {setup.clamping}:
+        Spindle off first. Then say what happened in setup {clamping}:
       </chakra.p>
       {causes.map(([cause, what, then]) => (
         <Button

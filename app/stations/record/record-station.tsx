@@ -85,6 +85,7 @@ export function RecordStation() {
             options={[
               ...axisNames.map((a) => [a, a] as const),
               ["squareness", "squareness, gap over 100 mm"] as const,
+              ...plan.requirements.flatMap((r) => (r.name && r.of !== "parallelism" ? [[r.of, r.name] as const] : [])),
             ]}
             onChoose={setOf}
           />
@@ -167,7 +168,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
   return (
     <tr>
       <th scope="row">
-        {r.of}
+        {r.name ?? r.of}
         <chakra.span display="block" fontWeight="400">
           {r.drawn ? (
             showDimension(r.drawn, unit)

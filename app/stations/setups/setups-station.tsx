@@ -4,7 +4,7 @@ import { useParams } from "react-router";
 import { faceNet, jawSection } from "../../../core/figure/index.ts";
 import { cutKey, equipment, schoolOf } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { operationFromSlug, operationSlug, schoolName, type Setup } from "../../../core/route/index.ts";
+import { keyFromSlug, keySlug, schoolName, type Setup } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
@@ -13,11 +13,12 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { PartDrawing } from "../../instruments/part-drawing.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
-import { setupPlace } from "../../instruments/setup-place.ts";
+import { featureSetupOf, setupKeys, setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { ExpectedErrors } from "./expected-errors.tsx";
+import { FeatureSetupView, RefusedFeatures } from "./feature-setup-view.tsx";
 import { OwnSeat } from "./own-seat.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
@@ -26,10 +27,12 @@ import { RoutesCompared } from "./routes-compared.tsx";
 export function SetupsStation() {
   const { job, plan, shop, reason, setReason } = useJob();
   const submit = useSubmit();
-  const key = operationFromSlug(useParams().operation);
+  const key = keyFromSlug(useParams().operation);
+  const within = featureSetupOf(plan, key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null));
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
   const { vise, machine } = equipment(job, shop);
   const cutter = shop.cutters.find((c) => c.id === setup?.cut.cutter);
+  if (within && vise) return <FeatureSetupView {...within} vise={vise} />;
   if (!setup || !vise || !cutter) {
     return (
       <>
@@ -42,10 +45,11 @@ export function SetupsStation() {
         ) : (
           <Notice severity="note">
             {job.part.shaft
-              ? "A shaft comes turned, so nothing is squared. Hold it in V-blocks on parallels against the fixed jaw, or in the vise with soft jaws, and indicate it along X before a seat is cut."
+              ? "A shaft comes turned, so nothing is squared: its setups come from what is cut into it. Draw its seats and holes (1)."
               : "Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
           </Notice>
         )}
+        <RefusedFeatures />
         {job.part.shaft && <PartDrawing />}
       </>
     );
@@ -61,7 +65,7 @@ export function SetupsStation() {
         <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>
       )}
       <StationTitle
-        above={`${schoolName(schoolOf(job))} · ${setupPlace(setup, plan.setups)}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
+        above={`${schoolName(schoolOf(job))} · ${setupPlace(setup, plan)}${setup.turn === "none" ? "" : setup.turn === "other" ? " · turned onto another face" : ` · turned ${setup.turn}`}`}
       >
         <Words of={setup.title} />
       </StationTitle>
@@ -149,11 +153,12 @@ export function SetupsStation() {
           options={shop.machines.map((m) => [m.id, m.name] as const)}
           onChoose={(id) => void submit.set("machine", id)}
         />
-        <ButtonLink to={`/jobs/${job.id}/cuts/${operationSlug(setup.key)}`}>The cut of this setup</ButtonLink>
+        <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(setup.key)}`}>The cut of this setup</ButtonLink>
         <ButtonLink to={`/jobs/${job.id}/machine`} look="strong">
           To the machine
         </ButtonLink>
       </Box>
+      <RefusedFeatures />
       <RoutesCompared />
       <ExpectedErrors face={setup.face} />
       <ReadinessSheet />

@@ -1,4 +1,4 @@
-import { type Axis, axisOf, type Face, facesOf, type Sizes } from "../../frame/index.ts";
+import { type Axis, axisOf, type Face, facesOf, type Sizes, spansWithin } from "../../frame/index.ts";
 import type { CutTask } from "../../cutting/index.ts";
 import type { CutterKind } from "../../handbook/index.ts";
 import {
@@ -98,6 +98,8 @@ export interface RecipePlace {
   shop: Shop;
   machine: Machine;
   cutout: Cutout;
+  /** What was taken out before it. */
+  before: readonly Cutout[];
 }
 
 /** All that is known of making a kind of feature: its ways, best liked first; never empty. */
@@ -111,6 +113,20 @@ export function depthsFrom(up: Face, [low, high]: readonly [Mm, Mm], sizes: Size
   return up === facesOf(axis)[1]
     ? { top: tidy(sizes[axis] - high), floor: tidy(sizes[axis] - low) }
     : { top: tidy(low), floor: tidy(high) };
+}
+
+/** How deep below an approach face the metal begins at a place, after what was taken out before; mm. */
+export function metalFrom(up: Face, [x, y]: readonly [Mm, Mm], { before, sizes }: RecipePlace): Mm {
+  const axis = axisOf(up);
+  const depths = before.flatMap(({ prisms }) =>
+    prisms.flatMap((prism) => {
+      if (prism.axis !== axis || prism.thread || prism.island) return [];
+      const { top, floor } = depthsFrom(up, prism.span, sizes);
+      const within = spansWithin(prism.outline, "x", x).some(([low, high]) => y > low && y < high);
+      return within && top < atEdge ? [floor] : [];
+    }),
+  );
+  return Math.max(0, ...depths);
 }
 
 const atEdge = 1e-6;

@@ -3,7 +3,7 @@ import { mm, tidy } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { note, rule, say, words } from "../../../working/index.ts";
 import { drillWorks, type HoleAsked, spotWork, toolWork } from "../drill-hole.ts";
-import { aimOf, depthsFrom, type Measured, type OfKind, type Recipe, type RecipePlace, type Way, type Work } from "../recipe.ts";
+import { aimOf, depthsFrom, metalFrom, type Measured, type OfKind, type Recipe, type RecipePlace, type Way, type Work } from "../recipe.ts";
 
 /** A drilled hole may come out this much off its size where the drawing says no more, mm. */
 const drilledWithin = 0.05;
@@ -15,7 +15,10 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
   const up = feature.face;
   const main = place.cutout.prisms.find((p) => !p.thread && p.inset === undefined)!;
   const through = feature.sizes.depth === null;
-  const { top, floor } = depthsFrom(up, main.span, place.sizes);
+  const { top: face, floor } = depthsFrom(up, main.span, place.sizes);
+  // Within a pocket it begins at the floor of it.
+  const sunk = Math.min(...at.map((point) => metalFrom(up, point, place)));
+  const top = sunk < floor ? Math.max(face, sunk) : face;
   const exact = 0.1;
   const asked: HoleAsked = { at, top, floor, through, exact };
   const aim = aimOf(feature, "diameter", place.part);
@@ -35,12 +38,12 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
     up,
     works: finish([spotWork(asked), ...works]),
   });
-  return waysOf(feature, place, asked, bore).map(({ name, why, works }) => way(name, why, works));
+  return waysOf(feature, place, asked, bore, face).map(({ name, why, works }) => way(name, why, works));
 };
 
 type Named = { name: string; why: Way["why"]; works: Work[] };
 
-function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, bore: number): Named[] {
+function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, bore: number, face: number): Named[] {
   const { shop, part } = place;
   const aim = aimOf(feature, "diameter", part);
   const within = aim
@@ -131,7 +134,7 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
               pitch: thread.pitch,
               wanted: say`A tap ${thread.name}`,
             }, {
-              floor: deep === undefined ? asked.floor : tidy(asked.top + deep),
+              floor: deep === undefined ? asked.floor : tidy(face + deep),
               notes: [
                 note(
                   rule(
@@ -149,7 +152,7 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
       const head = headOf(feature);
       if (!head || head === "unfinished") return [];
       const drill = drillWorks(asked, bore, { over: 0.2, under: drilledWithin }, shop);
-      const floor = tidy(asked.top + head.depth);
+      const floor = tidy(face + head.depth);
       const work = (task: string, kinds: ("counterbore" | "endMill" | "countersink")[], more: object, wanted: Way["why"]): Work =>
         toolWork(
           asked,

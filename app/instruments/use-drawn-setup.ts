@@ -1,0 +1,39 @@
+import { useCallback, useMemo } from "react";
+import type { MovesDrawn } from "../../core/figure/index.ts";
+import { effectivePart, equipment } from "../../core/job/index.ts";
+import { type FeatureMove, featureMoves, type Locating } from "../../core/locate/index.ts";
+import { cutoutOf, featuresOf, siteOfPart } from "../../core/part/index.ts";
+import type { FeatureOperation, FeatureSetup } from "../../core/route/index.ts";
+import { foldFeatures, wallShift } from "../../core/steps/index.ts";
+import { useJob } from "./job-context.tsx";
+
+/** What a setup of features is drawn from, and the moves of each of its operations as they stand now. */
+export function useDrawnSetup(setup: FeatureSetup, locating: Locating) {
+  const { job, shop, records, piece } = useJob();
+  const drawn = useMemo((): Omit<MovesDrawn, "operation" | "moves" | "at"> => {
+    const part = effectivePart(job);
+    const site = siteOfPart(part)!;
+    const { vise } = equipment(job, shop);
+    return {
+      setup,
+      frame: locating.frame,
+      site,
+      cutouts: new Map(
+        featuresOf(part).flatMap((f) => {
+          const cutout = cutoutOf(f, site);
+          return cutout ? [[f.id, cutout] as const] : [];
+        }),
+      ),
+      fixedJaw: vise?.fixedJaw ?? "back",
+    };
+  }, [job, shop, setup, locating]);
+  const states = useMemo(() => foldFeatures(records, piece), [records, piece]);
+  const movesOf = useCallback(
+    (operation: FeatureOperation): FeatureMove[] =>
+      operation.by === "hand"
+        ? []
+        : (featureMoves(operation, locating.frame, wallShift(operation, setup, states)) ?? []),
+    [locating, setup, states],
+  );
+  return { drawn, movesOf };
+}

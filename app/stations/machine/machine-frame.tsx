@@ -1,0 +1,146 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import { keySlug } from "../../../core/route/index.ts";
+import type { Step } from "../../../core/steps/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { useMachineTheme } from "../../instruments/local-setting.ts";
+import { Notice } from "../../instruments/notice.tsx";
+import { Words } from "../../instruments/words.tsx";
+import { MachineTop } from "./machine-top.tsx";
+
+export const stepUrl = (jobId: string, step: Step, piece: number) =>
+  `/jobs/${jobId}/machine/${keySlug(step.op)}/${step.id}?piece=${piece}`;
+
+/** The whole screen of a step: what to do at the left, what it belongs to at the right. */
+export function MachineFrame({
+  step,
+  busy,
+  side,
+  children,
+}: {
+  step: Step | undefined;
+  busy: boolean;
+  side: ReactNode;
+  children: ReactNode;
+}) {
+  const { plan } = useJob();
+  const [theme] = useMachineTheme();
+  return (
+    <Box
+      data-theme={theme}
+      bg="ground"
+      color="ink"
+      minH="100vh"
+      display="flex"
+      flexDirection="column"
+      flex="1"
+    >
+      <MachineTop step={step} total={plan.steps.length} />
+      <Box
+        as="main"
+        aria-busy={busy}
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 400px" }}
+        flex="1"
+      >
+        <Box
+          px={{ base: "16px", md: "30px" }}
+          py={{ base: "12px", md: "20px" }}
+          display="flex"
+          flexDirection="column"
+          minW="0"
+        >
+          {children}
+        </Box>
+        <Box
+          bg="band"
+          px="22px"
+          py="18px"
+          borderLeftWidth={{ base: "0", lg: "1px" }}
+          borderTopWidth={{ base: "1px", lg: "0" }}
+        >
+          {side}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Bars of the steps that belong together, and what is said when this is not the step to do now. */
+export function StepHead({
+  mine,
+  step,
+  current,
+  lost,
+  elsewhere,
+}: {
+  mine: readonly Step[];
+  step: Step;
+  current: Step | undefined;
+  /** The step in the address is gone. */
+  lost: boolean;
+  /** Another tab wrote first. */
+  elsewhere: boolean;
+}) {
+  const { job, piece } = useJob();
+  return (
+    <>
+      <Box display="flex" gap={mine.length > 30 ? "1px" : "6px"} alignItems="center" mb="14px" aria-hidden="true">
+        {mine.map((s) => (
+          <Box
+            key={`${s.op} ${s.id}`}
+            flex="1"
+            height="8px"
+            bg={s.done ? "good" : s === step ? "accent" : "rule"}
+            outline={s === current && s !== step ? "2px solid" : undefined}
+          />
+        ))}
+      </Box>
+      {lost && (
+        <Notice severity="note">
+          The step in the address is no longer in the plan; this is the one to do now.
+        </Notice>
+      )}
+      {elsewhere && (
+        <Notice severity="warn" role="alert">
+          Another tab wrote something first. Nothing was added here; look at the step again.
+        </Notice>
+      )}
+      {step !== current && (
+        <Notice severity="note">
+          {step.done ? "This step is done." : "This step waits."} Now:{" "}
+          <Words of={current?.title ?? { parts: ["all steps are done"] }} />{" "}
+          {current && (
+            <Link to={stepUrl(job.id, current, piece)} style={{ textDecoration: "underline" }}>
+              Go to it
+            </Link>
+          )}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+/** Everything at the foot of a step, at the thumb on a phone. */
+export const StepFoot = ({ children }: { children: ReactNode }) => (
+  <Box
+    mt="auto"
+    pt="18px"
+    display="grid"
+    gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fit, minmax(180px, 1fr))" }}
+    gap="12px"
+    position={{ base: "sticky", md: "static" }}
+    bottom="0"
+    bg="ground"
+    pb="10px"
+  >
+    {children}
+  </Box>
+);
+
+export const StepTitle = ({ children }: { children: ReactNode }) => (
+  <chakra.h1 fontSize={{ base: "28px", md: "40px" }} mb="12px" lineHeight="1.15">
+    {children}
+  </chakra.h1>
+);

@@ -1,0 +1,150 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { mm, quantity } from "../../../core/quantity/index.ts";
+import type { FeatureOperation } from "../../../core/route/index.ts";
+import type { Machine } from "../../../core/shop/index.ts";
+import type { StepMove } from "../../../core/steps/index.ts";
+import { Pace } from "../../instruments/pace.tsx";
+import { Figure } from "../../instruments/words.tsx";
+
+type Axis = "x" | "y" | "z";
+
+/** Which way the cutter goes along an axis, and what the hand turns for it. */
+function direction(axis: Axis, from: number | null, to: number, machine: Machine): string {
+  if (axis === "z") return machine.depthBy === "knee" ? "raise the knee" : "lower the head";
+  if (from === null) return axis === "x" ? "table along" : "table across";
+  const more = to > from;
+  return axis === "x"
+    ? `cutter to the ${more ? "right" : "left"}`
+    : `cutter to the ${more ? "back" : "front"}`;
+}
+
+const asks = {
+  go: "Go to, spindle up clear",
+  down: "Go down to",
+  feed: "Feed to",
+  in: "Feed in from the side to",
+} as const;
+
+const how = {
+  conventional: "conventional: the metal to the left of where the cutter goes",
+  full: "full width of the cutter",
+  down: "into solid metal, slowly",
+  air: "nothing is cut yet",
+} as const;
+
+/** One move: where to stop on each axis in the largest letters, readout and dial from the one zero. */
+export function MoveCard({
+  shown,
+  operation,
+  machine,
+}: {
+  shown: StepMove;
+  operation: FeatureOperation;
+  machine: Machine;
+}) {
+  const { move, targets, of } = shown;
+  const several = targets.length > 1;
+  const { set } = operation;
+  const lead = machine.axes[move.axis].lead;
+  return (
+    <>
+      <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
+        Move {move.number} of {of}
+        {move.levels > 1 && `, level ${move.level} of ${move.levels}`}. {asks[move.kind]}
+      </chakra.h1>
+      <Box display="flex" flexWrap="wrap" gap={{ base: "2px 18px", md: "4px 44px" }} data-testid="stop">
+        {targets.map(({ axis, settled, from }) => (
+          <Box key={axis}>
+            <chakra.p
+              fontSize={several ? { base: "44px", md: "76px" } : { base: "68px", md: "104px" }}
+              lineHeight="1.08"
+              fontWeight="700"
+              letterSpacing="-0.02em"
+              whiteSpace="nowrap"
+            >
+              <chakra.span color="accent">{axis.toUpperCase()}</chakra.span> <Figure of={mm(settled.stop)} />
+            </chakra.p>
+            <chakra.p fontSize={{ base: "15px", md: "19px" }}>
+              {direction(axis, from, settled.stop, machine)}
+              {settled.dial && machine.axes[axis].readout === null && (
+                <>
+                  {" "}
+                  · dial, from zero: <b>{settled.dial.turns}</b> {settled.dial.turns === 1 ? "turn" : "turns"}{" "}
+                  <b>{settled.dial.divisions}</b> of {settled.dial.divisionsPerTurn}
+                </>
+              )}
+            </chakra.p>
+          </Box>
+        ))}
+      </Box>
+      <chakra.p fontSize={{ base: "17px", md: "21px" }} mt="6px">
+        {move.notPast ? (
+          <>
+            Stop there, not past{" "}
+            <b>
+              <Figure of={mm(past(targets[0]!, move.exact))} />
+            </b>
+            .
+          </>
+        ) : move.kind === "feed" ? (
+          "Past the edge of the part: anywhere clear of it will do."
+        ) : (
+          <>
+            Within{" "}
+            <b>
+              <Figure of={mm(move.exact)} />
+            </b>{" "}
+            {move.cuts === "air" && move.kind === "go" ? "will do; lock the table." : "of it."}
+          </>
+        )}{" "}
+        Come to it in one direction, past the backlash.
+      </chakra.p>
+      {set && move.kind !== "go" && (
+        <Box
+          display="grid"
+          gridTemplateColumns={{ base: "1fr 1fr", md: "1.2fr 1fr 1fr" }}
+          gap={{ base: "8px", md: "20px" }}
+          borderTopWidth="1px"
+          borderBottomWidth="1px"
+          py="10px"
+          mt="12px"
+        >
+          <Fact label="cut" wide>
+            <chakra.span fontSize={{ base: "16px", md: "20px" }}>{how[move.cuts]}</chakra.span>
+          </Fact>
+          <Fact label={`feed, ${set.feedBy}`}>
+            <Figure of={quantity("feed", set.vf)} />
+            <chakra.div fontSize="15px" fontWeight="400" color="quiet">
+              by hand: <Pace seconds={(60 * lead) / set.vf} large />
+            </chakra.div>
+          </Fact>
+          <Fact label="spindle">
+            <Figure of={quantity("spindleSpeed", set.rpm)} />
+            <chakra.div fontSize="15px" fontWeight="400" color="quiet">
+              {set.setting}
+            </chakra.div>
+          </Fact>
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** The reading that a stop may not pass: its tolerance further in the direction of the move. */
+function past({ axis, settled, from }: StepMove["targets"][number], exact: number): number {
+  const ahead = axis === "z" ? -1 : from === null || settled.stop >= from ? 1 : -1;
+  return settled.stop + ahead * exact;
+}
+
+function Fact({ label, children, wide }: { label: string; children: React.ReactNode; wide?: boolean }) {
+  return (
+    <Box minW="0" gridColumn={wide ? { base: "1 / -1", md: "auto" } : undefined}>
+      <chakra.div fontSize="15px" color="quiet">
+        {label}
+      </chakra.div>
+      <chakra.div fontSize={{ base: "20px", md: "26px" }} fontWeight="700" lineHeight="1.15">
+        {children}
+      </chakra.div>
+    </Box>
+  );
+}

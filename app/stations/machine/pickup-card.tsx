@@ -1,0 +1,61 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { touchAtEdge, touchAtTop } from "../../../core/figure/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
+import type { Step } from "../../../core/steps/index.ts";
+import { FigureView } from "../../instruments/figure-view.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+
+/** A datum picked up: what to set, with its sign drawn, and what is done in which order; a stale zero is crossed out. */
+export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup"]>; title: Step["title"] }) {
+  const NAME = pickup.axis.toUpperCase();
+  const halved = pickup.faces.length > 1;
+  return (
+    <>
+      <chakra.h1 fontSize={{ base: "24px", md: "32px" }} mb="4px" lineHeight="1.15">
+        <Words of={title} />
+      </chakra.h1>
+      {pickup.stale && (
+        <Notice severity="stop" role="alert">
+          <chakra.s>{NAME} zero</chakra.s> is stale: {pickup.stale}. No cut until it is picked up again.
+        </Notice>
+      )}
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", md: "minmax(0, 1fr) 250px" }}
+        gap="14px"
+        alignItems="center"
+      >
+        <Box>
+          <chakra.p fontSize="19px" color="quiet">
+            {halved
+              ? `Half of what ${NAME} reads from side to side, then`
+              : pickup.by === "readout"
+                ? `At the touch, set ${NAME} to`
+                : "At the touch set the collar to 0, then move on by"}
+          </chakra.p>
+          <chakra.p fontSize={{ base: "54px", md: "76px" }} fontWeight="700" lineHeight="1.1">
+            {halved ? (
+              `${NAME} 0`
+            ) : (
+              <Figure of={mm(pickup.by === "readout" ? pickup.settings[0]! : pickup.off)} decimals={3} />
+            )}
+          </chakra.p>
+        </Box>
+        <Box hideBelow="md">
+          <FigureView figure={pickup.axis === "z" ? touchAtTop() : touchAtEdge(pickup.side ?? "minus")} />
+        </Box>
+      </Box>
+      <chakra.ol fontSize={{ base: "17px", md: "20px" }} pl="24px" mt="6px" listStyleType="decimal">
+        {pickup.order.map((what, i) => (
+          <chakra.li key={i} py="4px">
+            <Words of={what} />
+          </chakra.li>
+        ))}
+      </chakra.ol>
+      <chakra.p fontSize="16px" color="quiet" mt="4px">
+        The zero is then known within <Figure of={mm(pickup.error)} decimals={3} />.
+      </chakra.p>
+    </>
+  );
+}

@@ -1,0 +1,274 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useMemo } from "react";
+import { Link } from "react-router";
+import { axisOf, type Face, faceNames } from "../../../core/frame/index.ts";
+import { featureSection, movesView, setupSheet } from "../../../core/figure/index.ts";
+import { cutKey } from "../../../core/job/index.ts";
+import type { Locating } from "../../../core/locate/index.ts";
+import { featureNames, featuresOf } from "../../../core/part/index.ts";
+import { mm, quantity } from "../../../core/quantity/index.ts";
+import { type FeatureOperation, type FeatureSetup, keySlug } from "../../../core/route/index.ts";
+import type { Vise } from "../../../core/shop/index.ts";
+import { ButtonLink } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { fileName } from "../../instruments/download.ts";
+import { FigureView } from "../../instruments/figure-view.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { OverrideNotice } from "../../instruments/override-notice.tsx";
+import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { setupPlace } from "../../instruments/setup-place.ts";
+import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
+import { useOverrides } from "../../instruments/use-overrides.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+
+/** A setup in which features are cut: how it is held, where zero is picked up, what is done in it, and all of it on one page. */
+export function FeatureSetupView({
+  setup,
+  locating,
+  vise,
+}: {
+  setup: FeatureSetup;
+  locating: Locating;
+  vise: Vise;
+}) {
+  const { job, plan, unit, reason, setReason } = useJob();
+  const { drawn, movesOf } = useDrawnSetup(setup, locating);
+  const first = setup.operations[0]!;
+  const shown = setup.operations.find((o) => o.by !== "hand") ?? first;
+  const deepest = Math.max(...setup.operations.map((o) => o.floor));
+  const sheet = useMemo(
+    () =>
+      setupSheet({
+        title: `${job.name}, setup ${setup.clamping}`,
+        setup,
+        locating,
+        site: drawn.site,
+        cutouts: drawn.cutouts,
+        vise,
+        unit,
+      }),
+    [job.name, setup, locating, drawn, vise, unit],
+  );
+  return (
+    <>
+      <Box className="no-print">
+        {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
+        <StationTitle above={`Features · ${setupPlace(setup, plan)}${setup.entry === "stays" ? " · still clamped" : ""}`}>
+          <Words of={setup.title} />
+        </StationTitle>
+        <Box
+          display="grid"
+          gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1.1fr)" }}
+          gap="22px"
+        >
+          <Box>
+            <FigureView figure={featureSection(setup, vise, deepest, false)} maxHeight="330px" />
+            <Box display="flex" flexWrap="wrap" gap="4px 18px" mt="8px" fontSize="15px">
+              <span>
+                grip{" "}
+                <b>
+                  <Worked at={cutKey(first.key, "grip")}>
+                    <Figure of={mm(setup.seat.grip)} />
+                  </Worked>
+                </b>
+              </span>
+              <span>
+                on{" "}
+                <b>
+                  {setup.device === "vBlocks" ? (
+                    "V-blocks"
+                  ) : setup.seat.parallels ? (
+                    <>
+                      <Figure of={mm(setup.seat.parallels.height)} /> parallels
+                    </>
+                  ) : (
+                    "the bed"
+                  )}
+                </b>
+              </span>
+              <span>
+                time{" "}
+                <b>
+                  <Figure of={quantity("time", setup.minutes.cutting + setup.minutes.handling)} />
+                </b>
+              </span>
+            </Box>
+            <Why setup={setup} />
+          </Box>
+          <Box>
+            <FigureView
+              figure={movesView({ ...drawn, operation: shown, moves: movesOf(shown), at: null })}
+              maxHeight="330px"
+            />
+            <chakra.h2 fontSize="14px" color="quiet" mt="10px" mb="4px">
+              Where zero lies
+            </chakra.h2>
+            {locating.pickups.map((p) => (
+              <Box key={p.axis} py="5px" borderBottomWidth="1px">
+                <b>
+                  <Words of={p.title} />
+                </b>
+                {p.faces.length === 1 && (
+                  <>
+                    :{" "}
+                    {p.by === "readout" ? `set ${p.axis.toUpperCase()} to ` : "move on by "}
+                    <Worked at={cutKey(first.key, "zero")}>
+                      <Figure of={mm(p.by === "readout" ? p.settings[0]! : p.off)} decimals={3} />
+                    </Worked>
+                  </>
+                )}
+                <chakra.div fontSize="13.5px" color="quiet">
+                  {p.order.map((o, i) => (
+                    <span key={i}>
+                      <Words of={o} />{" "}
+                    </span>
+                  ))}
+                  Known within <Figure of={mm(p.error)} decimals={3} />.
+                </chakra.div>
+              </Box>
+            ))}
+            <chakra.p fontSize="13.5px" color="quiet" mt="4px">
+              Z is touched with every new tool through paper.
+              {locating.closest !== null && (
+                <>
+                  {" "}
+                  X and Y together within{" "}
+                  <Worked at={cutKey(first.key, "zero")}>
+                    <Figure of={mm(locating.error)} decimals={3} />
+                  </Worked>
+                  ; the places may be <Figure of={mm(locating.closest)} decimals={3} /> off.
+                </>
+              )}
+            </chakra.p>
+          </Box>
+        </Box>
+        <Box mt="12px">
+          <Warnings of={[...setup.warnings, ...locating.warnings]} />
+        </Box>
+        <Section title="What is done in it, in this order">
+          <Table label="Operations of this setup" head={["operation", "tool", "speed", "feed", "levels", "time"]}>
+            {setup.operations.map((o) => (
+              <OperationRow key={o.key} operation={o} jobId={job.id} />
+            ))}
+          </Table>
+        </Section>
+        <HeldAnotherWay setup={setup} />
+        <RefusedFeatures />
+        <Box display="flex" gap="14px" mt="16px" flexWrap="wrap">
+          <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(first.key)}`}>The moves of this setup</ButtonLink>
+          <ButtonLink to={`/jobs/${job.id}/machine`} look="strong">
+            To the machine
+          </ButtonLink>
+        </Box>
+      </Box>
+      <Section title="On one page, for the machine (printing prints this page)">
+        <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
+          <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setup.clamping}`} />
+        </Box>
+      </Section>
+    </>
+  );
+}
+
+function Why({ setup }: { setup: FeatureSetup }) {
+  return (
+    <Box as="ul" listStyleType="none" mt="8px">
+      {setup.reasons.map((why, i) => (
+        <Box as="li" key={i} display="flex" gap="10px" py="6px" borderBottomWidth="1px">
+          <chakra.span color="accent" aria-hidden="true">
+            →
+          </chakra.span>
+          <span>
+            <Words of={why} />
+          </span>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function OperationRow({ operation, jobId }: { operation: FeatureOperation; jobId: string }) {
+  return (
+    <tr>
+      <td>
+        <Link to={`/jobs/${jobId}/cuts/${keySlug(operation.key)}`} style={{ textDecoration: "underline" }}>
+          <Words of={operation.title} />
+        </Link>
+      </td>
+      <td>{operation.toolName}</td>
+      <td>{operation.set && <Figure of={quantity("spindleSpeed", operation.set.rpm)} />}</td>
+      <td>{operation.set && <Figure of={quantity("feed", operation.set.vf)} />}</td>
+      <td>{operation.levels.length || ""}</td>
+      <td>
+        <Figure of={quantity("time", operation.minutes.cutting + operation.minutes.handling)} />
+      </td>
+    </tr>
+  );
+}
+
+/** How the person wants this setup held. */
+function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
+  const { shop, reason } = useJob();
+  const own = useOverrides(setup.operations[0]!.key);
+  const reports = (["fixed", "parallels", "packing", "stop"] as const).flatMap((what) => own.reportOf(what) ?? []);
+  const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
+  const because = reason || "by choice";
+  return (
+    <Section title="Held another way">
+      {reports.map((report) => (
+        <OverrideNotice
+          key={report.override.id}
+          report={report}
+          onUndo={() => own.takeBack(report.override.what)}
+        />
+      ))}
+      <Box display="flex" gap="14px" flexWrap="wrap">
+        {setup.device === "vise" && (
+          <>
+            <Choice<Face>
+              label="At the fixed jaw"
+              value={setup.at.fixed}
+              options={beside.map((f) => [f, `the ${f} face`] as const)}
+              onChoose={(face) => own.set([["fixed", face]], because)}
+            />
+            <Choice
+              label="Parallels"
+              value={setup.seat.parallels?.id ?? ""}
+              empty="none, on the bed"
+              options={shop.parallels.map((p) => [p.id, p.name] as const)}
+              onChoose={(id) => own.set([["parallels", id]], because)}
+            />
+          </>
+        )}
+        <Choice<"none" | "against">
+          label="Stop"
+          value={setup.seat.stop ? "against" : "none"}
+          options={[
+            ["none", "none"],
+            ["against", "set against a stop"],
+          ]}
+          onChoose={(stop) => (stop === "against" ? own.set([["stop", stop]], because) : own.takeBack("stop"))}
+        />
+      </Box>
+    </Section>
+  );
+}
+
+/** Features that cannot be made here, each with the reason and what would help. */
+export function RefusedFeatures() {
+  const { plan, job } = useJob();
+  const refused = plan.features?.refused ?? [];
+  if (refused.length === 0) return null;
+  const names = featureNames(featuresOf(job.part));
+  return (
+    <Section title="What cannot be cut here">
+      {refused.map((r) => (
+        <Notice key={r.feature} severity="stop">
+          <b>{names.get(r.feature) ?? r.feature}</b>: <Words of={r.reason} /> <Words of={r.suggestion} />
+        </Notice>
+      ))}
+    </Section>
+  );
+}

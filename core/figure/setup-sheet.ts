@@ -1,0 +1,176 @@
+import type { Cutout, Site } from "../part/index.ts";
+import { featureMoves, type FeatureMove, type Locating } from "../locate/index.ts";
+import { type LengthUnit, mm, quantity, showQuantity } from "../quantity/index.ts";
+import type { FeatureSetup } from "../route/index.ts";
+import type { Vise } from "../shop/index.ts";
+import { phraseText } from "../working/index.ts";
+import { featureSection } from "./feature-section.ts";
+import type { Figure, Shape } from "./figure.ts";
+import { movesView } from "./moves-view.ts";
+
+/** Room on a page that A4 and Letter both have, mm. */
+export const sheetSize = { width: 190, height: 252 } as const;
+
+const cautionsLine =
+  "Cautions: glasses on, spindle stopped before measuring or reaching in, chips with a brush. The machine's manual and the shop's rules come first.";
+
+export interface SheetDrawn {
+  title: string;
+  setup: FeatureSetup;
+  locating: Locating;
+  site: Site;
+  cutouts: ReadonlyMap<string, Cutout>;
+  vise: Vise;
+  unit: LengthUnit;
+}
+
+/** A figure put into another: scaled into a box, upper left corner at a place. */
+function placedIn(figure: Figure, x: number, y: number, w: number, h: number): Shape[] {
+  const k = Math.min(w / figure.width, h / figure.height);
+  const px = (v: number) => x + v * k;
+  const py = (v: number) => y + v * k;
+  return figure.shapes.map((shape): Shape => {
+    switch (shape.kind) {
+      case "rect":
+        return { ...shape, x: px(shape.x), y: py(shape.y), w: shape.w * k, h: shape.h * k };
+      case "circle":
+        return { ...shape, x: px(shape.x), y: py(shape.y), r: shape.r * k };
+      case "line":
+        return { ...shape, points: shape.points.map(([a, b]) => [px(a), py(b)]) };
+      case "text":
+        return { ...shape, x: px(shape.x), y: py(shape.y), size: Math.max(2.2, shape.size * k) };
+      case "path":
+        return {
+          ...shape,
+          outlines: shape.outlines.map((o) => o.map((c) => ({ ...c, x: px(c.x), y: py(c.y) }))),
+        };
+      case "dimension":
+        return {
+          ...shape,
+          from: [px(shape.from[0]), py(shape.from[1])],
+          to: [px(shape.to[0]), py(shape.to[1])],
+          size: Math.max(2.4, shape.size * k),
+        };
+    }
+  });
+}
+
+/** Lines of words no longer than so many letters. */
+function wrapped(text: string, letters: number): string[] {
+  const lines: string[] = [];
+  let now = "";
+  for (const part of text.split(" ")) {
+    if (now && now.length + part.length + 1 > letters) {
+      lines.push(now);
+      now = part;
+    } else now = now ? `${now} ${part}` : part;
+  }
+  return now ? [...lines, now] : lines;
+}
+
+/** A place as it is written in a list: the axes that move. */
+const placeText = ({ to }: FeatureMove, unit: LengthUnit): string =>
+  (["x", "y"] as const)
+    .flatMap((axis) => (to[axis] === undefined ? [] : [`${axis.toUpperCase()} ${showQuantity(mm(to[axis]), unit)}`]))
+    .join("  ");
+
+/** More places of one operation than this are not listed one by one: the machine walks them. */
+const mostPlaces = 24;
+
+/** An operation in lines: tool and speed, its depths, then its places in order. */
+function operationLines(
+  operation: FeatureSetup["operations"][number],
+  locating: Locating,
+  unit: LengthUnit,
+): { text: string; bold: boolean }[] {
+  const { set } = operation;
+  const head = `${phraseText(operation.title, unit)}: ${operation.toolName}${
+    set ? `, ${showQuantity(quantity("spindleSpeed", set.rpm), unit)}, ${showQuantity(quantity("feed", set.vf), unit)} ${set.feedBy}` : ""
+  }`;
+  const moves = operation.by === "hand" ? [] : (featureMoves(operation, locating.frame) ?? []);
+  const last = Math.max(0, ...moves.map((m) => m.level));
+  const depths = [...new Set(moves.flatMap((m) => (m.to.z === undefined ? [] : [showQuantity(mm(m.to.z), unit)])))];
+  const places = moves.filter((m) => m.level === last && (m.to.x !== undefined || m.to.y !== undefined));
+  const list = places
+    .slice(0, mostPlaces)
+    .map((m) => `${m.kind === "go" ? "go" : "to"} ${placeText(m, unit)}${m.notPast && m.kind === "feed" ? " stop" : ""}`);
+  const more = places.length > mostPlaces ? [`and ${places.length - mostPlaces} more, walked at the machine`] : [];
+  return [
+    ...wrapped(head, 62).map((text) => ({ text, bold: true })),
+    ...(depths.length > 0 ? wrapped(`Z ${depths.join(", ")}`, 66).map((text) => ({ text, bold: false })) : []),
+    ...wrapped([...list, ...more].join(";  "), 66).map((text) => ({ text, bold: false })),
+    ...(operation.measure
+      ? [
+          {
+            text: `measure ${phraseText(operation.measure.name, unit)}: ${showQuantity(mm(operation.measure.limits.lower), unit)} to ${showQuantity(mm(operation.measure.limits.upper), unit)}`,
+            bold: false,
+          },
+        ]
+      : []),
+  ];
+}
+
+/**
+ * A setup on one page, to print or to save: how it is held, how zero is picked up, and every operation with its places. What
+ * would not fit is set smaller, never left out without saying so.
+ */
+export function setupSheet(drawn: SheetDrawn): Figure {
+  const { setup, locating, site, cutouts, vise, unit } = drawn;
+  const { width, height } = sheetSize;
+  const shapes: Shape[] = [];
+  const text = (x: number, y: number, words: string, size: number, bold = false) =>
+    shapes.push({ kind: "text", x, y, text: words, size, anchor: "start", ink: "edge", ...(bold ? { bold } : {}) });
+  const rule = (y: number) =>
+    shapes.push({ kind: "line", points: [[0, y], [width, y]], ink: "edge" });
+  text(0, 6, drawn.title, 5, true);
+  wrapped(phraseText(setup.title, unit), 88).slice(0, 2).forEach((l, i) => text(0, 11.5 + 4.4 * i, l, 3.8));
+  rule(18);
+  const deepest = Math.max(0, ...setup.operations.map((o) => o.floor));
+  shapes.push(...placedIn(featureSection(setup, vise, deepest, false), 0, 20, 72, 52));
+  const first = setup.operations.find((o) => o.by !== "hand");
+  if (first)
+    shapes.push(
+      ...placedIn(
+        movesView({
+          setup,
+          frame: locating.frame,
+          site,
+          cutouts,
+          operation: first,
+          moves: featureMoves(first, locating.frame) ?? [],
+          at: null,
+          fixedJaw: vise.fixedJaw,
+        }),
+        76,
+        20,
+        114,
+        52,
+      ),
+    );
+  rule(74);
+  let y = 78.5;
+  text(0, y, "Pick up zero", 3.6, true);
+  for (const pickup of locating.pickups) {
+    const lines = wrapped(
+      `${phraseText(pickup.title, unit)}. ${pickup.order.map((p) => phraseText(p, unit)).join(" ")}`,
+      112,
+    );
+    for (const l of lines) text(0, (y += 3.6), l, 2.9);
+  }
+  text(0, (y += 3.6), "Z: touch the top with every new tool through paper, and count the paper.", 2.9);
+  y += 2;
+  rule(y);
+  const blocks = setup.operations.map((o) => operationLines(o, locating, unit));
+  const rows = blocks.reduce((sum, b) => sum + b.length + 1, 0);
+  const room = height - y - 10;
+  const columns = rows * 3.6 > room ? 2 : 1;
+  const step = Math.min(3.8, (room * columns) / (rows + 4));
+  let [column, at] = [0, y + step];
+  for (const block of blocks) {
+    if (column === 0 && columns === 2 && at - y + block.length * step > room) [column, at] = [1, y + step];
+    for (const { text: words, bold } of block) text(column * 96, (at += step), words, step * 0.78, bold);
+    at += step * 0.5;
+  }
+  wrapped(cautionsLine, 130).forEach((l, i) => text(0, height - 5 + i * 3, l, 2.5));
+  return { title: `${drawn.title} on one page`, width, height, shapes };
+}

@@ -1,0 +1,215 @@
+import { nothingOwn, type OwnConditions } from "../cutting/index.ts";
+import { axisNames, type Face, faceNames, type Sizes } from "../frame/index.ts";
+import type { Material } from "../handbook/index.ts";
+import { type Locating, locateSetup } from "../locate/index.ts";
+import { cutoutOf, type Feature, featuresOf, type Part, siteOfPart } from "../part/index.ts";
+import {
+  comesBefore,
+  type FeatureKey,
+  featureOfKey,
+  type FeaturePlan,
+  type FeaturesAsked,
+  isFaceKey,
+  noOwnSeat,
+  type OwnSeat,
+  planFeatures,
+  type Setup,
+} from "../route/index.ts";
+import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
+import type { Piece } from "../stock/index.ts";
+import { type FeatureProgress, featureStepsOf, isCut, type Step } from "../steps/index.ts";
+import { rule, say, words } from "../working/index.ts";
+import type { Override } from "./override.ts";
+import type { OverrideReport } from "./settle-overrides.ts";
+
+/** How the features of a part are made: their setups, with where zero lies in each and every step. */
+export interface PlannedFeatures extends FeaturePlan {
+  /** One for each setup, in the same order. */
+  locatings: Locating[];
+  steps: Step[];
+  reports: OverrideReport[];
+  minutes: { cutting: number; handling: number };
+}
+
+export interface FeatureInputs {
+  part: Part;
+  /** The squared block; null for a shaft, which comes turned. */
+  piece: Piece | null;
+  last: Setup | null;
+  machine: Machine;
+  vise: Vise;
+  material: Material;
+  shop: Shop;
+  overrides: readonly Override[];
+  states: ReadonlyMap<FeatureKey, FeatureProgress>;
+}
+
+/** A shaft as it comes from the lathe: clean all round. */
+export function turnedPiece(sizes: Sizes): Piece {
+  const state = { condition: "milled", bought: "milled", order: null, cutFrom: null, rest: null, clean: true } as const;
+  return {
+    faces: Object.fromEntries(faceNames.map((f) => [f, { ...state }])) as Piece["faces"],
+    sizes: Object.fromEntries(axisNames.map((a) => [a, sizes[a]])) as Piece["sizes"],
+  };
+}
+
+/** Whether an override is about features. */
+export const isOfFeature = (o: Override): boolean =>
+  o.what === "first" || (o.at !== "route" && !isFaceKey(o.at));
+
+/** The setups and steps of all features; null for a part that has none, or is not whole. */
+export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
+  const { part, piece, last, machine, vise, material, states } = inputs;
+  const features = featuresOf(part);
+  const site = siteOfPart(part);
+  if (features.length === 0 || !site) return null;
+  const shop = inUse(inputs.shop);
+  const wanted = inputs.overrides.filter(isOfFeature);
+  const begun = [...states.values()].filter(isCut).map((s) => s.told);
+  const base: FeaturesAsked = {
+    part,
+    site,
+    features,
+    piece: piece ?? turnedPiece(site.sizes),
+    machine,
+    vise,
+    material,
+    shop,
+    own: ownOf(wanted, states),
+    ownWays: Object.fromEntries(
+      wanted.flatMap((o) => (o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at as FeatureKey), o.value]] : [])),
+    ),
+    ownSeats: {},
+    first: wanted.flatMap((o) => (o.what === "first" ? [o.value] : [])),
+    begun,
+    last,
+  };
+  const firstPlan = planFeatures(base);
+  const ownSeats = seatsOf(wanted, firstPlan);
+  const made = Object.keys(ownSeats).length > 0 ? planFeatures({ ...base, ownSeats }) : firstPlan;
+  const locatings = made.setups.map((setup) =>
+    locateSetup({
+      setup,
+      sizes: site.sizes,
+      shaft: site.shaft !== null,
+      fixedJaw: vise.fixedJaw,
+      machine,
+      shop,
+    }),
+  );
+  return {
+    ...made,
+    locatings,
+    steps: made.setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
+    reports: wanted.map((o) => reportOn(o, made, base, features)),
+    minutes: {
+      cutting: made.setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
+      handling: made.setups.reduce((sum, s) => sum + s.minutes.handling, 0),
+    },
+  };
+}
+
+/** What the person set of each operation, and what was told when it began: that stays. */
+function ownOf(
+  wanted: readonly Override[],
+  states: ReadonlyMap<FeatureKey, FeatureProgress>,
+): Partial<Record<FeatureKey, OwnConditions>> {
+  const own: Partial<Record<FeatureKey, OwnConditions>> = {};
+  for (const o of wanted) {
+    if (o.at === "route") continue;
+    const key = o.at as FeatureKey;
+    const now = own[key] ?? nothingOwn;
+    if (o.what === "cutter") own[key] = { ...now, cutter: o.value };
+    if (o.what === "speed") own[key] = { ...now, rpm: o.value };
+    if (o.what === "feed") own[key] = { ...now, vf: o.value };
+    if (o.what === "depth") own[key] = { ...now, depth: o.value };
+  }
+  for (const [key, { told }] of states)
+    own[key] = {
+      ...(own[key] ?? nothingOwn),
+      cutter: told.cutter,
+      rpm: told.rpm || null,
+      vf: told.vf || null,
+      depth: told.depth,
+    };
+  return own;
+}
+
+/** How setups are wanted held, by the face that is up in the one an operation lies in. */
+function seatsOf(wanted: readonly Override[], plan: FeaturePlan): Partial<Record<Face, OwnSeat>> {
+  const seats: Partial<Record<Face, OwnSeat>> = {};
+  for (const o of wanted) {
+    const setup = plan.setups.find((s) => s.operations.some((op) => op.key === o.at));
+    if (!setup) continue;
+    const now = seats[setup.at.up] ?? noOwnSeat;
+    if (o.what === "fixed") seats[setup.at.up] = { ...now, fixed: o.value };
+    if (o.what === "parallels") seats[setup.at.up] = { ...now, parallels: o.value };
+    if (o.what === "packing") seats[setup.at.up] = { ...now, paper: true };
+    if (o.what === "stop") seats[setup.at.up] = { ...now, stop: true };
+  }
+  return seats;
+}
+
+/** What became of an override about features. */
+function reportOn(
+  override: Override,
+  made: FeaturePlan,
+  asked: FeaturesAsked,
+  features: readonly Feature[],
+): OverrideReport {
+  const applied = (why: OverrideReport["why"]): OverrideReport => ({ override, state: "applied", why });
+  const impossible = (why: OverrideReport["why"]): OverrideReport => ({ override, state: "impossible", why });
+  const without: OverrideReport = {
+    override,
+    state: "withoutObject",
+    why: words("This plan has no such operation. It is kept for when it has."),
+  };
+  if (override.what === "first") {
+    const wanted = features.find((f) => f.id === override.value);
+    if (!wanted) return without;
+    if (made.setups.flatMap((s) => s.features)[0] === wanted.id) return applied(words("It is cut first."));
+    const byId = new Map(features.map((f) => [f.id, f]));
+    const cut = made.setups.flatMap((s) => s.features.map((id) => ({ id, up: s.at.up })));
+    for (const { id, up } of cut) {
+      const feature = byId.get(id);
+      const cutouts = feature && cutoutsOf(feature, wanted, asked);
+      const edge = cutouts && comesBefore({ ...cutouts.one, up }, cutouts.other, byId, asked.site.sizes);
+      if (edge)
+        return impossible(
+          rule(
+            "M30.order",
+          )`It cuts away the ${edge} edge, which other features are dimensioned from: they come first. Dimension them from another face, or leave the order as it is.`,
+        );
+    }
+    return impossible(words("Its setup cannot come first: what it needs is cut before it."));
+  }
+  const feature = override.at === "route" ? null : featureOfKey(override.at as FeatureKey);
+  if (override.what === "way") {
+    const route = made.routes.find((r) => r.feature === feature);
+    const other = [...(route?.others ?? []), ...(made.refused.find((r) => r.feature === feature)?.others ?? [])].find(
+      (o) => o.name === override.value,
+    );
+    if (route?.way === override.value) return applied(words("Made so."));
+    return other?.refusal ? impossible(other.refusal.reason) : other ? impossible(words("Another setup would be needed for it.")) : without;
+  }
+  const operation = made.setups.flatMap((s) => s.operations).find((o) => o.key === override.at);
+  if (!operation) return without;
+  if (override.what === "cutter")
+    return operation.cutter === override.value
+      ? applied(say`${operation.toolName}, as you chose.`)
+      : impossible(words("That cutter cannot do this: too wide, too short, or not of its kind."));
+  if (override.what === "fixed") {
+    const setup = made.setups.find((s) => s.operations.includes(operation));
+    return setup?.at.fixed === override.value
+      ? applied(words("Held as you chose."))
+      : impossible(words("Held so the jaws or parallels would be in the way of a cut."));
+  }
+  if (override.what === "direction" || override.what === "jack")
+    return impossible(words("It is not set for features: they are cut conventional, and held all along."));
+  return applied(words("As you set it."));
+}
+
+function cutoutsOf(one: Feature, other: Feature, { site }: FeaturesAsked) {
+  const [a, b] = [cutoutOf(one, site), cutoutOf(other, site)];
+  return a && b ? { one: { feature: one, cutout: a }, other: { feature: other, cutout: b } } : null;
+}

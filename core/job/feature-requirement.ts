@@ -1,0 +1,49 @@
+import { sizeVerdict } from "../measure/index.ts";
+import type { Part } from "../part/index.ts";
+import type { Dimension } from "../quantity/index.ts";
+import type { FeatureKey } from "../route/index.ts";
+import type { Shop } from "../shop/index.ts";
+import { effective, type Record as JobRecord } from "../steps/index.ts";
+import { phraseText } from "../working/index.ts";
+import type { PlannedFeatures } from "./feature-plan.ts";
+import { type Requirement, uncertaintyOf } from "./requirement.ts";
+
+/** What the drawing requires of features that are measured, with the readings that judge them. */
+export function featureRequirements(
+  features: PlannedFeatures,
+  part: Part,
+  records: JobRecord[],
+  shop: Shop,
+  piece: number,
+): Requirement[] {
+  return features.setups.flatMap(({ operations }) =>
+    operations.flatMap((operation): Requirement[] => {
+      const { measure, feature, key } = operation;
+      if (!measure || measure.before) return [];
+      const path: FeatureKey = `${feature}/${measure.size}`;
+      const readings = effective(records).flatMap((r) =>
+        r.type === "reading" && r.piece === piece && r.of === path && (r.op === key || r.op === null)
+          ? [{ seq: r.seq, value: r.value, instrument: r.instrument, questioned: r.questioned }]
+          : [],
+      );
+      const u = uncertaintyOf(readings, shop);
+      const drawn = (part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined)?.[measure.size];
+      return [
+        {
+          of: path,
+          name: phraseText(measure.name, "mm"),
+          drawn: drawn ?? null,
+          limits: measure.limits,
+          deviation: null,
+          readings,
+          u,
+          verdict: sizeVerdict(
+            readings.map((r) => r.value),
+            measure.limits,
+            u,
+          ),
+        },
+      ];
+    }),
+  );
+}

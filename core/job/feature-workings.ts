@@ -1,0 +1,97 @@
+import { cuttingFigure } from "../cutting/index.ts";
+import { handlingTimes } from "../handbook/index.ts";
+import { pickupErrors } from "../locate/index.ts";
+import { count, mm, quantity, tidy } from "../quantity/index.ts";
+import { type FeatureOperation, type FeatureSetup } from "../route/index.ts";
+import type { Locating } from "../locate/index.ts";
+import type { Machine, Shop } from "../shop/index.ts";
+import { line, precise, say, type WorkingBody, words } from "../working/index.ts";
+import type { Material } from "../handbook/index.ts";
+
+/** Figures of a feature's operation that have a working. */
+export const featureFigures = ["speed", "feed", "depth", "power", "bending", "time", "places", "zero", "grip"] as const;
+export type FeatureFigure = (typeof featureFigures)[number];
+
+/** The working of a figure of an operation; null for one it has not. */
+export function featureFigureWorking(
+  figure: FeatureFigure,
+  operation: FeatureOperation,
+  setup: FeatureSetup,
+  locating: Locating,
+  { machine, material, shop }: { machine: Machine; material: Material; shop: Shop },
+): WorkingBody | null {
+  const cutter = shop.cutters.find((c) => c.id === operation.cutter);
+  const { cut, set } = operation;
+  switch (figure) {
+    case "speed":
+    case "feed":
+    case "depth":
+    case "power":
+    case "bending":
+      if (cut && cutter) return cuttingFigure(figure, cut, { cutter, machine, material });
+      return set && cutter && (figure === "speed" || figure === "feed")
+        ? {
+            lines: [
+              line("spindle", quantity("spindleSpeed", set.rpm)),
+              line("cutting speed at its edge", quantity("cuttingSpeed", (Math.PI * operation.diameter * set.rpm) / 1000), {
+                source: "n = 1000 vc / (π D), the kind's share of the milling speed",
+                sum: figure === "speed",
+              }),
+              ...(figure === "feed"
+                ? [
+                    line("feed a turn", mm(tidy(set.vf / set.rpm)), { decimals: 3, source: "feed bands by kind and diameter" }),
+                    line("table or quill feed", quantity("feed", set.vf), { sum: true }),
+                  ]
+                : []),
+            ],
+          }
+        : null;
+    case "time":
+      return {
+        lines: [
+          line("cutting, with coming to each place", quantity("time", operation.minutes.cutting)),
+          ...(operation.sameTool ? [] : [line("cutter changed, touched off", quantity("time", handlingTimes.cutterChange + handlingTimes.touchOff), { source: "usual handling times (guess)" })]),
+          line("this operation", quantity("time", operation.minutes.cutting + operation.minutes.handling), { sum: true }),
+        ],
+      };
+    case "places":
+      return {
+        lines: [
+          line("cutter that cuts", mm(operation.diameter), { decimals: 3 }),
+          line("its axis stands off a wall by half of it", mm(tidy(operation.diameter / 2)), { decimals: 3, sum: true }),
+          line("levels", count(Math.max(1, operation.levels.length))),
+          line("floor below the face", mm(operation.floor), { decimals: 3 }),
+        ],
+        notes: [
+          words("Every place is the axis of the cutter, counted from the one zero of the setup."),
+          say`Places that cut must be within ${precise(mm(operation.exact), 2)}; what only moves in air need not.`,
+        ],
+      };
+    case "zero":
+      return {
+        lines: [
+          ...locating.pickups.flatMap((p) => [
+            line(`half of what touches in ${p.axis.toUpperCase()}`, mm(tidy(p.tool / 2)), { decimals: 3 }),
+            line("what lies between", mm(p.medium), { decimals: 3 }),
+            line("axis off the edge", mm(p.off), { decimals: 3, sum: true }),
+            line("zero known within", mm(p.error), {
+              decimals: 3,
+              source: `${p.way === "finder" ? `finder ±${pickupErrors.finder}` : `paper ±${pickupErrors.paper}`} mm and half a step of the ${p.by} (guess)`,
+            }),
+          ]),
+          line("both axes together", mm(tidy(locating.error)), { decimals: 3, sum: true }),
+          ...(locating.closest === null ? [] : [line("half the tightest tolerance of a place", mm(tidy(locating.closest)), { decimals: 3 })]),
+        ],
+        notes: [words("Errors that are not alike add up as the root of the sum of their squares.")],
+      };
+    case "grip":
+      return {
+        lines: [
+          line("gripped", mm(setup.seat.grip)),
+          line("held after chamfer and edge break", mm(setup.seat.effectiveGrip)),
+          line("stands above the jaws", mm(setup.seat.projection), { sum: true }),
+        ],
+        notes: setup.reasons,
+      };
+  }
+}

@@ -1,0 +1,340 @@
+import { cautions, handlingTimes } from "../handbook/index.ts";
+import {
+  type FeatureMove,
+  featureMoves,
+  type Locating,
+  type Pickup,
+  settleAt,
+  topPickup,
+} from "../locate/index.ts";
+import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
+import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
+import type { Machine } from "../shop/index.ts";
+import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
+import type { FeatureProgress } from "./feature-progress.ts";
+import type { StaleCause } from "./record.ts";
+import { staleWords, type Step, type StepKind } from "./step.ts";
+import type { Tick } from "./tick.ts";
+
+type States = ReadonlyMap<FeatureKey, FeatureProgress>;
+
+/** Which zeros a cause makes stale (M44). */
+const stales: Record<StaleCause, readonly ("x" | "y" | "z")[]> = {
+  moved: ["x", "y", "z"],
+  restarted: ["x", "y", "z"],
+  cutter: ["z"],
+  knee: ["z"],
+};
+
+/** The last event in a setup that made a zero stale; null when none did. */
+function staleSince(
+  setup: FeatureSetup,
+  states: States,
+  axis: "x" | "y" | "z",
+): { cause: StaleCause; seq: number } | null {
+  return setup.operations
+    .flatMap((o) => states.get(o.key)?.stales ?? [])
+    .filter(({ cause }) => stales[cause].includes(axis))
+    .reduce<{ cause: StaleCause; seq: number } | null>((a, b) => (!a || b.seq > a.seq ? b : a), null);
+}
+
+/** How much is left for the last wall when it is reached, mm: what its cut was planned to take. */
+const leftForWall = (operation: FeatureOperation): Mm =>
+  operation.cut ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0) : 0;
+
+/** What a size should read while its last wall is not cut yet, mm. */
+export function expectedBefore(measured: Measured, last: FeatureOperation | undefined): Mm {
+  const left = last ? leftForWall(last) : 0;
+  return tidy(measured.grows ? measured.target - left : measured.target + left);
+}
+
+/** How much further out the last wall is cut than planned, by the readings before it, mm; 0 without any. */
+export function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
+  const { measure } = operation;
+  if (!measure || measure.before) return 0;
+  const before = setup.operations.find(
+    (o) => o.feature === operation.feature && o.measure?.before && o.measure.size === measure.size,
+  );
+  const read = before ? (states.get(before.key)?.readings.get(measure.size) ?? []) : [];
+  if (!before || read.length === 0) return 0;
+  const middle = (Math.max(...read) + Math.min(...read)) / 2;
+  const expected = expectedBefore(measure, operation);
+  return tidy(measure.grows ? expected - middle : middle - expected);
+}
+
+/**
+ * The steps of a setup in which features are cut: placing, pick-up on every axis, then tool by tool and move by move, with what is
+ * measured and deburred. No move before its zero is good (M44); order locked so that nothing ploughs in (M24).
+ */
+export function featureStepsOf(
+  setup: FeatureSetup,
+  locating: Locating,
+  states: States,
+  machine: Machine,
+): Step[] {
+  const first = setup.operations[0];
+  if (!first) return [];
+  const steps: Step[] = [];
+  const add = (op: FeatureOperation, kind: StepKind, id: string, title: Phrase, more: Partial<Step> = {}) => {
+    const ticks = more.ticks ?? [];
+    steps.push({
+      id,
+      op: op.key,
+      setup: setup.number,
+      kind,
+      title,
+      pass: null,
+      measure: null,
+      touch: null,
+      pickup: null,
+      move: null,
+      fit: null,
+      notes: [],
+      minutes: 0,
+      done: ticks.length > 0 && ticks.every((t) => t.done),
+      ...more,
+      ticks,
+    });
+  };
+  const tickOf = (op: FeatureOperation) => (id: string, phrase: Phrase, after = 0): Tick => ({
+    id,
+    phrase,
+    done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
+  });
+  const clampStale = staleSince(setup, states, "x");
+  const moved = clampStale?.cause === "moved" ? clampStale.seq : 0;
+  add(first, "place", "place", setup.title, {
+    ticks: placing(setup, tickOf(first)),
+    notes: setup.warnings,
+    minutes: handlingTimes.setup / 2,
+  });
+  if (setup.entry !== "stays" || moved > 0)
+    add(first, "clamp", "clamp", setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten, then indicate"), {
+      ticks: clamping(setup, (id, phrase) => tickOf(first)(id, phrase, moved)),
+      minutes: handlingTimes.setup / 2,
+    });
+  let picked = false;
+  setup.operations.forEach((op, i) => {
+    const tick = tickOf(op);
+    if (op.by === "hand") {
+      add(op, "hand", "file", op.title, {
+        ticks: [tick("filed", say`Done with ${op.toolName}, to the line or the template`)],
+        notes: op.warnings,
+        minutes: op.minutes.cutting,
+      });
+    } else {
+      if (!op.sameTool || i === 0) add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick));
+      if (!picked) {
+        picked = true;
+        locating.pickups.forEach((pickup) => zero(op, pickup));
+      }
+      if (!op.sameTool || op.tilt !== null) zero(op, topPickup(machine, op.toolName, op.tilt !== null));
+      moves(op);
+    }
+    const next = setup.operations[i + 1];
+    if (op.measure) measuring(op, op.measure);
+    if (!next || next.feature !== op.feature)
+      add(op, "deburr", "deburr", say`Deburr both sides, then wipe`, {
+        ticks: [
+          tick("stopped", words("Spindle stopped, chips brushed away, not by hand")),
+          tick("deburred", words("Every edge of it deburred, at the far side too where it comes out")),
+        ],
+        minutes: handlingTimes.deburr,
+      });
+  });
+  const last = setup.operations.at(-1)!;
+  add(last, "takeOut", "out", words("Loosen and take out"), {
+    ticks: takeOut(setup, tickOf(last)),
+    notes: [
+      warn(
+        rule("M08.left")`What was put in comes out before the next setup: a parallel, stop or block left in lifts the part.`,
+      ),
+    ],
+  });
+  return steps;
+
+  function zero(op: FeatureOperation, pickup: Pickup) {
+    const stale = staleSince(setup, states, pickup.axis);
+    const taken = states.get(op.key)?.ticks.get(`zero-${pickup.axis}`) ?? -1;
+    const good = taken > (stale?.seq ?? 0);
+    add(op, "pickup", `zero-${pickup.axis}`, pickup.title, {
+      pickup: { ...pickup, stale: !good && stale ? (staleWords[stale.cause] ?? null) : null },
+      notes: pickup.warnings,
+      minutes: handlingTimes.touchOff,
+      done: good,
+    });
+  }
+
+  function moves(op: FeatureOperation) {
+    const all = featureMoves(op, locating.frame, wallShift(op, setup, states)) ?? [];
+    const ticks = states.get(op.key)?.ticks;
+    const here: { [axis: string]: Mm } = {};
+    all.forEach((move, i) => {
+      const targets = (["x", "y", "z"] as const).flatMap((axis) => {
+        const to = move.to[axis];
+        if (to === undefined) return [];
+        const from = here[axis] ?? null;
+        here[axis] = to;
+        return [{ axis, settled: settleAt(to, machine.axes[axis]), from }];
+      });
+      add(op, "move", `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
+        move: { move, targets, of: all.length },
+        notes: [
+          ...(i === 0 ? [warn(words(cautions.chips)), ...op.warnings] : []),
+          ...moveNotes(move, op),
+          ...targets
+            .filter(({ settled }) => Math.abs(settled.residue) >= 0.0005)
+            .map(({ axis, settled }) =>
+              note(
+                rule(
+                  "M25.residue",
+                )`${axis.toUpperCase()} set to the nearest division is ${precise(mm(Math.abs(settled.residue)), 3)} off; the next place counts from zero again, so it never adds up.`,
+              ),
+            ),
+        ],
+        minutes: op.minutes.cutting / all.length,
+        done: ticks?.has(`move-${move.number}`) ?? false,
+      });
+    });
+  }
+
+  function measuring(op: FeatureOperation, measured: Measured) {
+    const state = states.get(op.key);
+    const readings = state?.readings.get(measured.size) ?? [];
+    const last = measured.before
+      ? setup.operations.find(
+          (o) => o.feature === op.feature && o.measure && !o.measure.before && o.measure.size === measured.size,
+        )
+      : undefined;
+    const expected = measured.before ? expectedBefore(measured, last) : measured.target;
+    const read = readings.length > 0 ? (Math.max(...readings) + Math.min(...readings)) / 2 : null;
+    const left = read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
+    add(op, "measure", `measure-${measured.size}`, say`Measure ${measured.name}`, {
+      fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
+      notes: [warn(words(cautions.measure)), ...fitNotes(measured, left, read)],
+      minutes: handlingTimes.measure,
+      done: state?.measured ?? false,
+    });
+  }
+}
+
+/** What a reading says of a fit: what is left, or that it has gone too far. */
+function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning[] {
+  if (left === null || read === null) return [];
+  const { lower, upper } = measured.limits;
+  if (measured.before)
+    return left < 0
+      ? [
+          stop(
+            rule(
+              "fit.gone",
+            )`It is ${precise(mm(-left), 3)} past what is wanted already: cut nothing more there. Measure again, and look at the drawing before going on.`,
+          ),
+        ]
+      : [note(rule("fit.left")`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`)];
+  if (read >= lower && read <= upper) return [note(rule("fit.good")`Within its limits.`)];
+  return left > 0
+    ? [
+        warn(
+          rule(
+            "fit.more",
+          )`${precise(mm(left), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
+        ),
+      ]
+    : [
+        stop(
+          rule(
+            "fit.past",
+          )`It is ${precise(mm(-left), 3)} past the middle of its limits, and outside them: it cannot be put back. Mark the piece, and see what it must fit.`,
+        ),
+      ];
+}
+
+const speedOf = (op: FeatureOperation): Phrase =>
+  op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
+
+function toolIn(op: FeatureOperation, tick: (id: string, phrase: Phrase) => Tick): Partial<Step> {
+  return {
+    ticks: [
+      tick("cutter", say`${op.toolName} in the spindle, drawbar tight`),
+      ...(op.set
+        ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", op.set.rpm)}: ${op.set.setting}`)]
+        : []),
+      ...(op.tilt !== null
+        ? [tick("tilted", say`Head tilted ${quantity("angle", op.tilt)}, checked with a sine bar or an angle block, and locked`)]
+        : []),
+      tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+      tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
+      tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+    ],
+    notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
+    minutes: handlingTimes.cutterChange,
+  };
+}
+
+/** What is said of a move besides where it ends. */
+function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
+  if (move.kind === "go")
+    return [note(words("Spindle up clear first. Lock the table when you are there."))];
+  if (move.kind === "down" && op.by === "hole")
+    return [note(words("Back out every so often to clear the chips; ease off where it breaks through."))];
+  if (move.kind === "down" && move.cuts === "down")
+    return [warn(rule("M20.into")`Into solid metal: slowly, out again to clear chips.`)];
+  if (move.kind === "feed" && move.notPast)
+    return [
+      note(
+        rule(
+          "M27.stop",
+        )`Stop with the axis there, not with the edge of the cutter: its edge is ${mm(tidy(op.diameter / 2))} ahead.`,
+      ),
+    ];
+  return [];
+}
+
+function placing({ seat, device, entry, at }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  if (entry === "stays") return [tick("still", words("Vise as it was, not loosened"))];
+  if (device === "vBlocks")
+    return [
+      tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
+      tick("blocks", seat.square ? words("V-block upright against the fixed jaw") : words("V-blocks on parallels against the fixed jaw, the same height")),
+      ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
+      tick("seated", seat.square ? say`The ${at.up} end up, squared` : say`Shaft in the blocks along X, its ${at.up} side up`),
+    ];
+  return [
+    tick("wiped", words("Jaws, bed and part wiped clean")),
+    ...(seat.parallels
+      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw, clear of what is cut through`)]
+      : []),
+    ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
+    ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
+    tick("seated", say`The ${at.fixed} face to the fixed jaw, the ${at.up} face up`),
+  ];
+}
+
+function clamping({ seat, device }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  return device === "vBlocks"
+    ? [
+        tick("tight", words("Vise tight")),
+        tick(
+          "indicated",
+          seat.square
+            ? words("Side of the shaft indicated upright, both ways")
+            : words("Side of the shaft indicated along X, its crown level"),
+        ),
+      ]
+    : [
+        ...(seat.square ? [tick("squared", words("Set upright with a square"))] : []),
+        tick("tight", words("Vise tightened")),
+        ...(seat.tap ? [tick("tapped", words("Tapped down with a soft hammer"))] : []),
+        ...(seat.parallels ? [tick("tried", words("Both parallels tried: neither moves"))] : []),
+      ];
+}
+
+function takeOut({ seat, device }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+  return [
+    tick("out", words("Part out, chips brushed away")),
+    ...(seat.parallels ? [tick("parallels-out", words("Parallels out"))] : []),
+    ...(device === "vBlocks" ? [tick("blocks-out", words("V-blocks out"))] : []),
+    ...(seat.stop ? [tick("stop-out", words("Stop out of the way"))] : []),
+  ];
+}

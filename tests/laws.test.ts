@@ -188,7 +188,9 @@ describe("plans of random blocks", () => {
         // What was put in is ticked out in the same clamping, before the next one begins.
         for (const clamping of new Set(made.setups.map((s) => s.clamping))) {
           const ops = made.setups.filter((s) => s.clamping === clamping).map((s) => s.key);
-          const ticks = done.filter((s) => ops.some((key) => key === s.op)).flatMap((s) => s.ticks.map((t) => t.id));
+          const ticks = done
+            .filter((s) => ops.some((key) => key === s.op))
+            .flatMap((s) => s.ticks.map((t) => t.id));
           for (const thing of ["rod", "parallels", "paper", "straps", "packing", "points"])
             expect(ticks.includes(`out-${thing}`)).toBe(ticks.includes(thing));
         }

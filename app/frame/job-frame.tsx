@@ -111,7 +111,11 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   const planned = usePlan(inputs);
   const plan = planned.plan;
   const statusText = plan
-    ? JSON.stringify(plan.status[plan.cutBegun ? "machine" : plan.setups.length > 0 || plan.features ? "setups" : "drawing"])
+    ? JSON.stringify(
+        plan.status[
+          plan.cutBegun ? "machine" : plan.setups.length > 0 || plan.features ? "setups" : "drawing"
+        ],
+      )
     : null;
   const lastStatus = useRef<string | null>(null);
   useEffect(() => {
@@ -149,8 +153,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   const atMachine = station === "machine";
   // Something worth reading stands in the margin from the start; another setup keeps the same figure.
   const place = `${station} ${chosen ?? setups[0] ?? ""}`;
-  const focusKey =
-    picked?.place === place ? picked.key : usualKey(station, chosen ?? setups[0], picked?.key);
+  const focusKey = picked?.place === place ? picked.key : usualKey(station, chosen ?? setups[0], picked?.key);
   const setFocusKey = (key: string) => setPicked({ place, key });
   const working = useWorking(focusKey, plan);
 
@@ -158,8 +161,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     if (!plan || setups.length === 0 || atMachine) return;
     const at = setups.indexOf(setupKeyOf(plan, chosen) ?? setups[0]!);
     const next = setups[Math.min(setups.length - 1, Math.max(0, at + by))];
-    if (next)
-      void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${keySlug(next)}`);
+    if (next) void navigate(`/jobs/${job.id}/${station === "cuts" ? "cuts" : "setups"}/${keySlug(next)}`);
   };
   const send = (intent: "undo" | "redo") =>
     void undo.submit(

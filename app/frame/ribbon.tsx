@@ -126,9 +126,13 @@ export const Ribbon = memo(function Ribbon({
             setup={setup}
             now={plan.setups.length + i === index}
             first={i === 0}
-            state={setupState(plan, setup.operations.map((o) => o.key), setup)}
+            state={setupState(
+              plan,
+              setup.operations.map((o) => o.key),
+              setup,
+            )}
             to={link(setup.operations[0]!.key)}
-            figure={vise ? featureSection(setup, vise, Math.max(...setup.operations.map((o) => o.floor)), true) : null}
+            figure={vise ? featureSection(setup, vise, true) : null}
             here={current}
           />
         ))}

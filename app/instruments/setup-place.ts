@@ -17,7 +17,11 @@ export function featureSetupOf(plan: Pick<Plan, "features">, key: AnyKey | null)
   const index = setups.findIndex((s) => s.operations.some((o) => o.key === key));
   const setup = setups[index];
   return setup
-    ? { setup, locating: plan.features!.locatings[index]!, operation: setup.operations.find((o) => o.key === key)! }
+    ? {
+        setup,
+        locating: plan.features!.locatings[index]!,
+        operation: setup.operations.find((o) => o.key === key)!,
+      }
     : null;
 }
 
@@ -33,6 +37,7 @@ export function setupPlace(
 ): string {
   const clampings = clampingsOf(plan);
   const several = (plan.setups.at(-1)?.clamping ?? 0) < plan.setups.length;
-  const cut = several && setup.number <= plan.setups.length ? `, cut ${setup.number} of ${plan.setups.length}` : "";
+  const cut =
+    several && setup.number <= plan.setups.length ? `, cut ${setup.number} of ${plan.setups.length}` : "";
   return `${word} ${setup.clamping} of ${clampings}${cut}`;
 }

@@ -45,9 +45,7 @@ export function toolCut(
   const reach = cutter.kind === "twistDrill" ? cutter.fluteLength : cutter.stickout;
   if (deep > reach + 1e-6)
     return refused(
-      rule(
-        "M20.flute",
-      )`${cutter.name} reaches ${mm(reach)}; ${mm(deep)} are needed.`,
+      rule("M20.flute")`${cutter.name} reaches ${mm(reach)}; ${mm(deep)} are needed.`,
       say`Take a longer one, or cut it from both sides.`,
     );
   const d = cuttingDiameter(cutter);

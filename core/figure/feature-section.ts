@@ -7,9 +7,8 @@ const bed = 10;
 
 /** How the part is held while features are cut, seen along the jaws, the fixed jaw at the right. */
 export function featureSection(
-  { seat, device, at }: Pick<FeatureSetup, "seat" | "device" | "at">,
+  { seat, device, at, section }: Pick<FeatureSetup, "seat" | "device" | "at" | "section">,
   vise: Vise,
-  deepest: number,
   small: boolean,
 ): Figure {
   const under = seat.parallels?.height ?? 0;
@@ -29,28 +28,48 @@ export function featureSection(
   const text = width * 0.036;
   const shapes: Shape[] = [
     { kind: "rect", x: margin / 2, y: zero, w: width - margin, h: bed, ink: "bed" },
-    { kind: "rect", x: margin, y: y(vise.jawDepth), w: vise.jawThickness, h: vise.jawDepth, ink: "movingJaw" },
+    {
+      kind: "rect",
+      x: margin,
+      y: y(vise.jawDepth),
+      w: vise.jawThickness,
+      h: vise.jawDepth,
+      ink: "movingJaw",
+    },
     { kind: "rect", x: right, y: y(vise.jawDepth), w: vise.jawThickness, h: vise.jawDepth, ink: "fixedJaw" },
   ];
   if (seat.parallels)
     for (const x of [left, right - seat.parallels.thickness])
       shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
   if (round) {
-    shapes.push({ kind: "rect", x: margin + vise.jawThickness, y: y(base + stands * 0.7), w: block, h: base + stands * 0.7, ink: "rod" });
+    shapes.push({
+      kind: "rect",
+      x: margin + vise.jawThickness,
+      y: y(base + stands * 0.7),
+      w: block,
+      h: base + stands * 0.7,
+      ink: "rod",
+    });
     shapes.push(
       seat.square
         ? { kind: "rect", x: left, y: y(top), w: seat.between, h: stands, ink: "part", strong: true }
-        : { kind: "circle", x: (left + right) / 2, y: y(base + seat.between / 2), r: seat.between / 2, ink: "part" },
+        : {
+            kind: "circle",
+            x: (left + right) / 2,
+            y: y(base + seat.between / 2),
+            r: seat.between / 2,
+            ink: "part",
+          },
     );
   } else {
     shapes.push({ kind: "rect", x: left, y: y(top), w: seat.between, h: stands, ink: "part", strong: true });
-    if (deepest > 0)
+    for (const { from, to, depth } of section)
       shapes.push({
         kind: "rect",
-        x: left + seat.between * 0.3,
+        x: right - to,
         y: y(top),
-        w: seat.between * 0.4,
-        h: Math.min(deepest, stands),
+        w: to - from,
+        h: Math.min(depth, stands),
         ink: "remove",
       });
   }
@@ -68,7 +87,15 @@ export function featureSection(
       [margin + vise.jawThickness / 2, "moving"],
       [right + vise.jawThickness / 2, "fixed"],
     ] as const)
-      shapes.push({ kind: "text", x, y: y(vise.jawDepth / 2), text: words, size: text, anchor: "middle", ink: "edge" });
+      shapes.push({
+        kind: "text",
+        x,
+        y: y(vise.jawDepth / 2),
+        text: words,
+        size: text,
+        anchor: "middle",
+        ink: "edge",
+      });
   }
   return {
     title: `Seen along the jaws: the ${at.up} up, the ${at.fixed} at the fixed jaw${round ? ", in a V-block" : seat.parallels ? ", on parallels" : ", on the bed"}.`,

@@ -41,7 +41,10 @@ export function partInSetup({ frame, site }: Pick<MovesDrawn, "frame" | "site">)
   y: readonly [Mm, Mm];
 } {
   const axis = axisOf(frame.up);
-  const [a, b] = (["length", "width", "height"] as const).filter((s) => s !== axis) as [keyof Sizes, keyof Sizes];
+  const [a, b] = (["length", "width", "height"] as const).filter((s) => s !== axis) as [
+    keyof Sizes,
+    keyof Sizes,
+  ];
   return rectInSetup(frame, { x: [0, site.sizes[a]], y: [0, site.sizes[b]] });
 }
 
@@ -78,14 +81,26 @@ export function movesView(drawn: MovesDrawn): Figure {
   const put = (x: Mm, y: Mm): Point => [x - left, back - y];
   const drawnPath = (outline: Outline): Outline => mapOutline(outline, (x, y) => put(x, y), true);
   const shapes: Shape[] = [];
-  const rect = (x: readonly [Mm, Mm], y: readonly [Mm, Mm], ink: "part" | "fixedJaw" | "movingJaw"): Shape => {
+  const rect = (
+    x: readonly [Mm, Mm],
+    y: readonly [Mm, Mm],
+    ink: "part" | "fixedJaw" | "movingJaw",
+  ): Shape => {
     const [px, py] = put(x[0], y[1]);
     return { kind: "rect", x: px, y: py, w: x[1] - x[0], h: y[1] - y[0], ink };
   };
   const jaw = Math.min(edge * 0.7, 6);
   const jaws: Shape[] = [
-    rect([part.x[0], part.x[1]], [part.y[1], part.y[1] + jaw], fixedJaw === "back" ? "fixedJaw" : "movingJaw"),
-    rect([part.x[0], part.x[1]], [part.y[0] - jaw, part.y[0]], fixedJaw === "back" ? "movingJaw" : "fixedJaw"),
+    rect(
+      [part.x[0], part.x[1]],
+      [part.y[1], part.y[1] + jaw],
+      fixedJaw === "back" ? "fixedJaw" : "movingJaw",
+    ),
+    rect(
+      [part.x[0], part.x[1]],
+      [part.y[0] - jaw, part.y[0]],
+      fixedJaw === "back" ? "movingJaw" : "fixedJaw",
+    ),
   ];
   shapes.push(...jaws, rect(part.x, part.y, "part"));
   for (const id of setup.features) {
@@ -134,8 +149,22 @@ export function movesView(drawn: MovesDrawn): Figure {
   }
   const [zx, zy] = put(0, 0);
   shapes.push(
-    { kind: "line", points: [[zx - size * 1.4, zy], [zx + size * 1.4, zy]], ink: "edge" },
-    { kind: "line", points: [[zx, zy - size * 1.4], [zx, zy + size * 1.4]], ink: "edge" },
+    {
+      kind: "line",
+      points: [
+        [zx - size * 1.4, zy],
+        [zx + size * 1.4, zy],
+      ],
+      ink: "edge",
+    },
+    {
+      kind: "line",
+      points: [
+        [zx, zy - size * 1.4],
+        [zx, zy + size * 1.4],
+      ],
+      ink: "edge",
+    },
     { kind: "circle", x: zx, y: zy, r: size * 0.7, ink: "touch" },
     word(zx - size * 0.5, zy - size * 0.6, "0", size, "end", true),
     word(size * 0.3, height - foot * 0.3, footWords(operation, moves), size * 0.9, "start"),
@@ -160,8 +189,22 @@ function cutterPlace(
 }
 
 const cross = (x: Mm, y: Mm, arm: Mm): Shape[] => [
-  { kind: "line", points: [[x - arm, y], [x + arm, y]], ink: "center" },
-  { kind: "line", points: [[x, y - arm], [x, y + arm]], ink: "center" },
+  {
+    kind: "line",
+    points: [
+      [x - arm, y],
+      [x + arm, y],
+    ],
+    ink: "center",
+  },
+  {
+    kind: "line",
+    points: [
+      [x, y - arm],
+      [x, y + arm],
+    ],
+    ink: "center",
+  },
 ];
 
 const word = (

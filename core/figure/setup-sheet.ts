@@ -71,7 +71,9 @@ function wrapped(text: string, letters: number): string[] {
 /** A place as it is written in a list: the axes that move. */
 const placeText = ({ to }: FeatureMove, unit: LengthUnit): string =>
   (["x", "y"] as const)
-    .flatMap((axis) => (to[axis] === undefined ? [] : [`${axis.toUpperCase()} ${showQuantity(mm(to[axis]), unit)}`]))
+    .flatMap((axis) =>
+      to[axis] === undefined ? [] : [`${axis.toUpperCase()} ${showQuantity(mm(to[axis]), unit)}`],
+    )
     .join("  ");
 
 /** More places of one operation than this are not listed one by one: the machine walks them. */
@@ -85,19 +87,29 @@ function operationLines(
 ): { text: string; bold: boolean }[] {
   const { set } = operation;
   const head = `${phraseText(operation.title, unit)}: ${operation.toolName}${
-    set ? `, ${showQuantity(quantity("spindleSpeed", set.rpm), unit)}, ${showQuantity(quantity("feed", set.vf), unit)} ${set.feedBy}` : ""
+    set
+      ? `, ${showQuantity(quantity("spindleSpeed", set.rpm), unit)}, ${showQuantity(quantity("feed", set.vf), unit)} ${set.feedBy}`
+      : ""
   }`;
   const moves = operation.by === "hand" ? [] : (featureMoves(operation, locating.frame) ?? []);
   const last = Math.max(0, ...moves.map((m) => m.level));
-  const depths = [...new Set(moves.flatMap((m) => (m.to.z === undefined ? [] : [showQuantity(mm(m.to.z), unit)])))];
+  const depths = [
+    ...new Set(moves.flatMap((m) => (m.to.z === undefined ? [] : [showQuantity(mm(m.to.z), unit)]))),
+  ];
   const places = moves.filter((m) => m.level === last && (m.to.x !== undefined || m.to.y !== undefined));
   const list = places
     .slice(0, mostPlaces)
-    .map((m) => `${m.kind === "go" ? "go" : "to"} ${placeText(m, unit)}${m.notPast && m.kind === "feed" ? " stop" : ""}`);
-  const more = places.length > mostPlaces ? [`and ${places.length - mostPlaces} more, walked at the machine`] : [];
+    .map(
+      (m) =>
+        `${m.kind === "go" ? "go" : "to"} ${placeText(m, unit)}${m.notPast && m.kind === "feed" ? " stop" : ""}`,
+    );
+  const more =
+    places.length > mostPlaces ? [`and ${places.length - mostPlaces} more, walked at the machine`] : [];
   return [
     ...wrapped(head, 62).map((text) => ({ text, bold: true })),
-    ...(depths.length > 0 ? wrapped(`Z ${depths.join(", ")}`, 66).map((text) => ({ text, bold: false })) : []),
+    ...(depths.length > 0
+      ? wrapped(`Z ${depths.join(", ")}`, 66).map((text) => ({ text, bold: false }))
+      : []),
     ...wrapped([...list, ...more].join(";  "), 66).map((text) => ({ text, bold: false })),
     ...(operation.measure
       ? [
@@ -119,14 +131,31 @@ export function setupSheet(drawn: SheetDrawn): Figure {
   const { width, height } = sheetSize;
   const shapes: Shape[] = [];
   const text = (x: number, y: number, words: string, size: number, bold = false) =>
-    shapes.push({ kind: "text", x, y, text: words, size, anchor: "start", ink: "edge", ...(bold ? { bold } : {}) });
+    shapes.push({
+      kind: "text",
+      x,
+      y,
+      text: words,
+      size,
+      anchor: "start",
+      ink: "edge",
+      ...(bold ? { bold } : {}),
+    });
   const rule = (y: number) =>
-    shapes.push({ kind: "line", points: [[0, y], [width, y]], ink: "edge" });
+    shapes.push({
+      kind: "line",
+      points: [
+        [0, y],
+        [width, y],
+      ],
+      ink: "edge",
+    });
   text(0, 6, drawn.title, 5, true);
-  wrapped(phraseText(setup.title, unit), 88).slice(0, 2).forEach((l, i) => text(0, 11.5 + 4.4 * i, l, 3.8));
+  wrapped(phraseText(setup.title, unit), 88)
+    .slice(0, 2)
+    .forEach((l, i) => text(0, 11.5 + 4.4 * i, l, 3.8));
   rule(18);
-  const deepest = Math.max(0, ...setup.operations.map((o) => o.floor));
-  shapes.push(...placedIn(featureSection(setup, vise, deepest, false), 0, 20, 72, 52));
+  shapes.push(...placedIn(featureSection(setup, vise, false), 0, 20, 72, 52));
   const first = setup.operations.find((o) => o.by !== "hand");
   if (first)
     shapes.push(
@@ -153,7 +182,7 @@ export function setupSheet(drawn: SheetDrawn): Figure {
   for (const pickup of locating.pickups) {
     const lines = wrapped(
       `${phraseText(pickup.title, unit)}. ${pickup.order.map((p) => phraseText(p, unit)).join(" ")}`,
-      112,
+      138,
     );
     for (const l of lines) text(0, (y += 3.6), l, 2.9);
   }

@@ -46,7 +46,14 @@ export interface FeatureInputs {
 
 /** A shaft as it comes from the lathe: clean all round. */
 export function turnedPiece(sizes: Sizes): Piece {
-  const state = { condition: "milled", bought: "milled", order: null, cutFrom: null, rest: null, clean: true } as const;
+  const state = {
+    condition: "milled",
+    bought: "milled",
+    order: null,
+    cutFrom: null,
+    rest: null,
+    clean: true,
+  } as const;
   return {
     faces: Object.fromEntries(faceNames.map((f) => [f, { ...state }])) as Piece["faces"],
     sizes: Object.fromEntries(axisNames.map((a) => [a, sizes[a]])) as Piece["sizes"],
@@ -77,7 +84,9 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     shop,
     own: ownOf(wanted, states),
     ownWays: Object.fromEntries(
-      wanted.flatMap((o) => (o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at as FeatureKey), o.value]] : [])),
+      wanted.flatMap((o) =>
+        o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at as FeatureKey), o.value]] : [],
+      ),
     ),
     ownSeats: {},
     first: wanted.flatMap((o) => (o.what === "first" ? [o.value] : [])),
@@ -92,7 +101,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
       setup,
       sizes: site.sizes,
       shaft: site.shaft !== null,
-      fixedJaw: vise.fixedJaw,
+      vise,
       machine,
       shop,
     }),
@@ -186,11 +195,16 @@ function reportOn(
   const feature = override.at === "route" ? null : featureOfKey(override.at as FeatureKey);
   if (override.what === "way") {
     const route = made.routes.find((r) => r.feature === feature);
-    const other = [...(route?.others ?? []), ...(made.refused.find((r) => r.feature === feature)?.others ?? [])].find(
-      (o) => o.name === override.value,
-    );
+    const other = [
+      ...(route?.others ?? []),
+      ...(made.refused.find((r) => r.feature === feature)?.others ?? []),
+    ].find((o) => o.name === override.value);
     if (route?.way === override.value) return applied(words("Made so."));
-    return other?.refusal ? impossible(other.refusal.reason) : other ? impossible(words("Another setup would be needed for it.")) : without;
+    return other?.refusal
+      ? impossible(other.refusal.reason)
+      : other
+        ? impossible(words("Another setup would be needed for it."))
+        : without;
   }
   const operation = made.setups.flatMap((s) => s.operations).find((o) => o.key === override.at);
   if (!operation) return without;

@@ -27,7 +27,9 @@ export function featureRequirements(
           : [],
       );
       const u = uncertaintyOf(readings, shop);
-      const drawn = (part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined)?.[measure.size];
+      const drawn = (
+        part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined
+      )?.[measure.size];
       return [
         {
           of: path,

@@ -9,7 +9,17 @@ import { line, precise, say, type WorkingBody, words } from "../working/index.ts
 import type { Material } from "../handbook/index.ts";
 
 /** Figures of a feature's operation that have a working. */
-export const featureFigures = ["speed", "feed", "depth", "power", "bending", "time", "places", "zero", "grip"] as const;
+export const featureFigures = [
+  "speed",
+  "feed",
+  "depth",
+  "power",
+  "bending",
+  "time",
+  "places",
+  "zero",
+  "grip",
+] as const;
 export type FeatureFigure = (typeof featureFigures)[number];
 
 /** The working of a figure of an operation; null for one it has not. */
@@ -33,13 +43,20 @@ export function featureFigureWorking(
         ? {
             lines: [
               line("spindle", quantity("spindleSpeed", set.rpm)),
-              line("cutting speed at its edge", quantity("cuttingSpeed", (Math.PI * operation.diameter * set.rpm) / 1000), {
-                source: "n = 1000 vc / (π D), the kind's share of the milling speed",
-                sum: figure === "speed",
-              }),
+              line(
+                "cutting speed at its edge",
+                quantity("cuttingSpeed", (Math.PI * operation.diameter * set.rpm) / 1000),
+                {
+                  source: "n = 1000 vc / (π D), the kind's share of the milling speed",
+                  sum: figure === "speed",
+                },
+              ),
               ...(figure === "feed"
                 ? [
-                    line("feed a turn", mm(tidy(set.vf / set.rpm)), { decimals: 3, source: "feed bands by kind and diameter" }),
+                    line("feed a turn", mm(tidy(set.vf / set.rpm)), {
+                      decimals: 3,
+                      source: "feed bands by kind and diameter",
+                    }),
                     line("table or quill feed", quantity("feed", set.vf), { sum: true }),
                   ]
                 : []),
@@ -50,15 +67,28 @@ export function featureFigureWorking(
       return {
         lines: [
           line("cutting, with coming to each place", quantity("time", operation.minutes.cutting)),
-          ...(operation.sameTool ? [] : [line("cutter changed, touched off", quantity("time", handlingTimes.cutterChange + handlingTimes.touchOff), { source: "usual handling times (guess)" })]),
-          line("this operation", quantity("time", operation.minutes.cutting + operation.minutes.handling), { sum: true }),
+          ...(operation.sameTool
+            ? []
+            : [
+                line(
+                  "cutter changed, touched off",
+                  quantity("time", handlingTimes.cutterChange + handlingTimes.touchOff),
+                  { source: "usual handling times (guess)" },
+                ),
+              ]),
+          line("this operation", quantity("time", operation.minutes.cutting + operation.minutes.handling), {
+            sum: true,
+          }),
         ],
       };
     case "places":
       return {
         lines: [
           line("cutter that cuts", mm(operation.diameter), { decimals: 3 }),
-          line("its axis stands off a wall by half of it", mm(tidy(operation.diameter / 2)), { decimals: 3, sum: true }),
+          line("its axis stands off a wall by half of it", mm(tidy(operation.diameter / 2)), {
+            decimals: 3,
+            sum: true,
+          }),
           line("levels", count(Math.max(1, operation.levels.length))),
           line("floor below the face", mm(operation.floor), { decimals: 3 }),
         ],
@@ -80,7 +110,9 @@ export function featureFigureWorking(
             }),
           ]),
           line("both axes together", mm(tidy(locating.error)), { decimals: 3, sum: true }),
-          ...(locating.closest === null ? [] : [line("half the tightest tolerance of a place", mm(tidy(locating.closest)), { decimals: 3 })]),
+          ...(locating.closest === null
+            ? []
+            : [line("half the tightest tolerance of a place", mm(tidy(locating.closest)), { decimals: 3 })]),
         ],
         notes: [words("Errors that are not alike add up as the root of the sum of their squares.")],
       };

@@ -136,7 +136,17 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   if (part.shaft) {
     const whole = target && machine && vise && material && findings.every((f) => f.severity !== "stop");
     const features = whole
-      ? planFeaturesOf({ part, piece: null, last: null, machine, vise, material, shop: everything, overrides: overridden, states })
+      ? planFeaturesOf({
+          part,
+          piece: null,
+          last: null,
+          machine,
+          vise,
+          material,
+          shop: everything,
+          overrides: overridden,
+          states,
+        })
       : null;
     const made = withFeatures(empty, features, records, piece, part, everything);
     return { ...made, status: shaftStatus(job, made) };
@@ -218,7 +228,10 @@ function withFeatures(
     features,
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
-    overrides: [...made.overrides.filter((o) => !features || !isOfFeature(o.override)), ...(features?.reports ?? [])],
+    overrides: [
+      ...made.overrides.filter((o) => !features || !isOfFeature(o.override)),
+      ...(features?.reports ?? []),
+    ],
     minutes: { cutting, handling, total: cutting + handling },
     requirements: features
       ? [...made.requirements, ...featureRequirements(features, part, records, shop, piece)]

@@ -82,7 +82,9 @@ export function workingOf(
       material,
       shop,
     });
-    return body && { key, title: say`Working: ${featureFigureWords[figures]}`, limits: [], notes: [], ...body };
+    return (
+      body && { key, title: say`Working: ${featureFigureWords[figures]}`, limits: [], notes: [], ...body }
+    );
   }
   if (!setup || !machine) return null;
   const ladder = made.ladders[setup.key] ?? [];

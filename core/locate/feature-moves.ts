@@ -77,7 +77,8 @@ export function featureMoves(
     const z = -depth;
     const stated = { level, levels, exact: operation.exact };
     if (!near(here.x, start[0]) || !near(here.y, start[1])) {
-      const precise = way.entry === "plunge" || rest.length === 0 || (way.cuts !== "down" && way.points.length > 1);
+      const precise =
+        way.entry === "plunge" || rest.length === 0 || (way.cuts !== "down" && way.points.length > 1);
       here.z = null;
       put({
         kind: "go",
@@ -102,7 +103,10 @@ export function featureMoves(
       const [dx, dy] = [point[0] - here.x!, point[1] - here.y!];
       put({
         kind: "feed",
-        to: { ...(Math.abs(dx) > 1e-6 ? { x: point[0] } : {}), ...(Math.abs(dy) > 1e-6 ? { y: point[1] } : {}) },
+        to: {
+          ...(Math.abs(dx) > 1e-6 ? { x: point[0] } : {}),
+          ...(Math.abs(dy) > 1e-6 ? { y: point[1] } : {}),
+        },
         axis: Math.abs(dx) >= Math.abs(dy) ? "x" : "y",
         notPast: way.stops[i + 1] ?? false,
         cuts: way.cuts,
@@ -141,6 +145,14 @@ function discMoves(operation: FeatureOperation, sweep: Extract<Sweep, { kind: "d
   return [
     { number: 1, kind: "go", to: { x: sweep.along }, axis: "x", notPast: false, cuts: "air", ...common },
     { number: 2, kind: "down", to: { z }, axis: "z", notPast: false, cuts: "air", ...common },
-    { number: 3, kind: "in", to: { y: tidy(sweep.depth) }, axis: "y", notPast: true, cuts: "down", ...common },
+    {
+      number: 3,
+      kind: "in",
+      to: { y: tidy(sweep.depth) },
+      axis: "y",
+      notPast: true,
+      cuts: "down",
+      ...common,
+    },
   ];
 }

@@ -23,7 +23,12 @@ export function distanceTo([px, py]: Point, [[ax, ay], [bx, by]]: readonly [Poin
 type Interval = [low: Mm, high: Mm];
 
 /** Where along a line parallel to an axis a cutter of a radius would touch a straight piece; null where nowhere. */
-function forbidden(along: "x" | "y", at: Mm, [[ax, ay], [bx, by]]: readonly [Point, Point], r: Mm): Interval | null {
+function forbidden(
+  along: "x" | "y",
+  at: Mm,
+  [[ax, ay], [bx, by]]: readonly [Point, Point],
+  r: Mm,
+): Interval | null {
   // Turned so that the line runs along x at y = 0.
   const [x1, y1, x2, y2] = along === "x" ? [ax, ay - at, bx, by - at] : [ay, ax - at, by, bx - at];
   let [low, high] = [Infinity, -Infinity];
@@ -88,7 +93,7 @@ export const isFree = (point: Point, pieces: readonly (readonly [Point, Point])[
 
 /** The side of an outline's ways a cutter stands on: 1 to the left, −1 to the right. */
 export const offSide = (outline: Outline, metal: "inside" | "outside"): 1 | -1 =>
-  (outlineArea(outline) > 0) === (metal === "outside") ? 1 : -1;
+  outlineArea(outline) > 0 === (metal === "outside") ? 1 : -1;
 
 /** A way moved off to one side by a distance; null where an arc is too tight for it. */
 export function offWay(from: Corner, to: Corner, side: 1 | -1, off: Mm): [Point, Point] | null {
@@ -156,6 +161,10 @@ export const waysWithAxis = (outline: Outline) =>
   waysOf(outline).map(([from, to], index) => {
     const straight = arcOf(from, to) === null;
     const along =
-      straight && Math.abs(to.y - from.y) < 1e-6 ? ("x" as const) : straight && Math.abs(to.x - from.x) < 1e-6 ? ("y" as const) : null;
+      straight && Math.abs(to.y - from.y) < 1e-6
+        ? ("x" as const)
+        : straight && Math.abs(to.x - from.x) < 1e-6
+          ? ("y" as const)
+          : null;
     return { from, to, along, index };
   });

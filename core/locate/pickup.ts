@@ -1,13 +1,19 @@
 import { type Axis, axisOf, type Face, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
-import type { AxisScrew, Machine, Shop } from "../shop/index.ts";
+import type { FeatureSetup } from "../route/index.ts";
+import { type AxisScrew, cuttingDiameter, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { type Datum, type SetupFrame, setupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide, topSetting } from "./touch.ts";
 
 /** How a datum is picked up, and how well it is known then, mm (guess; domain.md 9). */
-export const pickupErrors = { paper: 0.03, finder: 0.01, finderTurned: 0.005, indicator: 0.005, scribed: 0.25 } as const;
+export const pickupErrors = {
+  paper: 0.03,
+  finder: 0.01,
+  finderTurned: 0.005,
+  indicator: 0.005,
+  scribed: 0.25,
+} as const;
 
 /** A sheet of copy paper between tool and part, squeezed, mm. */
 export const paper = 0.05;
@@ -53,9 +59,9 @@ export interface LocateRequest {
   sizes: Sizes;
   /** A shaft is picked up on its center. */
   shaft: boolean;
-  fixedJaw: "back" | "front";
+  vise: Pick<Vise, "fixedJaw" | "jawDepth">;
   machine: Machine;
-  shop: Pick<Shop, "instruments">;
+  shop: Pick<Shop, "instruments" | "cutters">;
 }
 
 const setBy = (screw: AxisScrew): Pickup["by"] => (screw.readout === null ? "dial" : "readout");
@@ -76,7 +82,8 @@ const isDisc = ({ operations }: FeatureSetup): boolean => operations.some((o) =>
  * off before anything goes down (M24).
  */
 export function locateSetup(request: LocateRequest): Locating {
-  const { setup, sizes, shaft, fixedJaw } = request;
+  const { setup, sizes, shaft } = request;
+  const { fixedJaw } = request.vise;
   const first = setupFrame(setup.at, fixedJaw, sizes, { x: "center", y: "center" });
   const usual = (which: "x" | "y", want: string): Face =>
     facesOf(first[which].axis).find((f) => sideInSetup(first, f) === want)!;
@@ -88,10 +95,13 @@ export function locateSetup(request: LocateRequest): Locating {
   const frame = setupFrame(setup.at, fixedJaw, sizes, datum);
   const cutting = setup.operations.filter((o) => o.by !== "hand");
   const disc = isDisc(setup);
-  const pickups = cutting.length === 0 ? [] : [
-    sidePickup("x", datum.x, frame, request),
-    disc ? crownPickup(request) : sidePickup("y", datum.y, frame, request),
-  ];
+  const pickups =
+    cutting.length === 0
+      ? []
+      : [
+          sidePickup("x", datum.x, frame, request),
+          disc ? crownPickup(request) : sidePickup("y", datum.y, frame, request),
+        ];
   const error = Math.hypot(...pickups.map((p) => p.error));
   const closest = setup.closest;
   return {
@@ -115,16 +125,19 @@ export function locateSetup(request: LocateRequest): Locating {
 function toolFor({ setup, shop }: LocateRequest): { way: Pickup["way"]; tool: Mm; name: string; medium: Mm } {
   const finder = shop.instruments.find((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
   if (finder) return { way: "finder", tool: finder.to, name: finder.name, medium: 0 };
-  const cutter = setup.operations.find((o) => o.by !== "hand") as FeatureOperation;
-  return { way: "paper", tool: cutter.diameter, name: cutter.toolName, medium: paper };
+  // A drill has no side to touch with: an end mill of the setup, else of the drawer, else a ground pin.
+  const milling = setup.operations.find((o) => o.by === "mill");
+  if (milling) return { way: "paper", tool: milling.diameter, name: milling.toolName, medium: paper };
+  const owned = shop.cutters.find((c) => c.kind === "endMill");
+  return owned
+    ? { way: "paper", tool: cuttingDiameter(owned), name: owned.name, medium: paper }
+    : { way: "paper", tool: pinDiameter, name: "a ground pin", medium: paper };
 }
 
-function sidePickup(
-  axis: "x" | "y",
-  datum: Datum,
-  frame: SetupFrame,
-  request: LocateRequest,
-): Pickup {
+/** A pin to touch with where no end mill is owned, mm. */
+const pinDiameter = 10;
+
+function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: LocateRequest): Pickup {
   const { machine, sizes } = request;
   const screw = machine.axes[axis];
   const { way, tool, name, medium } = toolFor(request);
@@ -134,8 +147,7 @@ function sidePickup(
   const NAME = axis.toUpperCase();
   const between = way === "paper" ? say`with ${name} and paper` : say`with the ${name}`;
   const backOff = words("Back off from the face first, then up, and only then over the part.");
-  const errorOf = (halved: boolean) =>
-    tidy(Math.hypot(halved ? base / Math.SQRT2 : base, stepOf(screw) / 2));
+  const errorOf = (halved: boolean) => tidy(Math.hypot(halved ? base / Math.SQRT2 : base, stepOf(screw) / 2));
   if (datum === "center") {
     const [low, high] = facesOf(frame[axis].axis);
     const half = sizes[frame[axis].axis] / 2;
@@ -169,6 +181,7 @@ function sidePickup(
     };
   }
   const where = sideInSetup(frame, datum)!;
+  const jaw = atJaw(request, datum);
   const side: ToolSide = where === "left" || where === "front" ? "minus" : "plus";
   const setting = edgeSetting(0, tool, medium, side)!;
   const toward = { left: "right", right: "left", front: "back", back: "front" }[where];
@@ -198,16 +211,43 @@ function sidePickup(
             words("From here on every place is turns and divisions from this zero."),
           ],
     warnings: [
+      ...jaw,
       note(
         way === "paper"
           ? rule(
               "M23.edge",
             )`Half of the cutter (${precise(mm(tidy(tool / 2)), 3)}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. A long strip of paper, fingers away; better, the spindle turned by hand.`
-          : rule("M23.edge")`Half of its tip (${precise(mm(tidy(tool / 2)), 3)}) lies between its axis and the edge.`,
+          : rule(
+              "M23.edge",
+            )`Half of its tip (${precise(mm(tidy(tool / 2)), 3)}) lies between its axis and the edge.`,
       ),
       warn(rule("M24.back")`After the touch back off, then up, then over the part: never down beside it.`),
     ],
   };
+}
+
+/** A face at a jaw can only be touched where it stands above it, mm. */
+const leastAbove = 6;
+
+/** What is said of a datum that lies at a jaw, too low to be touched above it. */
+function atJaw({ setup, shaft, vise }: LocateRequest, datum: Face): Warning[] {
+  if (shaft || axisOf(datum) !== axisOf(setup.at.fixed)) return [];
+  const { seat } = setup;
+  const above = tidy((seat.parallels?.height ?? 0) + seat.standing - vise.jawDepth);
+  if (above >= leastAbove) return [];
+  return [
+    datum === setup.at.fixed
+      ? note(
+          rule(
+            "locate.fixedJaw",
+          )`Only ${mm(above)} of that face stand above the fixed jaw: touch the face of the jaw itself beside the part, it is the same plane.`,
+        )
+      : warn(
+          rule(
+            "locate.movingJaw",
+          )`Only ${mm(above)} of that face stand above the moving jaw: a thin finder, or a parallel set up against the face and touched in its place (add its thickness).`,
+        ),
+  ];
 }
 
 /** A disc cutter touches the crown with its edge: zero is there, and its depth counts from it. */
@@ -224,19 +264,23 @@ function crownPickup(request: LocateRequest): Pickup {
     tool: cutter.diameter,
     medium: paper,
     side: "minus",
-    settings: [by === "readout" ? -paper : 0],
+    settings: [-paper],
     off: paper,
     by,
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
     title: say`Touch the side of the shaft in Y with ${cutter.toolName} and paper`,
     order: [
-      words("Bring the cutter to the middle of the shaft in Z first, then its edge to the side through paper, the spindle turned by hand."),
+      words(
+        "Bring the cutter to the middle of the shaft in Z first, then its edge to the side through paper, the spindle turned by hand.",
+      ),
       by === "readout"
         ? say`Set Y to ${precise(mm(-paper), 2)}: the side of the shaft then reads 0.`
-        : say`Set the Y collar to 0; the paper, ${precise(mm(paper), 2)}, is counted in the depth.`,
+        : say`Set the Y collar to 0, back off, move ${precise(mm(paper), 2)} further in than the touch beside the shaft, and set it to 0 again: the paper is counted.`,
       words("Back off before the spindle starts."),
     ],
-    warnings: [note(rule("M23.crown")`The depth of the seat counts from the crown, and the paper counts too.`)],
+    warnings: [
+      note(rule("M23.crown")`The depth of the seat counts from the crown, and the paper counts too.`),
+    ],
   };
 }
 

@@ -1,4 +1,15 @@
-import { axesAcross, type Axis, axisOf, clampingAxes, type Face, facesOf, mapOutline, type Orientation, type Outline, type Sizes } from "../frame/index.ts";
+import {
+  axesAcross,
+  type Axis,
+  axisOf,
+  clampingAxes,
+  type Face,
+  facesOf,
+  mapOutline,
+  type Orientation,
+  type Outline,
+  type Sizes,
+} from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Area, Reach, Run, Sweep, Track } from "../route/index.ts";
 
@@ -117,13 +128,11 @@ export function sweepInSetup(frame: SetupFrame, sweep: Sweep): Sweep {
       const run = runIn(frame, sweep.run);
       const across = run.along === "x" ? "y" : "x";
       const { sign, zero } = frame[across];
-      const tracks = sweep.tracks.map(
-        (t): Track => ({
-          ...t,
-          at: tidy(sign * (t.at - zero)) || 0,
-          side: (t.side * sign || 0) as Track["side"],
-        }),
-      );
+      const tracks = sweep.tracks.map((t): Track => ({
+        ...t,
+        at: tidy(sign * (t.at - zero)) || 0,
+        side: (t.side * sign || 0) as Track["side"],
+      }));
       return { ...sweep, run, tracks };
     }
     case "arc": {

@@ -36,7 +36,15 @@ export interface SpindleWay {
 export const clearOff = 2;
 
 const line = (along: "x" | "y", at: Mm, from: Mm, to: Mm): [Point, Point] =>
-  along === "x" ? [[tidy(from), tidy(at)], [tidy(to), tidy(at)]] : [[tidy(at), tidy(from)], [tidy(at), tidy(to)]];
+  along === "x"
+    ? [
+        [tidy(from), tidy(at)],
+        [tidy(to), tidy(at)],
+      ]
+    : [
+        [tidy(at), tidy(from)],
+        [tidy(at), tidy(to)],
+      ];
 
 /**
  * The direction that cuts conventional with the metal on one side of a way: to the left of where the cutter travels.
@@ -105,8 +113,13 @@ function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
     const count = lanesBetween(lanes.across, diameter, left);
     const [from, to] = [low + r + left, high - r - left];
     if (lanes.across < diameter - 1e-9) return null;
-    const at = count === 1 ? [(low + high) / 2] : Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
-    return at.map((a, i) => straight(along, a, laneReach(area, along, a, r, left), i % 2 === 0 ? 1 : -1, ends, "full"));
+    const at =
+      count === 1
+        ? [(low + high) / 2]
+        : Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
+    return at.map((a, i) =>
+      straight(along, a, laneReach(area, along, a, r, left), i % 2 === 0 ? 1 : -1, ends, "full"),
+    );
   }
   // From the open side toward the wall, the metal ahead of the cutter's flank.
   const toward = wallHigh ? "high" : "low";
@@ -116,7 +129,14 @@ function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
   return Array.from({ length: count }, (_, i) => {
     const edge = toward === "high" ? low + step * (i + 1) : high - step * (i + 1);
     const at = toward === "high" ? edge - r : edge + r;
-    return straight(along, at, laneReach(area, along, at, r, left), conventionalAlong(along, toward), ends, "conventional");
+    return straight(
+      along,
+      at,
+      laneReach(area, along, at, r, left),
+      conventionalAlong(along, toward),
+      ends,
+      "conventional",
+    );
   });
 }
 
@@ -126,7 +146,9 @@ function ringWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
   const moves = pocketMoves(size, diameter, leave);
   if (!moves) return null;
   const [mx, my] = [(area.x[0] + area.x[1]) / 2, (area.y[0] + area.y[1]) / 2];
-  return moves.rings.map(({ x, y }): SpindleWay => ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge"));
+  return moves.rings.map(({ x, y }): SpindleWay =>
+    ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge"),
+  );
 }
 
 /** A closed way round a rectangle; a line or a point where it has no width. */
@@ -142,12 +164,30 @@ function ring(
     flatX && flatY
       ? [[left, low]]
       : flatY
-        ? [[left, low], [right, low]]
+        ? [
+            [left, low],
+            [right, low],
+          ]
         : flatX
-          ? [[left, low], [left, high]]
+          ? [
+              [left, low],
+              [left, high],
+            ]
           : turn === "clockwise"
-            ? [[left, low], [left, high], [right, high], [right, low], [left, low]]
-            : [[left, low], [right, low], [right, high], [left, high], [left, low]];
+            ? [
+                [left, low],
+                [left, high],
+                [right, high],
+                [right, low],
+                [left, low],
+              ]
+            : [
+                [left, low],
+                [right, low],
+                [right, high],
+                [left, high],
+                [left, low],
+              ];
   return {
     points: corners.map(([x, y]) => [tidy(x), tidy(y)] as const),
     depth: null,
@@ -159,7 +199,12 @@ function ring(
 }
 
 /** Rings round a boss, from the outside in; counterclockwise, so that the boss is cut conventional. */
-function bossRings(area: Area, boss: NonNullable<Area["boss"]>, leave: Mm, diameter: Mm): SpindleWay[] | null {
+function bossRings(
+  area: Area,
+  boss: NonNullable<Area["boss"]>,
+  leave: Mm,
+  diameter: Mm,
+): SpindleWay[] | null {
   const r = diameter / 2;
   const outer = (which: "x" | "y"): [Mm, Mm] => [
     area.walls[`${which}Low`] ? area[which][0] + r + leave : area[which][0],
@@ -195,9 +240,7 @@ function wallWays(sweep: Extract<Sweep, { kind: "walls" }>, diameter: Mm, shift:
   if (of === "boss" && area.boss) {
     const { x, y } = area.boss;
     const off = r - shift;
-    return [
-      ring([x[0] - off, x[1] + off], [y[0] - off, y[1] + off], "counterclockwise", "plunge"),
-    ];
+    return [ring([x[0] - off, x[1] + off], [y[0] - off, y[1] + off], "counterclockwise", "plunge")];
   }
   const all = sides.length === 4;
   // All four in one round where the cutter makes the corner itself.
@@ -271,7 +314,7 @@ function arcWays(sweep: Extract<Sweep, { kind: "arc" }>, diameter: Mm): SpindleW
       const [from, to] = [middle - half + r, middle + half - r];
       return count === 1 && to - from < 1e-6
         ? [trackWay(run, middle, 0, diameter, down)]
-        : Array.from({ length: Math.max(2, count) }, (_, i, ) =>
+        : Array.from({ length: Math.max(2, count) }, (_, i) =>
             trackWay(run, from + ((to - from) * i) / (Math.max(2, count) - 1), 0, diameter, down),
           );
     });

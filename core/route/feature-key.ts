@@ -2,7 +2,11 @@ import * as z from "../zod.ts";
 import { type OperationKey, operationKeySchema } from "./operation.ts";
 
 /** An operation of a feature: its id and its task, such as `slot-2/wall-left`. Survives a replan as that of a face does. */
-export const featureKeySchema = z.templateLiteral([z.string().regex(/^[^/]+$/), "/", z.string().regex(/^[^/]+$/)]);
+export const featureKeySchema = z.templateLiteral([
+  z.string().regex(/^[^/]+$/),
+  "/",
+  z.string().regex(/^[^/]+$/),
+]);
 export type FeatureKey = z.infer<typeof featureKeySchema>;
 
 /** Any operation: of a face or of a feature. */

@@ -1,9 +1,27 @@
-import { type Cut, cutTask, cutTime, nothingOwn, type OwnConditions, rememberedCut, toolCut } from "../cutting/index.ts";
+import {
+  type Cut,
+  cutTask,
+  cutTime,
+  nothingOwn,
+  type OwnConditions,
+  rememberedCut,
+  toolCut,
+} from "../cutting/index.ts";
 import type { GripCapacity } from "../holding/index.ts";
 import { cutterKindFacts, handlingTimes, type Material } from "../handbook/index.ts";
 import { type Mm, mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Machine, type Shop } from "../shop/index.ts";
-import { done, type Outcome, type Phrase, type Refusal, refused, rule, say, type Warning, words } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Phrase,
+  type Refusal,
+  refused,
+  rule,
+  say,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import type { Measured, Work } from "./recipes/recipe.ts";
 import { type Area, lanesAlong, lanesBetween, type Sweep, widestLane } from "./recipes/sweep.ts";
@@ -70,7 +88,10 @@ function lanesOf(sweep: Sweep, diameter: Mm): { lanes: number; length: Mm; width
     case "walls": {
       const { area, sides, of } = sweep;
       const at = of === "boss" && area.boss ? area.boss : area;
-      const length = sides.reduce((sum, side) => sum + (side.startsWith("x") ? at.y[1] - at.y[0] : at.x[1] - at.x[0]), 0);
+      const length = sides.reduce(
+        (sum, side) => sum + (side.startsWith("x") ? at.y[1] - at.y[0] : at.x[1] - at.x[0]),
+        0,
+      );
       return { lanes: 1, length, width: 0 };
     }
     case "tracks":
@@ -92,7 +113,11 @@ function lanesOf(sweep: Sweep, diameter: Mm): { lanes: number; length: Mm; width
     case "contour": {
       const xs = sweep.outline.map((c) => c.x);
       const ys = sweep.outline.map((c) => c.y);
-      return { lanes: 1, length: 2 * (Math.max(...xs) - Math.min(...xs) + Math.max(...ys) - Math.min(...ys)), width: 0 };
+      return {
+        lanes: 1,
+        length: 2 * (Math.max(...xs) - Math.min(...xs) + Math.max(...ys) - Math.min(...ys)),
+        width: 0,
+      };
     }
     case "points":
       return { lanes: sweep.at.length, length: 0, width: diameter };
@@ -121,7 +146,12 @@ function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: Operatio
   if (tool.by !== "mill") {
     const wrong = notThis(tool, cutter);
     if (wrong) return wrong;
-    const screw = tool.by === "hole" ? place.machine.axes.z : sweep.kind === "disc" ? place.machine.axes.y : place.machine.axes.x;
+    const screw =
+      tool.by === "hole"
+        ? place.machine.axes.z
+        : sweep.kind === "disc"
+          ? place.machine.axes.y
+          : place.machine.axes.x;
     const made = toolCut(cutter, place, screw, tool.by === "hole" ? floor : 0, tool.pitch ?? null, own);
     if (!made.ok) return made;
     const { vf, warnings, ...set } = made.value;
@@ -144,7 +174,13 @@ function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: Operatio
     kind: tool.kind,
     length: Math.max(length, 1),
     feedAlong: "x",
-    across: side ? Math.max(total, 0.5) : tool.kind === "slot" ? d : tool.kind === "groove" ? cutter.fluteLength : Math.max(0.5, Math.min(width || d, d)),
+    across: side
+      ? Math.max(total, 0.5)
+      : tool.kind === "slot"
+        ? d
+        : tool.kind === "groove"
+          ? cutter.fluteLength
+          : Math.max(0.5, Math.min(width || d, d)),
     total: side ? sideTotal(tool.total ?? 0.25, sweep, d) : Math.max(total, 0.05),
     plunges: tool.plunges,
     halfTolerance: bySide ? tool.halfTolerance : null,
@@ -154,10 +190,19 @@ function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: Operatio
   const made = rememberedCut(task, cutter, place);
   if (!made.ok) return made;
   const cut = made.value;
-  const levels = side || tool.tilt !== null ? [floor] : cut.passes.map((p, i) => (i === cut.passes.length - 1 ? floor : tidy(top + p.cumulative)));
+  const levels =
+    side || tool.tilt !== null
+      ? [floor]
+      : cut.passes.map((p, i) => (i === cut.passes.length - 1 ? floor : tidy(top + p.cumulative)));
   return done({
     cut,
-    set: { rpm: cut.rpm, setting: cut.setting, vf: side ? cut.finishVf : cut.vf, feedBy: cut.feedBy, pace: cut.pace },
+    set: {
+      rpm: cut.rpm,
+      setting: cut.setting,
+      vf: side ? cut.finishVf : cut.vf,
+      feedBy: cut.feedBy,
+      pace: cut.pace,
+    },
     levels,
     diameter: d,
     minutes: lanes * cut.minutes + lanes * levels.length * perPlace,
@@ -221,12 +266,17 @@ function notThis(tool: Extract<Work["tool"], { by: "hole" | "form" }>, cutter: C
   const no = (reason: Phrase) => refused(reason, say`${tool.wanted} would do.`);
   if (!tool.kinds.includes(cutter.kind)) return no(say`${cutter.name} is no tool for this.`);
   // A boring head is set to the size.
-  if (cutter.kind !== "boringHead" && (d > tool.diameter + tool.over + 1e-6 || d < tool.diameter - tool.under - 1e-6))
+  if (
+    cutter.kind !== "boringHead" &&
+    (d > tool.diameter + tool.over + 1e-6 || d < tool.diameter - tool.under - 1e-6)
+  )
     return no(rule("M20.size")`${cutter.name} is ${mm(d)}; ${mm(tool.diameter)} is wanted.`);
   if (tool.angle !== undefined && Math.abs(cutter.enteringAngle - tool.angle) > 0.5)
     return no(say`${cutter.name} has another angle: ${quantity("angle", cutter.enteringAngle)}.`);
   if (tool.width !== undefined && Math.abs(cutter.fluteLength - tool.width) > 0.06)
-    return no(rule("M20.size")`${cutter.name} is ${mm(cutter.fluteLength)} wide; ${mm(tool.width)} is wanted.`);
+    return no(
+      rule("M20.size")`${cutter.name} is ${mm(cutter.fluteLength)} wide; ${mm(tool.width)} is wanted.`,
+    );
   if (cutter.kind === "endMill" && tool.by === "hole" && !cutter.centerCutting)
     return no(rule("M20.plunge")`${cutter.name} does not cut to its center.`);
   return null;
@@ -243,7 +293,7 @@ const offBy = (tool: Work["tool"], cutter: Cutter): number =>
  * change. Refuses with what would do, and the nearest that is owned.
  */
 export function operationOf(
-  feature: string,
+  { id: feature, name }: { id: string; name: string },
   work: Work,
   before: Pick<FeatureOperation, "cutter"> | null,
   place: OperationPlace,
@@ -252,7 +302,7 @@ export function operationOf(
   const shared = {
     key,
     feature,
-    title: work.title,
+    title: say`${name.charAt(0).toUpperCase()}${name.slice(1)}: ${work.title}`,
     sweep: work.sweep,
     top: work.top,
     floor: work.floor,
@@ -278,13 +328,16 @@ export function operationOf(
       sameTool: true,
     });
   const wanted = place.own[key]?.cutter ?? null;
-  const made = place.shop.cutters.map((cutter) => ({ cutter, outcome: withCutter(work, key, cutter, place) }));
-  const can = made.flatMap(({ cutter, outcome }) =>
-    outcome.ok ? [{ cutter, made: outcome.value }] : [],
-  );
+  const made = place.shop.cutters.map((cutter) => ({
+    cutter,
+    outcome: withCutter(work, key, cutter, place),
+  }));
+  const can = made.flatMap(({ cutter, outcome }) => (outcome.ok ? [{ cutter, made: outcome.value }] : []));
   const cost = ({ cutter, made: m }: (typeof can)[number]) =>
     m.minutes + (cutter.id === before?.cutter ? 0 : handlingTimes.cutterChange);
-  can.sort((a, b) => a.made.against - b.made.against || cost(a) - cost(b) || (a.cutter.id < b.cutter.id ? -1 : 1));
+  can.sort(
+    (a, b) => a.made.against - b.made.against || cost(a) - cost(b) || (a.cutter.id < b.cutter.id ? -1 : 1),
+  );
   const best = can.find((c) => c.cutter.id === wanted) ?? can[0];
   if (!best) return nothingDoes(work, made, place.shop);
   const sameTool = best.cutter.id === before?.cutter;
@@ -298,7 +351,11 @@ export function operationOf(
     diameter: best.made.diameter,
     set: best.made.set,
     cut: best.made.cut,
-    why: whyThis(best.cutter.id === wanted, sameTool, next && { name: next.cutter.name, more: cost(next) - cost(best) }),
+    why: whyThis(
+      best.cutter.id === wanted,
+      sameTool,
+      next && { name: next.cutter.name, more: cost(next) - cost(best) },
+    ),
     others: can.filter((c) => c !== best).map((c) => ({ cutter: c.cutter.id, minutes: cost(c) })),
     tilt,
     warnings: [...work.notes, ...best.made.warnings],
@@ -313,20 +370,24 @@ export function operationOf(
   });
 }
 
-function whyThis(chosen: boolean, sameTool: boolean, next: { name: string; more: number } | undefined): Phrase {
+function whyThis(
+  chosen: boolean,
+  sameTool: boolean,
+  next: { name: string; more: number } | undefined,
+): Phrase {
   const cost = !next
     ? words("it is the only one in the shop that can do this.")
     : next.more >= 0
       ? say`${next.name} would take ${quantity("time", next.more)} more.`
       : say`${next.name} would take ${quantity("time", -next.more)} less.`;
-  return chosen ? say`You chose it: ${cost}` : sameTool ? say`It is in already; ${cost}` : say`Nothing speaks against it, and ${cost}`;
+  return chosen
+    ? say`You chose it: ${cost}`
+    : sameTool
+      ? say`It is in already; ${cost}`
+      : say`Nothing speaks against it, and ${cost}`;
 }
 
-function nothingDoes(
-  work: Work,
-  made: { cutter: Cutter; outcome: Outcome<Made> }[],
-  shop: Shop,
-): Refusal {
+function nothingDoes(work: Work, made: { cutter: Cutter; outcome: Outcome<Made> }[], shop: Shop): Refusal {
   const { tool } = work;
   if (tool.by === "hole" || tool.by === "form") {
     const near = shop.cutters
@@ -334,13 +395,21 @@ function nothingDoes(
       .sort((a, b) => offBy(tool, a) - offBy(tool, b))[0];
     const fitting = made.find(({ outcome, cutter }) => !outcome.ok && cutter === near);
     return refused(
-      rule("M20.none")`${work.title}: you own none that does it.${near && fitting && !fitting.outcome.ok ? say` ${fitting.outcome.reason}` : say``}`,
+      rule(
+        "M20.none",
+      )`${work.title}: you own none that does it.${near && fitting && !fitting.outcome.ok ? say` ${fitting.outcome.reason}` : say``}`,
       say`${tool.wanted} would do${near ? say`; nearest you own is ${near.name}` : say``}.`,
     );
   }
   const said = (id: string) => made.find(({ outcome }) => !outcome.ok && outcome.reason.id === id);
   const closest =
-    said("M21.nothing") ?? said("M20.plunge") ?? said("M20.flute") ?? said("M20.stickout") ?? said("M20.corner") ?? said("M20.wide") ?? made[0];
+    said("M21.nothing") ??
+    said("M20.plunge") ??
+    said("M20.flute") ??
+    said("M20.stickout") ??
+    said("M20.corner") ??
+    said("M20.wide") ??
+    made[0];
   const most = tool.by === "mill" ? tool.most : null;
   return closest && !closest.outcome.ok
     ? refused(

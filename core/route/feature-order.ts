@@ -58,7 +58,10 @@ export const datumsOf = (feature: Feature, byId: ReadonlyMap<string, Feature>): 
 ];
 
 /** The faces whose edge a feature cuts away, with how deep; `whole` where nothing of the face is left to touch. */
-export function edgesGone({ feature, cutout }: Placed, sizes: Record<Axis, Mm>): { face: Face; whole: boolean }[] {
+export function edgesGone(
+  { feature, cutout }: Placed,
+  sizes: Record<Axis, Mm>,
+): { face: Face; whole: boolean }[] {
   const deep = depthOf(cutout);
   return cutout.opens.flatMap((face) => {
     if (axisOf(face) === axisOf(feature.face)) return [];

@@ -1,11 +1,38 @@
-import { axisOf, extentOfOutline, type Face, faceNames, opposite, orientation, type Orientation, alongJaws } from "../frame/index.ts";
-import { gripCapacity, type GripCapacity, parallelHeightNeeded, type Seat, seatInVise, seatWarnings } from "../holding/index.ts";
+import {
+  axisOf,
+  extentOfOutline,
+  type Face,
+  faceNames,
+  opposite,
+  orientation,
+  type Orientation,
+  alongJaws,
+} from "../frame/index.ts";
+import {
+  gripCapacity,
+  type GripCapacity,
+  parallelHeightNeeded,
+  type Seat,
+  seatInVise,
+  seatWarnings,
+} from "../holding/index.ts";
 import type { Material } from "../handbook/index.ts";
 import { type Cutout, sectionAt, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Shop, Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { done, note, type Outcome, type Phrase, refused, rule, say, stop, type Warning, words } from "../working/index.ts";
+import {
+  done,
+  note,
+  type Outcome,
+  type Phrase,
+  refused,
+  rule,
+  say,
+  stop,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import type { OwnSeat } from "./route-context.ts";
 
 /** How a part is held while its features are cut. */
@@ -43,7 +70,9 @@ function opensAtJaws(cutouts: readonly Cutout[], at: Orientation): Mm {
   return Math.max(
     0,
     ...cutouts
-      .filter(({ opens, face }) => [at.fixed, opposite(at.fixed)].some((f) => opens.includes(f) || face === f))
+      .filter(({ opens, face }) =>
+        [at.fixed, opposite(at.fixed)].some((f) => opens.includes(f) || face === f),
+      )
       .map(({ box }) => box[axis][1] - box[axis][0]),
   );
 }
@@ -134,10 +163,16 @@ function holdBlock(request: HoldRequest, at: Orientation): Outcome<FeatureSeat &
         ? say`The ${at.fixed} face is machined: at the fixed jaw it keeps what is cut square to it.`
         : say`The ${at.fixed} face goes to the fixed jaw.`,
       ...(removal > 0
-        ? [say`Cuts open to the jaws and go ${mm(removal)} down: the top stands ${mm(s.projection + removal)} above them.`]
+        ? [
+            say`Cuts open to the jaws and go ${mm(removal)} down: the top stands ${mm(s.projection + removal)} above them.`,
+          ]
         : []),
       ...(through
-        ? [rule("M09.clear")`Cuts come out below: the parallels lie clear of them, one at each jaw, and the bed is out of reach.`]
+        ? [
+            rule(
+              "M09.clear",
+            )`Cuts come out below: the parallels lie clear of them, one at each jaw, and the bed is out of reach.`,
+          ]
         : []),
     ],
     warnings: [...seatWarnings(piece, s, true), ...reached],
@@ -158,7 +193,9 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
   const sections = site.shaft!;
   const diameter = Math.max(...sections.map((s) => s.diameter));
   const at_ = cutouts[0]?.box.length;
-  const gripped = upright ? diameter : (sectionAt(sections, at_ ? (at_[0] + at_[1]) / 2 : 0)?.diameter ?? diameter);
+  const gripped = upright
+    ? diameter
+    : (sectionAt(sections, at_ ? (at_[0] + at_[1]) / 2 : 0)?.diameter ?? diameter);
   const blocks = shop.aids.find((a) => a.kind === "vBlocks" && gripped >= a.from && gripped <= a.to);
   if (!blocks)
     return refused(
@@ -230,7 +267,9 @@ export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
   if (site.shaft) {
     const fixed = fixeds.find((f) => axisOf(f) !== "length") ?? fixeds[0];
     const at = fixed && orientation(up, fixed);
-    return at ? holdShaft(request, at) : refused(words("The shaft cannot lie so."), words("Choose another face."));
+    return at
+      ? holdShaft(request, at)
+      : refused(words("The shaft cannot lie so."), words("Choose another face."));
   }
   const tried = fixeds.flatMap((fixed) => {
     const at = orientation(up, fixed);
@@ -241,5 +280,7 @@ export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
   const best = can[0];
   if (best) return done(best);
   const no = tried.find((t) => !t.ok);
-  return no && !no.ok ? no : refused(words("Nothing holds the part so."), words("Choose another face at the jaw."));
+  return no && !no.ok
+    ? no
+    : refused(words("Nothing holds the part so."), words("Choose another face at the jaw."));
 }

@@ -21,6 +21,8 @@ export interface FeatureSetup {
   features: string[];
   /** What its features are dimensioned from, the most used first. */
   datums: DatumUse[];
+  /** What is cut, seen along the jaws: from the fixed jaw inward, and how deep from the top; mm. */
+  section: { from: Mm; to: Mm; depth: Mm }[];
   /** Half of the tightest tolerance of a place in it, mm; null where none is dimensioned. */
   closest: Mm | null;
   operations: FeatureOperation[];

@@ -1,17 +1,37 @@
 import type { OwnConditions } from "../cutting/index.ts";
-import { axisOf, type Face, opposite } from "../frame/index.ts";
+import { axisOf, type Face, facesOf, opposite } from "../frame/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { noRoomFor } from "../holding/index.ts";
-import { type Cutout, cutoutOf, type Feature, featureNames, limitsOf, type Part, rulesOf, type Site } from "../part/index.ts";
+import {
+  type Cutout,
+  cutoutOf,
+  type Feature,
+  featureNames,
+  limitsOf,
+  type Part,
+  rulesOf,
+  type Site,
+} from "../part/index.ts";
+import { tidy } from "../quantity/index.ts";
 import { cuttingDiameter, type Machine, reachOf, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
-import { done, type Outcome, type Phrase, type Refusal, refused, rule, say, words } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Phrase,
+  type Refusal,
+  refused,
+  rule,
+  say,
+  words,
+} from "../working/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import { type FeatureOperation, operationOf } from "./feature-operation.ts";
 import { comesBefore, datumsOf, datumUses, type DatumUse, type Placed, usualPlace } from "./feature-order.ts";
 import { type FeatureSeat, holdForFeatures } from "./feature-seat.ts";
 import type { FeaturePlan, FeatureSetup, FeatureTold, OtherWay, RefusedFeature } from "./feature-setup.ts";
-import { type Way, waysOfFeature } from "./recipes/index.ts";
+import { type Way, waysOfFeature, type Work } from "./recipes/index.ts";
+import { depthsFrom } from "./recipes/recipe.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
 import type { Setup } from "./setup-facts.ts";
 
@@ -59,18 +79,22 @@ interface Candidate extends Placed {
 
 const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string => (front ? `${up} ${front}` : up);
 
-/** All operations of a way, one after the other; refuses with the first that has no tool. */
+/** A work with the feature it is of. */
+interface Owned {
+  of: { id: string; name: string };
+  work: Work;
+}
+
+/** All works one after the other, a tool staying in where it can; refuses with the first that has no tool. */
 function operationsOf(
-  feature: string,
-  way: Way,
-  before: FeatureOperation | null,
+  works: readonly Owned[],
   seat: FeatureSeat,
   asked: FeaturesAsked,
 ): Outcome<FeatureOperation[]> {
   const place = placeFor(seat, asked);
   const made: FeatureOperation[] = [];
-  for (const work of way.works) {
-    const outcome = operationOf(feature, work, made.at(-1) ?? before, place);
+  for (const { of, work } of works) {
+    const outcome = operationOf(of, work, made.at(-1) ?? null, place);
     if (!outcome.ok) return outcome;
     made.push(outcome.value);
   }
@@ -86,7 +110,8 @@ function placeFor(seat: FeatureSeat, { machine, material, shop, own, vise }: Fea
       ...shop,
       cutters: shop.cutters.filter(
         (c) =>
-          noRoomFor(machine, vise, seat.seat, reachOf(c, shop), seat.seat.along, cuttingDiameter(c), "x") === null,
+          noRoomFor(machine, vise, seat.seat, reachOf(c, shop), seat.seat.along, cuttingDiameter(c), "x") ===
+          null,
       ),
     };
     rooms.set(seat, within);
@@ -125,10 +150,15 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
   }
   const seats = seatsFor(drawn, asked, byId);
   const candidates = drawn.flatMap((d): Candidate[] => {
-    const { options, others } = worked(d, seats, asked);
+    const { options, others } = worked(d, names.get(d.feature.id)!, seats, asked);
     if (options.length > 0) return [{ ...d, options, others }];
     const why = others.find((o) => o.refusal)?.refusal ?? noWay;
-    refusedOnes.push({ feature: d.feature.id, others, ...why, reason: say`${capital(names.get(d.feature.id)!)}: ${why.reason}` });
+    refusedOnes.push({
+      feature: d.feature.id,
+      others,
+      ...why,
+      reason: say`${capital(names.get(d.feature.id)!)}: ${why.reason}`,
+    });
     return [];
   });
   const chosen = chooseApproaches(candidates, asked);
@@ -236,6 +266,7 @@ const mostGroups = 2;
 /** The ways of a feature, each worked over the seat of its approach: the best of every approach, and what was said of all. */
 function worked(
   { feature, ways }: Drawn,
+  name: string,
   groups: ReadonlyMap<string, Group>,
   asked: FeaturesAsked,
 ): { options: Option[]; others: OtherWay[] } {
@@ -266,7 +297,14 @@ function worked(
       });
       continue;
     }
-    const made = seat.ok ? operationsOf(feature.id, way, null, seat.value, asked) : seat;
+    const of = { id: feature.id, name };
+    const made = seat.ok
+      ? operationsOf(
+          way.works.map((work) => ({ of, work })),
+          seat.value,
+          asked,
+        )
+      : seat;
     const other = { name: way.name, why: way.why, up: way.up };
     if (!made.ok) {
       others.push({ ...other, minutes: null, refusal: made });
@@ -299,7 +337,10 @@ const mostApproaches = 10;
 
 /** The set of approaches that shows every feature in the least time, setups counted in. */
 function chooseApproaches(candidates: readonly Candidate[], { last }: FeaturesAsked): Chosen[] {
-  const approaches = [...new Set(candidates.flatMap((c) => c.options.map((o) => o.approach)))].slice(0, mostApproaches);
+  const approaches = [...new Set(candidates.flatMap((c) => c.options.map((o) => o.approach)))].slice(
+    0,
+    mostApproaches,
+  );
   let best: { cost: number; chosen: Chosen[] } | null = null;
   for (let set = 1; set < 1 << approaches.length; set++) {
     const open = new Set(approaches.filter((_, i) => set & (1 << i)));
@@ -317,7 +358,8 @@ function chooseApproaches(candidates: readonly Candidate[], { last }: FeaturesAs
     }
     if (chosen.length < candidates.length || used.size < open.size) continue;
     for (const approach of used)
-      cost += approach === last?.at.up ? handlingTimes.indicate : handlingTimes.setup + handlingTimes.indicate;
+      cost +=
+        approach === last?.at.up ? handlingTimes.indicate : handlingTimes.setup + handlingTimes.indicate;
     if (!best || cost < best.cost - 1e-9) best = { cost, chosen };
   }
   return best?.chosen ?? [];
@@ -381,7 +423,9 @@ function order(
       }
     };
     const approaches = [...new Set(left.map((c) => c.option.approach))];
-    const wished = first.flatMap((id) => left.find((c) => c.candidate.feature.id === id)?.option.approach ?? [])[0];
+    const wished = first.flatMap(
+      (id) => left.find((c) => c.candidate.feature.id === id)?.option.approach ?? [],
+    )[0];
     const ranked = approaches
       .map((approach) => ({ approach, ready: readyIn(approach) }))
       .filter(({ ready }) => ready.length > 0)
@@ -445,14 +489,18 @@ function setupsOf(
     const held = groups.get(batch[0]!.option.approach)!.seat;
     if (!held.ok) return;
     const stays = i === 0 && canStay(last, held.value, batch, asked);
-    const seat = stays ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip } : held.value;
-    const operations: FeatureOperation[] = [];
-    for (const { candidate, option } of batch) {
+    const seat = stays
+      ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip }
+      : held.value;
+    const works = batch.flatMap(({ candidate, option }): Owned[] => {
       const way = wayNow(candidate, option.way, cutouts, asked);
       cutouts.push(candidate.cutout);
-      const made = operationsOf(candidate.feature.id, way, operations.at(-1) ?? null, seat, asked);
-      if (made.ok) operations.push(...made.value);
-    }
+      const of = { id: candidate.feature.id, name: names.get(candidate.feature.id)! };
+      return way.works.map((work) => ({ of, work }));
+    });
+    const made = operationsOf(spotsTogether(works), seat, asked);
+    // Each way was tried over this seat before.
+    const operations = made.ok ? made.value : [];
     const uses = batch.flatMap((c) => datumUses(c.candidate.feature, byId));
     const times = (use: DatumUse) => uses.filter((u) => u.axis === use.axis && u.from === use.from).length;
     const datums = uses
@@ -470,7 +518,11 @@ function setupsOf(
       title: titleOf(seat, stays, first, site.shaft !== null),
       features: batch.map((c) => c.candidate.feature.id),
       datums,
-      closest: closestPlace(batch.map((c) => c.candidate.feature), asked.part),
+      section: batch.map((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
+      closest: closestPlace(
+        batch.map((c) => c.candidate.feature),
+        asked.part,
+      ),
       operations,
       reasons: stays
         ? [words("The part stays clamped as it was for its last face: what is cut now is true to it.")]
@@ -478,7 +530,8 @@ function setupsOf(
       warnings: seat.warnings,
       minutes: {
         cutting: sum("cutting"),
-        handling: sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (stays ? 0 : handlingTimes.setup),
+        handling:
+          sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (stays ? 0 : handlingTimes.setup),
       },
     });
   });
@@ -486,11 +539,49 @@ function setupsOf(
 }
 
 /** The same way once more, with what is gone by then: a hole in a pocket begins at its floor. */
-function wayNow({ feature, cutout }: Candidate, way: Way, before: readonly Cutout[], asked: FeaturesAsked): Way {
+function wayNow(
+  { feature, cutout }: Candidate,
+  way: Way,
+  before: readonly Cutout[],
+  asked: FeaturesAsked,
+): Way {
   if (feature.kind !== "hole" || before.length === 0) return way;
   const { part, site, shop, machine } = asked;
   const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before });
   return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
+}
+
+/** What a cutout shows to one who looks along the jaws. */
+function seenAlongJaws(
+  { box }: Cutout,
+  at: FeatureSeat["at"],
+  { sizes }: Site,
+): FeatureSetup["section"][number] {
+  const across = axisOf(at.fixed);
+  const [low, high] = box[across];
+  const whole = sizes[across];
+  const { floor } = depthsFrom(at.up, box[axisOf(at.up)], sizes);
+  const fixedHigh = facesOf(across)[1] === at.fixed;
+  return fixedHigh
+    ? { from: tidy(whole - high), to: tidy(whole - low), depth: floor }
+    : { from: tidy(low), to: tidy(high), depth: floor };
+}
+
+/** Holes that follow one another are all spotted before the first is drilled: one change of the tool less for each. */
+function spotsTogether(works: readonly Owned[]): Owned[] {
+  const left = [...works];
+  const made: Owned[] = [];
+  while (left.length > 0) {
+    const next = left.shift()!;
+    made.push(next);
+    if (next.work.task !== "spot") continue;
+    // Up to the first work that is not of the same run of holes.
+    const run = left.findIndex(({ work }) => work.tool.by !== "hole");
+    const within = left.slice(0, run === -1 ? left.length : run).filter(({ work }) => work.task === "spot");
+    for (const spot of within) left.splice(left.indexOf(spot), 1);
+    made.push(...within);
+  }
+  return made;
 }
 
 /** Half of the tightest tolerance among the places of features, mm. */
@@ -509,7 +600,10 @@ function closestPlace(features: readonly Feature[], part: Part): number | null {
 }
 
 function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[], shaft: boolean): Phrase {
-  const what = features.length > 3 ? `${features.slice(0, 3).join(", ")} and ${features.length - 3} more` : features.join(", ");
+  const what =
+    features.length > 3
+      ? `${features.slice(0, 3).join(", ")} and ${features.length - 3} more`
+      : features.join(", ");
   if (stays) return say`Still clamped, the ${seat.at.up} up. ${capital(what)}.`;
   return shaft
     ? seat.seat.square
@@ -519,8 +613,19 @@ function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[],
 }
 
 /** Whether features can be cut as the part is clamped for its last face: same face up, all they open to free of the jaws. */
-function canStay(last: Setup | null, held: FeatureSeat, batch: readonly Chosen[], asked: FeaturesAsked): boolean {
-  if (!last || last.at.up !== held.at.up || last.cut.kind === "side" || last.seat.table || asked.ownSeats[held.at.up])
+function canStay(
+  last: Setup | null,
+  held: FeatureSeat,
+  batch: readonly Chosen[],
+  asked: FeaturesAsked,
+): boolean {
+  if (
+    !last ||
+    last.at.up !== held.at.up ||
+    last.cut.kind === "side" ||
+    last.seat.table ||
+    asked.ownSeats[held.at.up]
+  )
     return false;
   if (asked.begun.some((b) => b.at.up === held.at.up && b.at.fixed !== last.at.fixed)) return false;
   const down = last.seat.projection;

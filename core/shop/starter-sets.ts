@@ -267,6 +267,7 @@ const instrument = (
 ): Instrument => ({ id, name, retired: false, kind, resolution, uncertainty, from, to, lastCheck: "" });
 export const metricInstruments: Instrument[] = [
   instrument("caliper", "Caliper 150", "caliper", 0.03, 0, 150),
+  instrument("finder-10", "Edge finder, 10 tip", "edgeFinder", 0.01, 10, 10),
   ...[0, 25, 50, 75].map((from) =>
     instrument(
       `mic-${from}-${from + 25}`,
@@ -280,6 +281,7 @@ export const metricInstruments: Instrument[] = [
 ];
 const inchInstruments: Instrument[] = [
   instrument("caliper-6in", "Caliper 6 in", "caliper", 0.03, 0, inch(6), inch(0.0005)),
+  instrument("finder-2in", "Edge finder, 0.2 in tip", "edgeFinder", 0.01, inch(0.2), inch(0.2), inch(0.0005)),
   ...[0, 1, 2, 3].map((from) =>
     instrument(
       `mic-${from}in`,

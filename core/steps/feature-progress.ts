@@ -21,7 +21,13 @@ export function foldFeatures(records: Record[], piece: number): Map<FeatureKey, 
     if (record.piece !== piece || !("op" in record) || record.op === null || isFaceKey(record.op)) continue;
     if (record.type === "featureBegun") {
       if (!all.has(record.op))
-        all.set(record.op, { told: record.told, ticks: new Map(), stales: [], readings: new Map(), measured: false });
+        all.set(record.op, {
+          told: record.told,
+          ticks: new Map(),
+          stales: [],
+          readings: new Map(),
+          measured: false,
+        });
       continue;
     }
     const state = all.get(record.op);

@@ -96,11 +96,13 @@ export function featureStepsOf(
       ticks,
     });
   };
-  const tickOf = (op: FeatureOperation) => (id: string, phrase: Phrase, after = 0): Tick => ({
-    id,
-    phrase,
-    done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
-  });
+  const tickOf =
+    (op: FeatureOperation) =>
+    (id: string, phrase: Phrase, after = 0): Tick => ({
+      id,
+      phrase,
+      done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
+    });
   const clampStale = staleSince(setup, states, "x");
   const moved = clampStale?.cause === "moved" ? clampStale.seq : 0;
   add(first, "place", "place", setup.title, {
@@ -109,10 +111,16 @@ export function featureStepsOf(
     minutes: handlingTimes.setup / 2,
   });
   if (setup.entry !== "stays" || moved > 0)
-    add(first, "clamp", "clamp", setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten, then indicate"), {
-      ticks: clamping(setup, (id, phrase) => tickOf(first)(id, phrase, moved)),
-      minutes: handlingTimes.setup / 2,
-    });
+    add(
+      first,
+      "clamp",
+      "clamp",
+      setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten, then indicate"),
+      {
+        ticks: clamping(setup, (id, phrase) => tickOf(first)(id, phrase, moved)),
+        minutes: handlingTimes.setup / 2,
+      },
+    );
   let picked = false;
   setup.operations.forEach((op, i) => {
     const tick = tickOf(op);
@@ -123,7 +131,8 @@ export function featureStepsOf(
         minutes: op.minutes.cutting,
       });
     } else {
-      if (!op.sameTool || i === 0) add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick));
+      if (!op.sameTool || i === 0)
+        add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick));
       if (!picked) {
         picked = true;
         locating.pickups.forEach((pickup) => zero(op, pickup));
@@ -131,9 +140,8 @@ export function featureStepsOf(
       if (!op.sameTool || op.tilt !== null) zero(op, topPickup(machine, op.toolName, op.tilt !== null));
       moves(op);
     }
-    const next = setup.operations[i + 1];
     if (op.measure) measuring(op, op.measure);
-    if (!next || next.feature !== op.feature)
+    if (!setup.operations.slice(i + 1).some((o) => o.feature === op.feature))
       add(op, "deburr", "deburr", say`Deburr both sides, then wipe`, {
         ticks: [
           tick("stopped", words("Spindle stopped, chips brushed away, not by hand")),
@@ -147,7 +155,9 @@ export function featureStepsOf(
     ticks: takeOut(setup, tickOf(last)),
     notes: [
       warn(
-        rule("M08.left")`What was put in comes out before the next setup: a parallel, stop or block left in lifts the part.`,
+        rule(
+          "M08.left",
+        )`What was put in comes out before the next setup: a parallel, stop or block left in lifts the part.`,
       ),
     ],
   });
@@ -203,12 +213,14 @@ export function featureStepsOf(
     const readings = state?.readings.get(measured.size) ?? [];
     const last = measured.before
       ? setup.operations.find(
-          (o) => o.feature === op.feature && o.measure && !o.measure.before && o.measure.size === measured.size,
+          (o) =>
+            o.feature === op.feature && o.measure && !o.measure.before && o.measure.size === measured.size,
         )
       : undefined;
     const expected = measured.before ? expectedBefore(measured, last) : measured.target;
     const read = readings.length > 0 ? (Math.max(...readings) + Math.min(...readings)) / 2 : null;
-    const left = read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
+    const left =
+      read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
     add(op, "measure", `measure-${measured.size}`, say`Measure ${measured.name}`, {
       fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
       notes: [warn(words(cautions.measure)), ...fitNotes(measured, left, read)],
@@ -231,7 +243,13 @@ function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning
             )`It is ${precise(mm(-left), 3)} past what is wanted already: cut nothing more there. Measure again, and look at the drawing before going on.`,
           ),
         ]
-      : [note(rule("fit.left")`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`)];
+      : [
+          note(
+            rule(
+              "fit.left",
+            )`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`,
+          ),
+        ];
   if (read >= lower && read <= upper) return [note(rule("fit.good")`Within its limits.`)];
   return left > 0
     ? [
@@ -261,7 +279,12 @@ function toolIn(op: FeatureOperation, tick: (id: string, phrase: Phrase) => Tick
         ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", op.set.rpm)}: ${op.set.setting}`)]
         : []),
       ...(op.tilt !== null
-        ? [tick("tilted", say`Head tilted ${quantity("angle", op.tilt)}, checked with a sine bar or an angle block, and locked`)]
+        ? [
+            tick(
+              "tilted",
+              say`Head tilted ${quantity("angle", op.tilt)}, checked with a sine bar or an angle block, and locked`,
+            ),
+          ]
         : []),
       tick("wrench", words("Wrench off the drawbar, handle off the vise")),
       tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
@@ -274,8 +297,7 @@ function toolIn(op: FeatureOperation, tick: (id: string, phrase: Phrase) => Tick
 
 /** What is said of a move besides where it ends. */
 function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
-  if (move.kind === "go")
-    return [note(words("Spindle up clear first. Lock the table when you are there."))];
+  if (move.kind === "go") return [note(words("Spindle up clear first. Lock the table when you are there."))];
   if (move.kind === "down" && op.by === "hole")
     return [note(words("Back out every so often to clear the chips; ease off where it breaks through."))];
   if (move.kind === "down" && move.cuts === "down")
@@ -291,19 +313,37 @@ function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
   return [];
 }
 
-function placing({ seat, device, entry, at }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+function placing(
+  { seat, device, entry, at }: FeatureSetup,
+  tick: (id: string, phrase: Phrase) => Tick,
+): Tick[] {
   if (entry === "stays") return [tick("still", words("Vise as it was, not loosened"))];
   if (device === "vBlocks")
     return [
       tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
-      tick("blocks", seat.square ? words("V-block upright against the fixed jaw") : words("V-blocks on parallels against the fixed jaw, the same height")),
+      tick(
+        "blocks",
+        seat.square
+          ? words("V-block upright against the fixed jaw")
+          : words("V-blocks on parallels against the fixed jaw, the same height"),
+      ),
       ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
-      tick("seated", seat.square ? say`The ${at.up} end up, squared` : say`Shaft in the blocks along X, its ${at.up} side up`),
+      tick(
+        "seated",
+        seat.square
+          ? say`The ${at.up} end up, squared`
+          : say`Shaft in the blocks along X, its ${at.up} side up`,
+      ),
     ];
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
     ...(seat.parallels
-      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw, clear of what is cut through`)]
+      ? [
+          tick(
+            "parallels",
+            say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw, clear of what is cut through`,
+          ),
+        ]
       : []),
     ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
     ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),

@@ -1,6 +1,12 @@
 import { axisSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
-import { anyKeySchema, featureKeySchema, featureToldSchema, operationKeySchema, toldSchema } from "../route/index.ts";
+import {
+  anyKeySchema,
+  featureKeySchema,
+  featureToldSchema,
+  operationKeySchema,
+  toldSchema,
+} from "../route/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */

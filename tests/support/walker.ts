@@ -132,11 +132,7 @@ export function walk(job: Job, behavior: Behavior = {}, shop: Shop = demoShop, s
     asked.set(step.op, count);
     const events = eventsFor(step, records, behavior, count);
     if (events.length === 0) return { plan: made, records, done };
-    records = appended(
-      records,
-      ...beginning(step, made, records),
-      ...events,
-    );
+    records = appended(records, ...beginning(step, made, records), ...events);
     done.push(step);
   }
   throw new Error("the walk does not end");

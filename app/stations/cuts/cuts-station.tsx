@@ -27,7 +27,10 @@ import { useOverrides } from "../../instruments/use-overrides.ts";
 export function CutsStation() {
   const { job, plan, reason, setReason } = useJob();
   const key = keyFromSlug(useParams().operation);
-  const within = featureSetupOf(plan, key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null));
+  const within = featureSetupOf(
+    plan,
+    key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null),
+  );
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
   if (within)
     return (

@@ -83,7 +83,11 @@ export function FeatureCut({
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="0 16px" alignContent="start">
           {set && (
             <>
-              {figure("spindle", worked("speed", <Figure of={quantity("spindleSpeed", set.rpm)} />), set.setting)}
+              {figure(
+                "spindle",
+                worked("speed", <Figure of={quantity("spindleSpeed", set.rpm)} />),
+                set.setting,
+              )}
               {figure(
                 set.feedBy === "power" ? "power feed" : "feed by hand",
                 worked("feed", <Figure of={quantity("feed", set.vf)} />),
@@ -119,7 +123,10 @@ export function FeatureCut({
           )}
           {figure(
             "time",
-            worked("time", <Figure of={quantity("time", operation.minutes.cutting + operation.minutes.handling)} />),
+            worked(
+              "time",
+              <Figure of={quantity("time", operation.minutes.cutting + operation.minutes.handling)} />,
+            ),
             `${moves.length} moves`,
           )}
           {figure(
@@ -144,7 +151,12 @@ export function FeatureCut({
 }
 
 const kindWords = { go: "go to", down: "down", feed: "feed to", in: "in to" } as const;
-const cutsWords = { conventional: "conventional", full: "full width", down: "straight down", air: "" } as const;
+const cutsWords = {
+  conventional: "conventional",
+  full: "full width",
+  down: "straight down",
+  air: "",
+} as const;
 
 /** Every move with its places as they can be set; pointing at one shows it in the plan view. */
 function MovesTable({
@@ -236,7 +248,9 @@ function OwnTool({ operation }: { operation: FeatureOperation }) {
         value={operation.cutter ?? ""}
         options={[
           [operation.cutter ?? "", operation.toolName] as const,
-          ...operation.others.map((o) => [o.cutter, `${name(o.cutter)}, ${o.minutes.toFixed(1)} min`] as const),
+          ...operation.others.map(
+            (o) => [o.cutter, `${name(o.cutter)}, ${o.minutes.toFixed(1)} min`] as const,
+          ),
         ]}
         onChoose={(id) => own.set([["cutter", id]], reason || "by choice")}
       />
@@ -245,7 +259,15 @@ function OwnTool({ operation }: { operation: FeatureOperation }) {
 }
 
 /** The other ways of making this feature: what they would take, or why not. */
-function Ways({ operation, others, way }: { operation: FeatureOperation; others: readonly OtherWay[]; way: string }) {
+function Ways({
+  operation,
+  others,
+  way,
+}: {
+  operation: FeatureOperation;
+  others: readonly OtherWay[];
+  way: string;
+}) {
   const { plan, reason, job } = useJob();
   const own = useOverrides(`${operation.feature}/way`);
   const route = useOverrides("route");

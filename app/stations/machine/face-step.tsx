@@ -149,10 +149,7 @@ export function FaceStep({
         )}
       </Box>
       <chakra.p mt="10px">
-        <Link
-          to={`/jobs/${job.id}/setups/${keySlug(setup.key)}`}
-          style={{ textDecoration: "underline" }}
-        >
+        <Link to={`/jobs/${job.id}/setups/${keySlug(setup.key)}`} style={{ textDecoration: "underline" }}>
           This setup, and why
         </Link>
       </chakra.p>

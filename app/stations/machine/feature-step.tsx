@@ -90,7 +90,8 @@ export function FeatureStep({
     },
   );
   // Between two measurings a size can be read any time: that of this operation, or the next one that has any.
-  const nextFit = mine.find((s) => s.fit)?.fit ?? plan.steps.slice(plan.current).find((s) => s.fit)?.fit ?? null;
+  const nextFit =
+    mine.find((s) => s.fit)?.fit ?? plan.steps.slice(plan.current).find((s) => s.fit)?.fit ?? null;
   const pad = step.fit && isCurrent ? step.fit : extraPad ? nextFit : null;
   const moves = movesOf(operation);
   const picture = useMemo(
@@ -105,9 +106,7 @@ export function FeatureStep({
       </chakra.h2>
       <Box maxW="380px" mx="auto">
         {step.kind === "place" || step.kind === "clamp" || step.kind === "takeOut" ? (
-          <FigureView
-            figure={featureSection(setup, vise, Math.max(...setup.operations.map((o) => o.floor)), false)}
-          />
+          <FigureView figure={featureSection(setup, vise, false)} />
         ) : (
           <FigureView figure={picture} maxHeight="46vh" />
         )}

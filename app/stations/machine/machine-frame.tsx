@@ -86,7 +86,13 @@ export function StepHead({
   const { job, piece } = useJob();
   return (
     <>
-      <Box display="flex" gap={mine.length > 30 ? "1px" : "6px"} alignItems="center" mb="14px" aria-hidden="true">
+      <Box
+        display="flex"
+        gap={mine.length > 30 ? "1px" : "6px"}
+        alignItems="center"
+        mb="14px"
+        aria-hidden="true"
+      >
         {mine.map((s) => (
           <Box
             key={`${s.op} ${s.id}`}

@@ -85,7 +85,9 @@ export function RecordStation() {
             options={[
               ...axisNames.map((a) => [a, a] as const),
               ["squareness", "squareness, gap over 100 mm"] as const,
-              ...plan.requirements.flatMap((r) => (r.name && r.of !== "parallelism" ? [[r.of, r.name] as const] : [])),
+              ...plan.requirements.flatMap((r) =>
+                r.name && r.of !== "parallelism" ? [[r.of, r.name] as const] : [],
+              ),
             ]}
             onChoose={setOf}
           />

@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMemo } from "react";
 import { Link } from "react-router";
-import { axisOf, type Face, faceNames } from "../../../core/frame/index.ts";
+import { axesAcross, axisOf, type Face, faceNames } from "../../../core/frame/index.ts";
 import { featureSection, movesView, setupSheet } from "../../../core/figure/index.ts";
 import { cutKey } from "../../../core/job/index.ts";
-import type { Locating } from "../../../core/locate/index.ts";
-import { featureNames, featuresOf } from "../../../core/part/index.ts";
+import { type Locating, pickupErrors, rectInSetup } from "../../../core/locate/index.ts";
+import { type Cutout, featureNames, featuresOf } from "../../../core/part/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, keySlug } from "../../../core/route/index.ts";
 import type { Vise } from "../../../core/shop/index.ts";
@@ -37,7 +37,6 @@ export function FeatureSetupView({
   const { drawn, movesOf } = useDrawnSetup(setup, locating);
   const first = setup.operations[0]!;
   const shown = setup.operations.find((o) => o.by !== "hand") ?? first;
-  const deepest = Math.max(...setup.operations.map((o) => o.floor));
   const sheet = useMemo(
     () =>
       setupSheet({
@@ -55,7 +54,9 @@ export function FeatureSetupView({
     <>
       <Box className="no-print">
         {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
-        <StationTitle above={`Features · ${setupPlace(setup, plan)}${setup.entry === "stays" ? " · still clamped" : ""}`}>
+        <StationTitle
+          above={`Features · ${setupPlace(setup, plan)}${setup.entry === "stays" ? " · still clamped" : ""}`}
+        >
           <Words of={setup.title} />
         </StationTitle>
         <Box
@@ -64,7 +65,7 @@ export function FeatureSetupView({
           gap="22px"
         >
           <Box>
-            <FigureView figure={featureSection(setup, vise, deepest, false)} maxHeight="330px" />
+            <FigureView figure={featureSection(setup, vise, false)} maxHeight="330px" />
             <Box display="flex" flexWrap="wrap" gap="4px 18px" mt="8px" fontSize="15px">
               <span>
                 grip{" "}
@@ -112,8 +113,7 @@ export function FeatureSetupView({
                 </b>
                 {p.faces.length === 1 && (
                   <>
-                    :{" "}
-                    {p.by === "readout" ? `set ${p.axis.toUpperCase()} to ` : "move on by "}
+                    : {p.by === "readout" ? `set ${p.axis.toUpperCase()} to ` : "move on by "}
                     <Worked at={cutKey(first.key, "zero")}>
                       <Figure of={mm(p.by === "readout" ? p.settings[0]! : p.off)} decimals={3} />
                     </Worked>
@@ -148,12 +148,16 @@ export function FeatureSetupView({
           <Warnings of={[...setup.warnings, ...locating.warnings]} />
         </Box>
         <Section title="What is done in it, in this order">
-          <Table label="Operations of this setup" head={["operation", "tool", "speed", "feed", "levels", "time"]}>
+          <Table
+            label="Operations of this setup"
+            head={["operation", "tool", "speed", "feed", "levels", "time"]}
+          >
             {setup.operations.map((o) => (
               <OperationRow key={o.key} operation={o} jobId={job.id} />
             ))}
           </Table>
         </Section>
+        <LayoutLines setup={setup} locating={locating} cutouts={drawn.cutouts} />
         <HeldAnotherWay setup={setup} />
         <RefusedFeatures />
         <Box display="flex" gap="14px" mt="16px" flexWrap="wrap">
@@ -189,6 +193,46 @@ function Why({ setup }: { setup: FeatureSetup }) {
   );
 }
 
+/** Lines to scribe before the first cut, from the same edges as the readout: a turn of the dial too many shows at once. */
+function LayoutLines({
+  setup,
+  locating,
+  cutouts,
+}: {
+  setup: FeatureSetup;
+  locating: Locating;
+  cutouts: ReadonlyMap<string, Cutout>;
+}) {
+  const { job } = useJob();
+  const names = featureNames(featuresOf(job.part));
+  const [a, b] = axesAcross(setup.at.up);
+  return (
+    <Section title="Lines to scribe first, as a check">
+      <Table label="Lines to scribe" head={["feature", "X from", "to", "Y from", "to"]}>
+        {setup.features.flatMap((id) => {
+          const cutout = cutouts.get(id);
+          if (!cutout) return [];
+          const { x, y } = rectInSetup(locating.frame, { x: cutout.box[a], y: cutout.box[b] });
+          return [
+            <tr key={id}>
+              <td>{names.get(id)}</td>
+              {[x[0], x[1], y[0], y[1]].map((at, i) => (
+                <td key={i}>
+                  <Figure of={mm(at)} />
+                </td>
+              ))}
+            </tr>,
+          ];
+        })}
+      </Table>
+      <chakra.p fontSize="13.5px" color="quiet">
+        Scribed lines are good to about <Figure of={mm(pickupErrors.scribed)} />: a cutter that comes down
+        beside its line has lost a turn of the dial, or half its own diameter.
+      </chakra.p>
+    </Section>
+  );
+}
+
 function OperationRow({ operation, jobId }: { operation: FeatureOperation; jobId: string }) {
   return (
     <tr>
@@ -212,7 +256,9 @@ function OperationRow({ operation, jobId }: { operation: FeatureOperation; jobId
 function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
   const { shop, reason } = useJob();
   const own = useOverrides(setup.operations[0]!.key);
-  const reports = (["fixed", "parallels", "packing", "stop"] as const).flatMap((what) => own.reportOf(what) ?? []);
+  const reports = (["fixed", "parallels", "packing", "stop"] as const).flatMap(
+    (what) => own.reportOf(what) ?? [],
+  );
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
   const because = reason || "by choice";
   return (
@@ -249,7 +295,9 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
             ["none", "none"],
             ["against", "set against a stop"],
           ]}
-          onChoose={(stop) => (stop === "against" ? own.set([["stop", stop]], because) : own.takeBack("stop"))}
+          onChoose={(stop) =>
+            stop === "against" ? own.set([["stop", stop]], because) : own.takeBack("stop")
+          }
         />
       </Box>
     </Section>

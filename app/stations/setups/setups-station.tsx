@@ -28,7 +28,10 @@ export function SetupsStation() {
   const { job, plan, shop, reason, setReason } = useJob();
   const submit = useSubmit();
   const key = keyFromSlug(useParams().operation);
-  const within = featureSetupOf(plan, key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null));
+  const within = featureSetupOf(
+    plan,
+    key ?? (plan.setups.length === 0 ? (setupKeys(plan)[0] ?? null) : null),
+  );
   const setup = plan.setups.find((s) => s.key === key) ?? plan.setups[0];
   const { vise, machine } = equipment(job, shop);
   const cutter = shop.cutters.find((c) => c.id === setup?.cut.cutter);

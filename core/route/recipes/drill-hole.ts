@@ -54,7 +54,9 @@ export const spotWork = (asked: HoleAsked): Work =>
 
 /** How deep a drill goes so that its full diameter reaches the floor, or comes out. */
 const drilledTo = (asked: HoleAsked, diameter: Mm): Mm =>
-  asked.through ? tidy(asked.floor + drillPoint * diameter + through) : tidy(asked.floor + drillPoint * diameter);
+  asked.through
+    ? tidy(asked.floor + drillPoint * diameter + through)
+    : tidy(asked.floor + drillPoint * diameter);
 
 /** Drilling to a size, led by a pilot where that is wide. */
 export function drillWorks(
@@ -75,7 +77,9 @@ export function drillWorks(
     : [];
   const pilots = shop.cutters.filter(
     (c) =>
-      c.kind === "twistDrill" && cuttingDiameter(c) >= 0.25 * diameter && cuttingDiameter(c) <= 0.7 * diameter,
+      c.kind === "twistDrill" &&
+      cuttingDiameter(c) >= 0.25 * diameter &&
+      cuttingDiameter(c) <= 0.7 * diameter,
   );
   const pilot = diameter >= pilotOver ? nearest(pilots, 0.4 * diameter) : null;
   return [

@@ -21,7 +21,9 @@ export const fileWork = (
   notes: [
     {
       severity: "note",
-      phrase: words("Filed by hand, to a template or a scribed line; a file has a handle, and chips are brushed off."),
+      phrase: words(
+        "Filed by hand, to a template or a scribed line; a file has a handle, and chips are brushed off.",
+      ),
     },
   ],
 });

@@ -29,6 +29,8 @@ export interface AreaAsked extends Depths {
   halfTolerance: Mm | null;
   exact: Mm;
   notes?: readonly Warning[];
+  /** Its width is what is measured: each of the two walls by itself. */
+  each?: boolean;
   /** Started in drilled holes: the cutter need not cut to its center. */
   drilled?: boolean;
   /** Put before the tasks' names, where a feature has several areas. */
@@ -37,10 +39,19 @@ export interface AreaAsked extends Depths {
 
 const wallsOf = ({ walls }: Area): SideName[] => sideNames.filter((side) => walls[side]);
 
-const gapOf = ({ x, y, walls }: Area): Mm =>
+/** The narrowest place a cutter must go through: between two walls, or between a wall and the boss. */
+const gapOf = ({ x, y, walls, boss }: Area): Mm =>
   Math.min(
     walls.xLow && walls.xHigh ? x[1] - x[0] : Infinity,
     walls.yLow && walls.yHigh ? y[1] - y[0] : Infinity,
+    ...(boss
+      ? [
+          walls.xLow ? boss.x[0] - x[0] : Infinity,
+          walls.xHigh ? x[1] - boss.x[1] : Infinity,
+          walls.yLow ? boss.y[0] - y[0] : Infinity,
+          walls.yHigh ? y[1] - boss.y[1] : Infinity,
+        ]
+      : []),
   );
 
 /** Whether a cutter has to go down into solid metal: nowhere to come in from. */
@@ -60,7 +71,7 @@ export function clearWork(asked: AreaAsked): Work {
     tool: {
       by: "mill",
       kind: lanes.walls === 2 || area.boss ? "slot" : "step",
-      most: Number.isFinite(gap) ? tidy(gap - underWidth) : null,
+      most: Number.isFinite(gap) ? tidy(gap - (area.boss ? 2 * wallAllowance : underWidth)) : null,
       least: null,
       plunges: isClosed(area) && !asked.drilled,
       total: null,
@@ -102,12 +113,17 @@ export function wallWorks(asked: AreaAsked): Work[] {
   });
   const facing: readonly SideName[] =
     lanes.walls === 2 ? (lanes.along === "x" ? ["yLow", "yHigh"] : ["xLow", "xHigh"]) : [];
-  if (facing.length === 2 && asked.measure) {
+  if (asked.each && facing.length === 2 && asked.measure) {
     const [first, last] = facing as [SideName, SideName];
     return [
-      work(`wall-${sideFace(up, first)}`, say`Wall of the ${what} toward the ${sideFace(up, first)}`, [first], {
-        measure: { ...asked.measure, before: true },
-      }),
+      work(
+        `wall-${sideFace(up, first)}`,
+        say`Wall of the ${what} toward the ${sideFace(up, first)}`,
+        [first],
+        {
+          measure: { ...asked.measure, before: true },
+        },
+      ),
       work(`wall-${sideFace(up, last)}`, say`Wall of the ${what} toward the ${sideFace(up, last)}`, [last], {
         measure: asked.measure,
         notes: [
@@ -143,7 +159,7 @@ export function bossWork(asked: AreaAsked, measure: Measured | null): Work {
     tool: {
       by: "mill",
       kind: "side",
-      most: null,
+      most: Number.isFinite(gapOf(asked.area)) ? tidy(gapOf(asked.area) - underWidth) : null,
       least: null,
       plunges: false,
       total: wallAllowance,

@@ -64,7 +64,13 @@ export type Sweep =
   /** Between an outline and what stands in it, in rows. Without an outer outline it is open all round the part. */
   | { kind: "region"; outer: Outline | null; around: Reach2; islands: readonly Outline[]; leave: Mm }
   /** Along an outline: straight where it runs with an axis, else plunge by plunge at the cusp. */
-  | { kind: "contour"; outline: Outline; metal: "inside" | "outside"; cusp: Mm; ways: readonly number[] | null }
+  | {
+      kind: "contour";
+      outline: Outline;
+      metal: "inside" | "outside";
+      cusp: Mm;
+      ways: readonly number[] | null;
+    }
   /** A disc cutter into the side of a shaft: place along it, from the crown inward. */
   | { kind: "disc"; along: Mm; radius: Mm; depth: Mm; width: Mm };
 
@@ -78,7 +84,12 @@ export interface Reach2 {
  * The direction lanes run over an area: with its walls where two of them face each other, out of its open ends, else the
  * longer way.
  */
-export function lanesAlong({ x, y, walls }: Area): { along: "x" | "y"; length: Mm; across: Mm; walls: 0 | 1 | 2 } {
+export function lanesAlong({ x, y, walls }: Area): {
+  along: "x" | "y";
+  length: Mm;
+  across: Mm;
+  walls: 0 | 1 | 2;
+} {
   const of = (along: "x" | "y") => {
     const [low, high] = along === "x" ? (["yLow", "yHigh"] as const) : (["xLow", "xHigh"] as const);
     const beside = (Number(walls[low]) + Number(walls[high])) as 0 | 1 | 2;

@@ -24,7 +24,16 @@ export const arcRecipe: Recipe<OfKind<"arc">> = (feature, place) => {
   const stairs: Work = {
     task: "stairs",
     title: say`Stairs along the arc, ${mm(arcCusp)} at most left standing`,
-    sweep: { kind: "arc", run, middle, edges: [0, place.sizes[across]], radius, depth, form: feature.form, cusp: arcCusp },
+    sweep: {
+      kind: "arc",
+      run,
+      middle,
+      edges: [0, place.sizes[across]],
+      radius,
+      depth,
+      form: feature.form,
+      cusp: arcCusp,
+    },
     top: 0,
     floor: depth,
     tool: {

@@ -4,7 +4,16 @@ import { mm, tidy } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { say, words } from "../../../working/index.ts";
 import { fileWork } from "../hand-work.ts";
-import { aimOf, type Measured, type OfKind, planeAxis, type Recipe, type RecipePlace, type Way, type Work } from "../recipe.ts";
+import {
+  aimOf,
+  type Measured,
+  type OfKind,
+  planeAxis,
+  type Recipe,
+  type RecipePlace,
+  type Way,
+  type Work,
+} from "../recipe.ts";
 
 /** A chamfer no longer than this is filed in reasonable time, mm (guess). */
 const filedUpTo = 2;
@@ -27,7 +36,10 @@ export const chamferRecipe: Recipe<OfKind<"chamfer">> = (feature, place) => {
   };
   const ways: Way[] = [...cutWay(feature, sides, legs.other, measure, place)];
   const lengths = sides.map((side) => sizes[axesAcross(face).find((a) => !facesOf(a).includes(side))!]);
-  const minutes = lengths.reduce((sum, l) => sum + filing.edge + (filing.per100 * l * Math.max(leg, legs.other)) / 100, 0);
+  const minutes = lengths.reduce(
+    (sum, l) => sum + filing.edge + (filing.per100 * l * Math.max(leg, legs.other)) / 100,
+    0,
+  );
   if (Math.max(leg, legs.other) <= filedUpTo || ways.length === 0)
     ways.push({
       name: "filed",

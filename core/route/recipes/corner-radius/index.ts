@@ -49,7 +49,8 @@ export const cornerRadiusRecipe: Recipe<OfKind<"cornerRadius">> = (feature, plac
       measure: null,
       notes: [],
     }));
-    const filed = (minutes: number) => fileWork("file", say`File the corners to R ${mm(radius)}`, minutes, measure, { top, floor });
+    const filed = (minutes: number) =>
+      fileWork("file", say`File the corners to R ${mm(radius)}`, minutes, measure, { top, floor });
     return [
       ...(radius <= filedUpTo
         ? [

@@ -27,7 +27,7 @@ export const dovetailRecipe: Recipe<OfKind<"dovetail">> = (feature, place) => {
     y: [run.from, run.to],
     walls: { ...open, ...walls },
     boss: null,
-        corner: 0,
+    corner: 0,
     [cross]: [tidy(span[0]), tidy(span[1])],
   });
   const asked = (of: Area, what: string, prefix: string) => ({
@@ -46,7 +46,10 @@ export const dovetailRecipe: Recipe<OfKind<"dovetail">> = (feature, place) => {
     ? [
         clearWork(
           asked(
-            area([middle - narrow / 2, middle + narrow / 2], { [`${cross}Low`]: true, [`${cross}High`]: true }),
+            area([middle - narrow / 2, middle + narrow / 2], {
+              [`${cross}Low`]: true,
+              [`${cross}High`]: true,
+            }),
             "neck",
             "",
           ),
@@ -54,14 +57,34 @@ export const dovetailRecipe: Recipe<OfKind<"dovetail">> = (feature, place) => {
       ]
     : [
         ...(middle - wide.target / 2 > 1e-6
-          ? [clearWork(asked(area([0, middle - wide.target / 2], { [`${cross}High`]: true }), "low shoulder", "low-"))]
+          ? [
+              clearWork(
+                asked(
+                  area([0, middle - wide.target / 2], { [`${cross}High`]: true }),
+                  "low shoulder",
+                  "low-",
+                ),
+              ),
+            ]
           : []),
         ...(middle + wide.target / 2 < whole - 1e-6
-          ? [clearWork(asked(area([middle + wide.target / 2, whole], { [`${cross}Low`]: true }), "high shoulder", "high-"))]
+          ? [
+              clearWork(
+                asked(
+                  area([middle + wide.target / 2, whole], { [`${cross}Low`]: true }),
+                  "high shoulder",
+                  "high-",
+                ),
+              ),
+            ]
           : []),
       ];
   const owned = place.shop.cutters.find(
-    (c) => c.kind === "dovetail" && Math.abs(c.enteringAngle - angle) < 0.5 && c.fluteLength >= depth.target && (!inSlot || cuttingDiameter(c) < narrow),
+    (c) =>
+      c.kind === "dovetail" &&
+      Math.abs(c.enteringAngle - angle) < 0.5 &&
+      c.fluteLength >= depth.target &&
+      (!inSlot || cuttingDiameter(c) < narrow),
   );
   const diameter = owned ? cuttingDiameter(owned) : Math.max(10, depth.target * 2);
   // At the floor the teeth are widest: of a slot the wide edge, of a tongue the narrow foot.
@@ -98,14 +121,20 @@ export const dovetailRecipe: Recipe<OfKind<"dovetail">> = (feature, place) => {
       exact: 0.02,
       measure: last ? measure : { ...measure, before: true },
       notes: [
-        note(words("Its teeth are weak: light cuts, conventional, all at full depth, and measure before the last.")),
+        note(
+          words(
+            "Its teeth are weak: light cuts, conventional, all at full depth, and measure before the last.",
+          ),
+        ),
       ],
     };
   };
   return [
     {
       name: inSlot ? "neck first, then both flanks" : "shoulders first, then both flanks",
-      why: words("The end mill takes most of the metal; the weak teeth of the dovetail cutter only make the flanks."),
+      why: words(
+        "The end mill takes most of the metal; the weak teeth of the dovetail cutter only make the flanks.",
+      ),
       up,
       works: [...rough, flank("low", false), flank("high", true)],
     },

@@ -3,7 +3,17 @@ import { mm, tidy } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { note, rule, say, words } from "../../../working/index.ts";
 import { drillWorks, type HoleAsked, spotWork, toolWork } from "../drill-hole.ts";
-import { aimOf, depthsFrom, metalFrom, type Measured, type OfKind, type Recipe, type RecipePlace, type Way, type Work } from "../recipe.ts";
+import {
+  aimOf,
+  depthsFrom,
+  metalFrom,
+  type Measured,
+  type OfKind,
+  type Recipe,
+  type RecipePlace,
+  type Way,
+  type Work,
+} from "../recipe.ts";
 
 /** A drilled hole may come out this much off its size where the drawing says no more, mm. */
 const drilledWithin = 0.05;
@@ -43,7 +53,13 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
 
 type Named = { name: string; why: Way["why"]; works: Work[] };
 
-function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, bore: number, face: number): Named[] {
+function waysOf(
+  feature: OfKind<"hole">,
+  place: RecipePlace,
+  asked: HoleAsked,
+  bore: number,
+  face: number,
+): Named[] {
   const { shop, part } = place;
   const aim = aimOf(feature, "diameter", part);
   const within = aim
@@ -64,22 +80,28 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
     why: words("A boring head makes any size, and puts the hole straight where the spindle stands."),
     works: [
       ...before(0.4, bore * 0.6),
-      toolWork(asked, "bore", say`Bore ${mm(bore)}`, {
-        by: "hole",
-        kinds: ["boringHead"],
-        diameter: bore,
-        over: 0,
-        under: bore,
-        wanted: say`A boring head that reaches ${mm(bore)}`,
-      }, {
-        notes: [
-          note(
-            rule(
-              "M49.boring",
-            )`Know whether the dial of the head counts on the radius or on the diameter; come to the size from below, measuring each time.`,
-          ),
-        ],
-      }),
+      toolWork(
+        asked,
+        "bore",
+        say`Bore ${mm(bore)}`,
+        {
+          by: "hole",
+          kinds: ["boringHead"],
+          diameter: bore,
+          over: 0,
+          under: bore,
+          wanted: say`A boring head that reaches ${mm(bore)}`,
+        },
+        {
+          notes: [
+            note(
+              rule(
+                "M49.boring",
+              )`Know whether the dial of the head counts on the radius or on the diameter; come to the size from below, measuring each time.`,
+            ),
+          ],
+        },
+      ),
     ],
   };
   switch (feature.form) {
@@ -101,17 +123,29 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
           why: words("A reamer follows the drilled hole and gives it its fit."),
           works: [
             ...before(0.1, 0.5),
-            toolWork(asked, "ream", say`Ream ${mm(bore)}`, {
-              by: "hole",
-              kinds: ["reamer"],
-              diameter: bore,
-              over: 0.01,
-              under: 0.01,
-              wanted: say`A reamer of ${mm(bore)}`,
-            }, {
-              ...(asked.through ? { floor: tidy(asked.floor + 3) } : {}),
-              notes: [note(words("Half the speed of drilling, twice the feed, oil; out again while it turns, never backwards."))],
-            }),
+            toolWork(
+              asked,
+              "ream",
+              say`Ream ${mm(bore)}`,
+              {
+                by: "hole",
+                kinds: ["reamer"],
+                diameter: bore,
+                over: 0.01,
+                under: 0.01,
+                wanted: say`A reamer of ${mm(bore)}`,
+              },
+              {
+                ...(asked.through ? { floor: tidy(asked.floor + 3) } : {}),
+                notes: [
+                  note(
+                    words(
+                      "Half the speed of drilling, twice the feed, oil; out again while it turns, never backwards.",
+                    ),
+                  ),
+                ],
+              },
+            ),
           ],
         },
         boring,
@@ -125,24 +159,30 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
           why: words("The tap is begun in the spindle, so that it stands square."),
           works: [
             ...drillWorks(asked, bore, { over: drilledWithin, under: drilledWithin }, shop),
-            toolWork(asked, "tap", say`Tap ${thread.name}`, {
-              by: "hole",
-              kinds: ["tap"],
-              diameter: thread.diameter,
-              over: 0.05,
-              under: 0.05,
-              pitch: thread.pitch,
-              wanted: say`A tap ${thread.name}`,
-            }, {
-              floor: deep === undefined ? asked.floor : tidy(face + deep),
-              notes: [
-                note(
-                  rule(
-                    "M31.tap",
-                  )`Turn the spindle by hand, oil, back every half turn; its pitch is ${mm(thread.pitch)}: check it against the tap.`,
-                ),
-              ],
-            }),
+            toolWork(
+              asked,
+              "tap",
+              say`Tap ${thread.name}`,
+              {
+                by: "hole",
+                kinds: ["tap"],
+                diameter: thread.diameter,
+                over: 0.05,
+                under: 0.05,
+                pitch: thread.pitch,
+                wanted: say`A tap ${thread.name}`,
+              },
+              {
+                floor: deep === undefined ? asked.floor : tidy(face + deep),
+                notes: [
+                  note(
+                    rule(
+                      "M31.tap",
+                    )`Turn the spindle by hand, oil, back every half turn; its pitch is ${mm(thread.pitch)}: check it against the tap.`,
+                  ),
+                ],
+              },
+            ),
           ],
         },
       ];
@@ -153,7 +193,12 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
       if (!head || head === "unfinished") return [];
       const drill = drillWorks(asked, bore, { over: 0.2, under: drilledWithin }, shop);
       const floor = tidy(face + head.depth);
-      const work = (task: string, kinds: ("counterbore" | "endMill" | "countersink")[], more: object, wanted: Way["why"]): Work =>
+      const work = (
+        task: string,
+        kinds: ("counterbore" | "endMill" | "countersink")[],
+        more: object,
+        wanted: Way["why"],
+      ): Work =>
         toolWork(
           asked,
           task,
@@ -169,7 +214,12 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
             why: words("The countersink runs in the hole drilled before it."),
             works: [
               ...drill,
-              work("sink", ["countersink"], { over: 30, under: 0, angle }, say`A countersink of ${String(180 - 2 * angle)}° and at least ${mm(head.diameter)}`),
+              work(
+                "sink",
+                ["countersink"],
+                { over: 30, under: 0, angle },
+                say`A countersink of ${String(180 - 2 * angle)}° and at least ${mm(head.diameter)}`,
+              ),
             ],
           },
         ];
@@ -178,7 +228,10 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
         {
           name: "drilled and counterbored",
           why: words("The pilot of the counterbore keeps it on the hole."),
-          works: [...drill, work("counterbore", ["counterbore"], {}, say`A counterbore of ${mm(head.diameter)}`)],
+          works: [
+            ...drill,
+            work("counterbore", ["counterbore"], {}, say`A counterbore of ${mm(head.diameter)}`),
+          ],
         },
         {
           name: "counterbored with an end mill",
@@ -189,4 +242,3 @@ function waysOf(feature: OfKind<"hole">, place: RecipePlace, asked: HoleAsked, b
     }
   }
 }
-

@@ -20,7 +20,11 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
       ? { lower: wide + own.lower, upper: wide + own.upper }
       : { lower: tidy(wide + fit.lower), upper: tidy(wide + fit.upper) };
   const target = tidy((limits.lower + limits.upper) / 2);
-  const { top, floor } = depthsFrom(up, box[up === "top" || up === "bottom" ? "height" : "width"], place.sizes);
+  const { top, floor } = depthsFrom(
+    up,
+    box[up === "top" || up === "bottom" ? "height" : "width"],
+    place.sizes,
+  );
   const measure: Measured = {
     size: "width",
     name: say`the seat width, ${own?.upper === null || !own ? feature.fit : "as drawn"}`,
@@ -36,6 +40,7 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     corner: null,
     top,
     floor,
+    each: true,
     measure,
     halfTolerance: (limits.upper - limits.lower) / 2,
     exact: 0.02,

@@ -62,7 +62,13 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
     const along: Work = {
       task: "along",
       title: say`Along the outline`,
-      sweep: { kind: "contour", outline, metal: inside ? "outside" : "inside", cusp: outlineCusp, ways: null },
+      sweep: {
+        kind: "contour",
+        outline,
+        metal: inside ? "outside" : "inside",
+        cusp: outlineCusp,
+        ways: null,
+      },
       top,
       floor,
       tool: {
@@ -79,8 +85,14 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
       measure: null,
       notes: [],
     };
-    const filed = fileWork("file", say`File the outline to a template`, 2 + (floor - top) / 3, measure, { top, floor });
-    const center: [number, number] = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+    const filed = fileWork("file", say`File the outline to a template`, 2 + (floor - top) / 3, measure, {
+      top,
+      floor,
+    });
+    const center: [number, number] = [
+      (Math.min(...xs) + Math.max(...xs)) / 2,
+      (Math.min(...ys) + Math.max(...ys)) / 2,
+    ];
     return [
       {
         name: inside ? "plunged, in rows" : "in rows from outside",
@@ -94,7 +106,12 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
               name: "from a start hole, in rows",
               why: words("A drilled hole lets in a cutter that does not cut to its center."),
               up,
-              works: [startHoles([center], narrow * 0.6, { top, floor }, "outline"), rough(true), along, filed],
+              works: [
+                startHoles([center], narrow * 0.6, { top, floor }, "outline"),
+                rough(true),
+                along,
+                filed,
+              ],
             },
           ]
         : []),

@@ -2,7 +2,16 @@ import { axisOf, opposite } from "../../../frame/index.ts";
 import { type Mm, tidy } from "../../../quantity/index.ts";
 import { say, words } from "../../../working/index.ts";
 import { type AreaAsked, bossWork, clearWork, startHoles, wallWorks } from "../mill-area.ts";
-import { aimOf, areaOfBox, depthsFrom, type Measured, type OfKind, type Recipe, type Way, type Work } from "../recipe.ts";
+import {
+  aimOf,
+  areaOfBox,
+  depthsFrom,
+  type Measured,
+  type OfKind,
+  type Recipe,
+  type Way,
+  type Work,
+} from "../recipe.ts";
 import { depthAim, throughBy } from "../slot/index.ts";
 import type { Area } from "../sweep.ts";
 
@@ -60,15 +69,13 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
       exact: 0.02,
     };
     const walls = wallWorks(asked).map((w) => ({ ...w, measure }));
-    const ownRadius = walls.map(
-      (w): Work => ({
-        ...w,
-        tool:
-          radius !== null && w.tool.by === "mill"
-            ? { ...w.tool, most: tidy(2 * radius + 1e-9), least: tidy(2 * (radius - radiusWithin)) }
-            : w.tool,
-      }),
-    );
+    const ownRadius = walls.map((w): Work => ({
+      ...w,
+      tool:
+        radius !== null && w.tool.by === "mill"
+          ? { ...w.tool, most: tidy(2 * radius + 1e-9), least: tidy(2 * (radius - radiusWithin)) }
+          : w.tool,
+    }));
     const exact = feature.corner === "exact" && radius !== null;
     const tail: Work[] = boss
       ? [
@@ -85,16 +92,24 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
     const stepped: Work[] = exact ? [...walls.map((w) => w), cornerWork(asked, radius)] : walls;
     const finishes: [string, Way["why"], Work[]][] = exact
       ? [
-          ["corners by a cutter of their radius", words("By hand the corner is the cutter's radius: the walls are finished with one of just that."), ownRadius],
-          ["corners stepped tangent by a smaller cutter", words("No cutter of just the radius is needed: a smaller one is stepped down tangent to it, and the cusps are filed."), stepped],
+          [
+            "corners by a cutter of their radius",
+            words("By hand the corner is the cutter's radius: the walls are finished with one of just that."),
+            ownRadius,
+          ],
+          [
+            "corners stepped tangent by a smaller cutter",
+            words(
+              "No cutter of just the radius is needed: a smaller one is stepped down tangent to it, and the cusps are filed.",
+            ),
+            stepped,
+          ],
         ]
       : [["", words("Any corner up to the given radius will do."), walls]];
     const gap = boss
       ? Math.min(boss.x[0] - area.x[0], boss.y[0] - area.y[0])
       : Math.min(area.x[1] - area.x[0], area.y[1] - area.y[0]);
-    const startAt: [Mm, Mm] = boss
-      ? [(area.x[0] + boss.x[0]) / 2, (area.y[0] + boss.y[0]) / 2]
-      : middle;
+    const startAt: [Mm, Mm] = boss ? [(area.x[0] + boss.x[0]) / 2, (area.y[0] + boss.y[0]) / 2] : middle;
     return finishes.flatMap(([name, why, after]): Way[] => [
       {
         name: `plunged${name && `, ${name}`}`,

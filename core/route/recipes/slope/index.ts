@@ -2,7 +2,15 @@ import { axesAcross, axisOf, facesOf } from "../../../frame/index.ts";
 import { mm, quantity, tidy } from "../../../quantity/index.ts";
 import { note, rule, say, warn, words } from "../../../working/index.ts";
 import { fileWork } from "../hand-work.ts";
-import { aimOf, depthsFrom, type Measured, type OfKind, planeAxis, type Recipe, type Work } from "../recipe.ts";
+import {
+  aimOf,
+  depthsFrom,
+  type Measured,
+  type OfKind,
+  planeAxis,
+  type Recipe,
+  type Work,
+} from "../recipe.ts";
 import { type Flank, stairCusp, stairWork } from "../stairs.ts";
 import type { Run } from "../sweep.ts";
 
@@ -95,10 +103,16 @@ export const slopeRecipe: Recipe<OfKind<"slope">> = (feature, place) => {
       up: face,
       works: [
         stairs,
-        fileWork("file", say`File the stairs to the line`, 2 + (filing * slant * sizes[along]) / 1000, measure, {
-          top,
-          floor,
-        }),
+        fileWork(
+          "file",
+          say`File the stairs to the line`,
+          2 + (filing * slant * sizes[along]) / 1000,
+          measure,
+          {
+            top,
+            floor,
+          },
+        ),
       ],
     },
   ];

@@ -2,8 +2,26 @@ import { axisOf, opposite, rectangle } from "../../../frame/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { type Mm, mm, tidy } from "../../../quantity/index.ts";
 import { say, words } from "../../../working/index.ts";
-import { asWideAs, type AreaAsked, clearWork, startHoles, underWidth, wallAllowance, wallWorks } from "../mill-area.ts";
-import { aimOf, areaOfBox, depthsFrom, type Measured, type OfKind, type Recipe, type RecipePlace, type Way, type Work } from "../recipe.ts";
+import {
+  asWideAs,
+  type AreaAsked,
+  clearWork,
+  startHoles,
+  underWidth,
+  wallAllowance,
+  wallWorks,
+} from "../mill-area.ts";
+import {
+  aimOf,
+  areaOfBox,
+  depthsFrom,
+  type Measured,
+  type OfKind,
+  type Recipe,
+  type RecipePlace,
+  type Way,
+  type Work,
+} from "../recipe.ts";
 import { type Area, lanesAlong } from "../sweep.ts";
 
 /** Run-out of a cutter nobody indicated, mm (guess). */
@@ -34,7 +52,11 @@ export function endsOf(area: Area, width: Mm): [Mm, Mm][] {
  * The ways of a slot: a cutter under its width with each wall by itself, started by plunging or in drilled ends; a cutter of
  * its width in one go where the tolerance bears its run-out.
  */
-export function slotWays(asked: AreaAsked, width: { target: Mm; upper: Mm; lower: Mm }, place: RecipePlace): Way[] {
+export function slotWays(
+  asked: AreaAsked,
+  width: { target: Mm; upper: Mm; lower: Mm },
+  place: RecipePlace,
+): Way[] {
   const { area, up, what } = asked;
   const closed = Object.values(area.walls).every(Boolean);
   const walls = [...wallWorks(asked), ...endWorks(asked)];
@@ -114,7 +136,13 @@ function oneGo(asked: AreaAsked, width: { target: Mm; upper: Mm; lower: Mm }, cl
     task: "cut",
     title: say`Cut the ${asked.what} in one width`,
     sweep: { kind: "clear", area: asked.area, leave: 0 },
-    tool: { ...rough.tool, kind: "slot", most: tidy(width.upper - usualRunOut), least: width.lower, plunges: closed } as Work["tool"],
+    tool: {
+      ...rough.tool,
+      kind: "slot",
+      most: tidy(width.upper - usualRunOut),
+      least: width.lower,
+      plunges: closed,
+    } as Work["tool"],
     exact: asked.exact,
     measure: asked.measure,
     notes: [asWideAs(width.target)],
@@ -150,6 +178,7 @@ export const slotRecipe: Recipe<OfKind<"slot">> = (feature, place) => {
       corner: null,
       top,
       floor: through ? tidy(floor + throughBy) : depthAim(feature, place, top, floor),
+      each: true,
       measure,
       halfTolerance: (aim.limits.upper - aim.limits.lower) / 2,
       exact: 0.02,
@@ -169,4 +198,3 @@ export function depthAim(
   const aim = aimOf(feature, key, part);
   return aim ? tidy(top + aim.target) : floor;
 }
-

@@ -44,4 +44,3 @@ export const stepRecipe: Recipe<OfKind<"step">> = (feature, place) => {
     };
   });
 };
-

@@ -53,7 +53,9 @@ export const tShapeRecipe: Recipe<OfKind<"tShape">> = (feature, place) => {
         },
       };
     });
-  const walls = areas.flatMap(({ asked }) => wallWorks(asked).map((w): Work => ({ ...w, task: `${asked.prefix}wall` })));
+  const walls = areas.flatMap(({ asked }) =>
+    wallWorks(asked).map((w): Work => ({ ...w, task: `${asked.prefix}wall` })),
+  );
   const works = [
     ...areas.map(({ asked }) => clearWork(asked)),
     ...walls.map((w, i) => ({

@@ -86,6 +86,7 @@ export const tSlotRecipe: Recipe<OfKind<"tSlot">> = (feature, place) => {
       corner: null,
       top: 0,
       floor: neckDepth.target,
+      each: true,
       measure,
       halfTolerance: (neck.limits.upper - neck.limits.lower) / 2,
       exact: 0.02,

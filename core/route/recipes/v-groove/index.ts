@@ -34,8 +34,20 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
               up,
               area:
                 run.along === "x"
-                  ? { x: box.x, y: across, walls: { xLow: false, xHigh: false, yLow: true, yHigh: true }, boss: null, corner: 0 }
-                  : { x: across, y: box.y, walls: { xLow: true, xHigh: true, yLow: false, yHigh: false }, boss: null, corner: 0 },
+                  ? {
+                      x: box.x,
+                      y: across,
+                      walls: { xLow: false, xHigh: false, yLow: true, yHigh: true },
+                      boss: null,
+                      corner: 0,
+                    }
+                  : {
+                      x: across,
+                      y: box.y,
+                      walls: { xLow: true, xHigh: true, yLow: false, yHigh: false },
+                      boss: null,
+                      corner: 0,
+                    },
               what: "relief slot",
               corner: null,
               top: 0,
@@ -49,8 +61,20 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
               kind: "clear",
               area:
                 run.along === "x"
-                  ? { x: box.x, y: across, walls: { xLow: false, xHigh: false, yLow: true, yHigh: true }, boss: null, corner: 0 }
-                  : { x: across, y: box.y, walls: { xLow: true, xHigh: true, yLow: false, yHigh: false }, boss: null, corner: 0 },
+                  ? {
+                      x: box.x,
+                      y: across,
+                      walls: { xLow: false, xHigh: false, yLow: true, yHigh: true },
+                      boss: null,
+                      corner: 0,
+                    }
+                  : {
+                      x: across,
+                      y: box.y,
+                      walls: { xLow: true, xHigh: true, yLow: false, yHigh: false },
+                      boss: null,
+                      corner: 0,
+                    },
               leave: 0,
             },
             tool: {
@@ -66,14 +90,14 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
           },
         ]
       : [];
-  // Stairs go no nearer to the bottom than where the relief begins.
-  const end = narrow > 0 ? narrow : Math.min(half, 0.5);
+  // Stairs go no nearer to the bottom than where the relief begins; without one a cutter must still go in.
+  const end = narrow > 0 ? narrow : half * 0.4;
   const down = tidy(v.depth * (1 - end / half));
   const flanks: Flank[] = [
     { from: middle - half, to: middle - end, depth: down, side: 1 },
     { from: middle + half, to: middle + end, depth: down, side: -1 },
   ];
-  const stairs = stairWork(say`Stairs down both flanks`, run, flanks, 0, tidy(2 * end + 2 * (half - end)));
+  const stairs = stairWork(say`Stairs down both flanks`, run, flanks, 0, tidy(2 * end));
   const cutter = place.shop.cutters.find(
     (c) =>
       (c.kind === "chamfer" || c.kind === "countersink") &&
@@ -100,38 +124,36 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
     notes: [],
   };
   const tilt = 90 - angle / 2;
-  const tilted = (["low", "high"] as const).map(
-    (which): Work => ({
-      task: `flank-${which}`,
-      title: say`The ${which} flank with the head tilted ${quantity("angle", tilt)}`,
-      sweep: {
-        kind: "tracks",
-        run,
-        tracks: [{ at: tidy(middle + ((which === "low" ? -1 : 1) * half) / 2), side: 0 }],
-      },
-      top: 0,
-      floor: stairCusp,
-      tool: {
-        by: "mill",
-        kind: "side",
-        most: null,
-        least: null,
-        plunges: false,
-        total: stairCusp,
-        halfTolerance: null,
-        tilt,
-      },
-      exact: 0.05,
-      measure: which === "high" ? measure : null,
-      notes: [
-        warn(
-          rule(
-            "M33.tilt",
-          )`With the head at ${quantity("angle", tilt)} a step s of the knee cuts s · cos θ square to the flank: for the last ${mm(stairCusp)} the knee rises ${mm(tidy(stairCusp / Math.cos((tilt * Math.PI) / 180)))}. Both flanks end at the same Z.`,
-        ),
-      ],
-    }),
-  );
+  const tilted = (["low", "high"] as const).map((which): Work => ({
+    task: `flank-${which}`,
+    title: say`The ${which} flank with the head tilted ${quantity("angle", tilt)}`,
+    sweep: {
+      kind: "tracks",
+      run,
+      tracks: [{ at: tidy(middle + ((which === "low" ? -1 : 1) * half) / 2), side: 0 }],
+    },
+    top: 0,
+    floor: stairCusp,
+    tool: {
+      by: "mill",
+      kind: "side",
+      most: null,
+      least: null,
+      plunges: false,
+      total: stairCusp,
+      halfTolerance: null,
+      tilt,
+    },
+    exact: 0.05,
+    measure: which === "high" ? measure : null,
+    notes: [
+      warn(
+        rule(
+          "M33.tilt",
+        )`With the head at ${quantity("angle", tilt)} a step s of the knee cuts s · cos θ square to the flank: for the last ${mm(stairCusp)} the knee rises ${mm(tidy(stairCusp / Math.cos((tilt * Math.PI) / 180)))}. Both flanks end at the same Z.`,
+      ),
+    ],
+  }));
   const way = (name: string, why: string, works: Work[]): Way => ({
     name,
     why: words(why),
@@ -140,12 +162,22 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
   });
   return [
     way("stairs, then a cutter of the angle", "One pass along the middle makes both flanks alike.", [form]),
-    way("stairs, then the head tilted", "The side of an end mill cuts each flank; the same Z on both.", tilted),
+    way(
+      "stairs, then the head tilted",
+      "The side of an end mill cuts each flank; the same Z on both.",
+      tilted,
+    ),
     way("stairs, then filed", "Where nothing of the angle is owned the stairs are filed to the line.", [
-      fileWork("file", say`File both flanks to the line`, 4 + (v.depth * (run.to - run.from)) / 150, measure, {
-        top: 0,
-        floor: v.depth,
-      }),
+      fileWork(
+        "file",
+        say`File both flanks to the line`,
+        4 + (v.depth * (run.to - run.from)) / 150,
+        measure,
+        {
+          top: 0,
+          floor: v.depth,
+        },
+      ),
     ]),
   ];
 };

@@ -48,11 +48,14 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
                 "M29.depth",
               )`The depth counts from the crown, ${mm(depth.fromCrown)}; from the edge of the seat it is ${mm(depth.atWall)}.`,
             ),
-            note(words("The whole cut is buried: light feed by hand, oil, the table locked along and the knee locked.")),
+            note(
+              words(
+                "The whole cut is buried: light feed by hand, oil, the table locked along and the knee locked.",
+              ),
+            ),
           ],
         },
       ],
     },
   ];
 };
-

@@ -64,6 +64,53 @@ for (let i = 0; i < 60; i++)
   timed(again, () => plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 }));
 told("whole plan again, as after a tick", again);
 
+/** A block with twelve features of different kinds, from three sides; each round other sizes, so nothing is known. */
+const manyFeatures = (round: number) => {
+  const grown = (size: number) => String(size + round / 100);
+  return block([
+    "part/features",
+    featureList([
+      featureOf("slot", "f-1", "front", { sizes: { width: grown(10), depth: "8" }, second: "bottom 10" }),
+      featureOf("slot", "f-2", "top", {
+        sizes: { width: grown(8), depth: "9", length: "28" },
+        first: "right 26",
+        second: "front 12",
+        choices: { end: "closed" },
+      }),
+      featureOf("pocket", "f-3", "top", {
+        sizes: { first: grown(24), second: "20", depth: "6", radius: "5" },
+        first: "left 40",
+        second: "back 20",
+      }),
+      featureOf("step", "f-4", "top", { sizes: { width: grown(9), depth: "7" }, choices: { side: "left" } }),
+      featureOf("chamfer", "f-5", "top", { sizes: { leg: "1" }, choices: { edge: "right" } }),
+      ...[1, 2, 3, 4, 5].map((i) =>
+        featureOf("hole", `f-${5 + i}`, i > 3 ? "right" : "top", {
+          sizes: { diameter: ["5", "6", "8.5", "9", "6.8"][i - 1]!, depth: "15" },
+          first: i > 3 ? `front ${i * 9}` : `left ${i * 20}`,
+          second: i > 3 ? "top 12" : "front 30",
+        }),
+      ),
+      featureOf("slope", "f-11", "top", {
+        sizes: { width: grown(5) },
+        numbers: { angle: 30 },
+        choices: { side: "back" },
+      }),
+      featureOf("cornerRadius", "f-12", "right", { sizes: { radius: "4", depth: "10" } }),
+    ]),
+  ]);
+};
+const withFeatures: number[] = [];
+for (let i = 0; i < 40; i++) {
+  const job = manyFeatures(i);
+  timed(withFeatures, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
+}
+told("plan with twelve features, other sizes each time", withFeatures);
+const ticked: number[] = [];
+const same = manyFeatures(0);
+for (let i = 0; i < 40; i++) timed(ticked, () => plan({ job: same, records: [], shop: demoShop, piece: 1 }));
+told("plan with twelve features again, as after a tick", ticked);
+
 /** The search for the order of a block: of six faces, with twelve more operations, and on four against every order. */
 function moves(tolerance: number | null, spare: number, groundEnds: boolean, extras: ExtraOperation[] = []) {
   const job = cheekBlock();

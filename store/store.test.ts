@@ -199,7 +199,9 @@ describe("files", () => {
     const lines = (await exportReadings(db, "cheek-block"))!.split("\r\n");
     expect(lines[0]).toBe("number,time,piece,of,operation,mm,inch,typed,instrument,questioned");
     expect(lines.length).toBeGreaterThan(6);
-    expect(lines.findLast((l) => l.includes("/face"))).toMatch(/length,(left|right)\/face,9[56][\d.]*,3\.7\d+/);
+    expect(lines.findLast((l) => l.includes("/face"))).toMatch(
+      /length,(left|right)\/face,9[56][\d.]*,3\.7\d+/,
+    );
   });
 
   test("the shipped JSON schema is the one of the code", () => {

@@ -1,5 +1,5 @@
 import * as fc from "fast-check";
-import { type Axis, axisNames, faceNames, type Sizes } from "../core/frame/index.ts";
+import { axesAcross, type Axis, axisNames, faceNames, facesOf, type Sizes } from "../core/frame/index.ts";
 import { cutTask, type CutTask } from "../core/cutting/index.ts";
 import {
   cutKinds,
@@ -10,6 +10,14 @@ import {
   materials,
   toolMaterials,
 } from "../core/handbook/index.ts";
+import {
+  type Feature,
+  featureKinds,
+  fromEdge,
+  type Locate,
+  rulesOf,
+  withChoice,
+} from "../core/part/index.ts";
 import { type Job, newJob } from "../core/job/index.ts";
 import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts";
 import { type SchoolName, schoolNames } from "../core/route/index.ts";
@@ -192,3 +200,58 @@ export function rewritten(original: Job, to: LengthUnit): Job {
     },
   };
 }
+
+/** A drawn size in whole mm. */
+export const wholeDimension: fc.Arbitrary<Dimension> = fc
+  .integer({ min: 1, max: 90 })
+  .map((n) => dim(String(n)));
+
+/** Any choice, size, number and place of any kind on any face; whole or with something missing, inside or out. */
+export const feature: fc.Arbitrary<Feature> = fc
+  .record({
+    kind: fc.constantFrom(...featureKinds),
+    face: fc.constantFrom(...faceNames),
+    places: fc.tuple(fc.nat(4), fc.nat(4)),
+    at: fc.tuple(fc.option(wholeDimension), fc.option(wholeDimension)),
+    sizes: fc.array(fc.option(wholeDimension, { freq: 6 }), { minLength: 10, maxLength: 10 }),
+    numbers: fc.array(fc.option(fc.integer({ min: 1, max: 100 })), { minLength: 6, maxLength: 6 }),
+    picks: fc.array(fc.nat(50), { minLength: 6, maxLength: 6 }),
+  })
+  .map(({ kind, face, places, at, sizes, numbers, picks }): Feature => {
+    const axes = axesAcross(face);
+    const place = (i: 0 | 1): Locate => {
+      const [low, high] = facesOf(axes[i]);
+      const center = { from: "center" as const, of: null };
+      return [
+        fromEdge(low, at[i]),
+        fromEdge(high, at[i]),
+        { ...center, toward: null, at: at[i] },
+        { ...center, toward: low, at: at[i] },
+        { ...center, toward: high, at: at[i] },
+      ][places[i]]!;
+    };
+    const rules = rulesOf(kind);
+    const made = rules.make("any", face);
+    const filled = <V>(keys: object, values: V[]) =>
+      Object.fromEntries(Object.keys(keys).map((key, i) => [key, values[i] ?? null]));
+    const whole = {
+      ...made,
+      first: place(0),
+      second: place(1),
+      sizes: filled(made.sizes, sizes),
+      numbers: filled(made.numbers, numbers),
+    } as Feature;
+    const picked = picks.reduce((now, pick, i) => {
+      const field = rules.choices(now)[i];
+      return field ? withChoice(now, field.key, field.options[pick % field.options.length]![0]) : now;
+    }, whole);
+    if (picked.kind !== "outline") return picked;
+    const [w, h] = [picks[4]! + 4, picks[5]! + 4];
+    const corners = [
+      { x: -w, y: -h, bulge: 0 },
+      { x: w, y: -h, bulge: 0.3 },
+      { x: w, y: h, bulge: 0 },
+      { x: -w / 2, y: h, bulge: 0 },
+    ];
+    return { ...picked, corners };
+  });

@@ -21,76 +21,22 @@ import {
   featureKinds,
   featureSchema,
   featuresOf,
-  fromEdge,
   hangingOn,
   limitsOf,
-  type Locate,
   mirrorFeature,
   movedTo,
   rulesOf,
   siteOf,
   type Site,
-  withChoice,
 } from "../core/part/index.ts";
-import type { Dimension } from "../core/quantity/index.ts";
 import { demoShop } from "../core/shop/index.ts";
-import { cheekBlockWithFeatures, dim, featureOf } from "./support/cheek-block.ts";
+import { cheekBlockWithFeatures, featureOf } from "./support/cheek-block.ts";
+import { feature } from "./arbitraries.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 
 const size = fc.integer({ min: 20, max: 120 });
 const blockSizes: fc.Arbitrary<Sizes> = fc.record({ length: size, width: size, height: size });
-const dimension: fc.Arbitrary<Dimension> = fc.integer({ min: 1, max: 90 }).map((n) => dim(String(n)));
 const general = { kind: "iso2768", grade: "m" } as const;
-
-/** Any choice, size, number and place of any kind on any face; whole or with something missing, inside or out. */
-const feature: fc.Arbitrary<Feature> = fc
-  .record({
-    kind: fc.constantFrom(...featureKinds),
-    face: fc.constantFrom(...faceNames),
-    places: fc.tuple(fc.nat(4), fc.nat(4)),
-    at: fc.tuple(fc.option(dimension), fc.option(dimension)),
-    sizes: fc.array(fc.option(dimension, { freq: 6 }), { minLength: 10, maxLength: 10 }),
-    numbers: fc.array(fc.option(fc.integer({ min: 1, max: 100 })), { minLength: 6, maxLength: 6 }),
-    picks: fc.array(fc.nat(50), { minLength: 6, maxLength: 6 }),
-  })
-  .map(({ kind, face, places, at, sizes, numbers, picks }): Feature => {
-    const axes = axesAcross(face);
-    const place = (i: 0 | 1): Locate => {
-      const [low, high] = facesOf(axes[i]);
-      const center = { from: "center" as const, of: null };
-      return [
-        fromEdge(low, at[i]),
-        fromEdge(high, at[i]),
-        { ...center, toward: null, at: at[i] },
-        { ...center, toward: low, at: at[i] },
-        { ...center, toward: high, at: at[i] },
-      ][places[i]]!;
-    };
-    const rules = rulesOf(kind);
-    const made = rules.make("any", face);
-    const filled = <V>(keys: object, values: V[]) =>
-      Object.fromEntries(Object.keys(keys).map((key, i) => [key, values[i] ?? null]));
-    const whole = {
-      ...made,
-      first: place(0),
-      second: place(1),
-      sizes: filled(made.sizes, sizes),
-      numbers: filled(made.numbers, numbers),
-    } as Feature;
-    const picked = picks.reduce((now, pick, i) => {
-      const field = rules.choices(now)[i];
-      return field ? withChoice(now, field.key, field.options[pick % field.options.length]![0]) : now;
-    }, whole);
-    if (picked.kind !== "outline") return picked;
-    const [w, h] = [picks[4]! + 4, picks[5]! + 4];
-    const corners = [
-      { x: -w, y: -h, bulge: 0 },
-      { x: w, y: -h, bulge: 0.3 },
-      { x: w, y: h, bulge: 0 },
-      { x: -w / 2, y: h, bulge: 0 },
-    ];
-    return { ...picked, corners };
-  });
 
 /** What a feature is placed in: a block, or for those of a shaft one with a shoulder. */
 function siteFor(of: Feature, sizes: Sizes): Site {

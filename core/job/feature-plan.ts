@@ -12,7 +12,7 @@ import {
   isFaceKey,
   noOwnSeat,
   type OwnSeat,
-  planFeatures,
+  rememberedFeatures,
   type Setup,
 } from "../route/index.ts";
 import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
@@ -84,18 +84,16 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     shop,
     own: ownOf(wanted, states),
     ownWays: Object.fromEntries(
-      wanted.flatMap((o) =>
-        o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at as FeatureKey), o.value]] : [],
-      ),
+      wanted.flatMap((o) => (o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at), o.value]] : [])),
     ),
     ownSeats: {},
     first: wanted.flatMap((o) => (o.what === "first" ? [o.value] : [])),
     begun,
     last,
   };
-  const firstPlan = planFeatures(base);
+  const firstPlan = rememberedFeatures(base);
   const ownSeats = seatsOf(wanted, firstPlan);
-  const made = Object.keys(ownSeats).length > 0 ? planFeatures({ ...base, ownSeats }) : firstPlan;
+  const made = Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...base, ownSeats }) : firstPlan;
   const locatings = made.setups.map((setup) =>
     locateSetup({
       setup,
@@ -126,7 +124,7 @@ function ownOf(
   const own: Partial<Record<FeatureKey, OwnConditions>> = {};
   for (const o of wanted) {
     if (o.at === "route") continue;
-    const key = o.at as FeatureKey;
+    const key = o.at;
     const now = own[key] ?? nothingOwn;
     if (o.what === "cutter") own[key] = { ...now, cutter: o.value };
     if (o.what === "speed") own[key] = { ...now, rpm: o.value };
@@ -192,7 +190,7 @@ function reportOn(
     }
     return impossible(words("Its setup cannot come first: what it needs is cut before it."));
   }
-  const feature = override.at === "route" ? null : featureOfKey(override.at as FeatureKey);
+  const feature = override.at === "route" ? null : featureOfKey(override.at);
   if (override.what === "way") {
     const route = made.routes.find((r) => r.feature === feature);
     const other = [

@@ -1,7 +1,6 @@
 export * from "./change.ts";
 export * from "./drawing-cost.ts";
 export * from "./equipment.ts";
-export { type PlannedFeatures } from "./feature-plan.ts";
 export { errorKey } from "./error-working.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";

@@ -74,7 +74,8 @@ export function featureMoves(
   for (const { way, depth, level, levels } of rounds) {
     const [start, ...rest] = way.points;
     if (!start) continue;
-    const z = -depth;
+    // M33: with the head tilted the knee goes further than the cut is deep, square to what it cuts.
+    const z = operation.tilt === null ? -depth : tidy(-depth / Math.cos((operation.tilt * Math.PI) / 180));
     const stated = { level, levels, exact: operation.exact };
     if (!near(here.x, start[0]) || !near(here.y, start[1])) {
       const precise =

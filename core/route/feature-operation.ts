@@ -64,6 +64,8 @@ export interface OperationPlace {
   machine: Machine;
   material: Material;
   shop: Shop;
+  /** Those of the shop that there is room for. */
+  cutters: readonly Cutter[];
   grip: GripCapacity | null;
   own: Partial<Record<FeatureKey, OwnConditions>>;
 }
@@ -328,7 +330,7 @@ export function operationOf(
       sameTool: true,
     });
   const wanted = place.own[key]?.cutter ?? null;
-  const made = place.shop.cutters.map((cutter) => ({
+  const made = place.cutters.map((cutter) => ({
     cutter,
     outcome: withCutter(work, key, cutter, place),
   }));
@@ -339,7 +341,7 @@ export function operationOf(
     (a, b) => a.made.against - b.made.against || cost(a) - cost(b) || (a.cutter.id < b.cutter.id ? -1 : 1),
   );
   const best = can.find((c) => c.cutter.id === wanted) ?? can[0];
-  if (!best) return nothingDoes(work, made, place.shop);
+  if (!best) return nothingDoes(work, made, place.cutters);
   const sameTool = best.cutter.id === before?.cutter;
   const next = can.find((c) => c !== best);
   const tilt = work.tool.by === "mill" ? work.tool.tilt : null;
@@ -387,10 +389,14 @@ function whyThis(
       : say`Nothing speaks against it, and ${cost}`;
 }
 
-function nothingDoes(work: Work, made: { cutter: Cutter; outcome: Outcome<Made> }[], shop: Shop): Refusal {
+function nothingDoes(
+  work: Work,
+  made: { cutter: Cutter; outcome: Outcome<Made> }[],
+  cutters: readonly Cutter[],
+): Refusal {
   const { tool } = work;
   if (tool.by === "hole" || tool.by === "form") {
-    const near = shop.cutters
+    const near = cutters
       .filter((c) => tool.kinds.includes(c.kind))
       .sort((a, b) => offBy(tool, a) - offBy(tool, b))[0];
     const fitting = made.find(({ outcome, cutter }) => !outcome.ok && cutter === near);

@@ -13,7 +13,7 @@ import {
   type Site,
 } from "../part/index.ts";
 import { tidy } from "../quantity/index.ts";
-import { cuttingDiameter, type Machine, reachOf, type Shop, type Vise } from "../shop/index.ts";
+import { type Cutter, cuttingDiameter, type Machine, reachOf, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import {
   done,
@@ -102,21 +102,17 @@ function operationsOf(
 }
 
 /** The shop's cutters that there is room for over a seat (M43). */
-const rooms = new WeakMap<FeatureSeat, Shop>();
+const rooms = new WeakMap<FeatureSeat, Cutter[]>();
 function placeFor(seat: FeatureSeat, { machine, material, shop, own, vise }: FeaturesAsked) {
-  let within = rooms.get(seat);
-  if (!within) {
-    within = {
-      ...shop,
-      cutters: shop.cutters.filter(
-        (c) =>
-          noRoomFor(machine, vise, seat.seat, reachOf(c, shop), seat.seat.along, cuttingDiameter(c), "x") ===
-          null,
-      ),
-    };
-    rooms.set(seat, within);
-  }
-  return { machine, material, shop: within, grip: seat.grip, own };
+  const cutters =
+    rooms.get(seat) ??
+    shop.cutters.filter(
+      (c) =>
+        noRoomFor(machine, vise, seat.seat, reachOf(c, shop), seat.seat.along, cuttingDiameter(c), "x") ===
+        null,
+    );
+  rooms.set(seat, cutters);
+  return { machine, material, shop, cutters, grip: seat.grip, own };
 }
 
 /**

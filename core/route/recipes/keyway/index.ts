@@ -1,11 +1,14 @@
 import { axesAcross } from "../../../frame/index.ts";
 import { fitDeviations } from "../../../handbook/index.ts";
-import { cutterRunOut } from "../../../part/index.ts";
+import { cutterRunOut, sectionAt } from "../../../part/index.ts";
 import { type Mm, mm, tidy } from "../../../quantity/index.ts";
 import { rule, say, warn, words } from "../../../working/index.ts";
 import type { AreaAsked } from "../mill-area.ts";
 import { areaOfBox, depthsFrom, type Measured, type OfKind, type Recipe, type Way } from "../recipe.ts";
 import { atWidth, slotWays } from "../slot/index.ts";
+
+/** A seat may be deeper than its depth by this, mm (DIN 6885, smaller keys). */
+const depthPlus = 0.1;
 
 /** A keyseat: on the center of the shaft, each wall by itself, its width to its class; the floor from the crown. */
 export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
@@ -45,7 +48,21 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     halfTolerance: (limits.upper - limits.lower) / 2,
     exact: 0.02,
   };
-  const ways = slotWays(asked, { target, ...limits }, place);
+  // What a caliper can get at: the floor over the far side (S, d − t1).
+  const shaft = sectionAt(place.site.shaft!, (box.length[0] + box.length[1]) / 2)!.diameter;
+  const over = tidy(shaft - (floor - top));
+  const depth: Measured = {
+    size: "depth",
+    name: words("floor of the seat over the far side"),
+    target: over,
+    limits: { lower: tidy(over - depthPlus), upper: over },
+    before: false,
+    grows: false,
+  };
+  const ways = slotWays(asked, { target, ...limits }, place).map((way) => ({
+    ...way,
+    works: way.works.map((w) => (w.task === "rough" ? { ...w, measure: depth } : w)),
+  }));
   return feature.end === "closed" ? ways : [...ways, discWay(feature, asked, target, limits)];
 };
 

@@ -1,0 +1,32 @@
+import type { FeaturePlan } from "./feature-setup.ts";
+import { type FeaturesAsked, planFeatures } from "./plan-features.ts";
+
+/** Plans kept of one shop; a person works at one job at a time, and looks at it with and without a change. */
+const most = 4;
+
+const kept = new WeakMap<FeaturesAsked["shop"], Map<string, FeaturePlan>>();
+
+/**
+ * The plan of features, worked once for the same part, piece, equipment and decisions: a tick at the machine plans anew, but
+ * begins no operation most of the time. What is given is shared: it is not to be changed.
+ */
+export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
+  const { shop, site, last, part, ...rest } = asked;
+  let plans = kept.get(shop);
+  if (!plans) kept.set(shop, (plans = new Map<string, FeaturePlan>()));
+  const key = JSON.stringify([
+    rest,
+    { general: part.general, mates: part.mates, sizes: part.sizes },
+    site.sizes,
+    site.shaft,
+    // Of the last face only how it is clamped counts, and its place in the order.
+    last && [last.number, last.clamping, last.at, last.seat, last.cut.kind],
+  ]);
+  const known = plans.get(key);
+  if (known) return known;
+  const made = planFeatures(asked);
+  const oldest = plans.size >= most ? plans.keys().next().value : undefined;
+  if (oldest !== undefined) plans.delete(oldest);
+  plans.set(key, made);
+  return made;
+}

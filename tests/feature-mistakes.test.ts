@@ -1,0 +1,272 @@
+import { describe, expect, test } from "vitest";
+import { type Job, plan } from "../core/job/index.ts";
+import { combinedZ, featureMoves } from "../core/locate/index.ts";
+import type { Feature } from "../core/part/index.ts";
+import { type Cutter, demoShop, newCutter, type Shop } from "../core/shop/index.ts";
+import { block, featureList, featureOf } from "./support/cheek-block.ts";
+import { demoJobs } from "./support/demo-jobs.ts";
+import { phraseIds } from "./support/phrase-ids.ts";
+
+/** The cheek block, 96 × 60 × 38, with features and what the person set themselves. */
+const part = (features: Feature[], ...overrides: { at: string; what: string; value: string }[]): Job =>
+  block(
+    ["part/features", featureList(features)],
+    [
+      "overrides/byId",
+      Object.fromEntries(
+        overrides.map((o, i) => [
+          `o${i}`,
+          { id: `o${i}`, reason: "tried", since: "2026-11-26T08:00:00Z", ...o },
+        ]),
+      ),
+    ],
+    ["overrides/order", overrides.map((_, i) => `o${i}`)],
+  );
+
+const planOf = (job: Job, shop: Shop = demoShop) => plan({ job, records: [], shop, piece: 1 });
+const idsOf = (job: Job, shop: Shop = demoShop) => {
+  const { features, steps, overrides } = planOf(job, shop);
+  return [...phraseIds([features?.setups, features?.refused, overrides, steps.map((s) => s.notes)])];
+};
+
+const slot = (sizes: Record<string, string>, more: Parameters<typeof featureOf>[3] = {}) =>
+  featureOf("slot", "slot", "top", { sizes, ...more });
+const hole = (front: string, diameter = "8.5") =>
+  featureOf("hole", "hole", "top", { sizes: { diameter }, second: `front ${front}` });
+const keyed = demoJobs().find((j) => j.id === "drum-shaft")!;
+const owning = (...cutters: Cutter[]): Shop => ({ ...demoShop, cutters: [...cutters, ...demoShop.cutters] });
+const eight = newCutter({
+  id: "em-8-2",
+  name: "8 end mill, 2 flutes",
+  kind: "endMill",
+  material: "coatedCarbide",
+  diameter: 8,
+  teeth: 2,
+  fluteLength: 20,
+  stickout: 26,
+  centerCutting: true,
+});
+const noFinder: Shop = {
+  ...demoShop,
+  instruments: demoShop.instruments.filter((i) => i.kind !== "edgeFinder"),
+};
+const slope = featureOf("slope", "nose", "top", {
+  sizes: { width: "12" },
+  numbers: { angle: 30 },
+  choices: { side: "right" },
+});
+const step = featureOf("step", "step", "top", {
+  sizes: { width: "18", depth: "14" },
+  choices: { side: "left" },
+});
+
+/** Each mistake as it is made, what says so, and the case beside it that must stay silent. */
+const caught: [id: string, what: string, slip: () => string[], says: string, near: () => string[]][] = [
+  [
+    "M09",
+    "thick parallels under a hole that comes out near the jaw",
+    () =>
+      idsOf(
+        part(
+          [hole("13")],
+          { at: "hole/spot", what: "fixed", value: "front" },
+          { at: "hole/spot", what: "parallels", value: "parallels-16" },
+        ),
+      ),
+    "M09.under",
+    () =>
+      idsOf(
+        part(
+          [hole("13")],
+          { at: "hole/spot", what: "fixed", value: "front" },
+          { at: "hole/spot", what: "parallels", value: "parallels-12" },
+        ),
+      ),
+  ],
+  [
+    "M20",
+    "a slot deeper than the flutes of all cutters that go in",
+    () => idsOf(part([slot({ width: "7", depth: "16" })])),
+    "M20.flute",
+    () => idsOf(part([slot({ width: "7", depth: "12" })])),
+  ],
+  [
+    "M20",
+    "a drill that is not owned",
+    () => idsOf(part([hole("20", "7.6")])),
+    "M20.none",
+    () => idsOf(part([hole("20", "8.5")])),
+  ],
+  [
+    "M28",
+    "a cutter of the slot's width, where its run-out still fits",
+    () =>
+      idsOf(
+        part([slot({ width: "8 +0.2/0", depth: "6" }, {})], {
+          at: "slot/way",
+          what: "way",
+          value: "a cutter of the slot's width",
+        }),
+        owning(eight),
+      ),
+    "M28.width",
+    () =>
+      idsOf(
+        part([slot({ width: "8 +0.2/0", depth: "6" }, {})], {
+          at: "slot/way",
+          what: "way",
+          value: "under width, each wall by itself",
+        }),
+        owning(eight),
+      ),
+  ],
+  [
+    "M30",
+    "the step cut first, though the hole counts from the edge it takes away",
+    () =>
+      idsOf(
+        part(
+          [
+            step,
+            featureOf("slot", "slot", "front", {
+              sizes: { width: "6", depth: "5", length: "20" },
+              first: "left 40",
+              second: "top 8",
+              choices: { end: "closed" },
+            }),
+            featureOf("slope", "slope", "front", {
+              sizes: { width: "8", depth: "36" },
+              choices: { side: "left" },
+            }),
+          ],
+          {
+            at: "route",
+            what: "first",
+            value: "slope",
+          },
+        ),
+      ),
+    "M30.order",
+    () =>
+      idsOf(
+        part(
+          [
+            step,
+            featureOf("slot", "slot", "front", {
+              sizes: { width: "6", depth: "5", length: "20" },
+              first: "right 40",
+              second: "top 8",
+              choices: { end: "closed" },
+            }),
+          ],
+          {
+            at: "route",
+            what: "first",
+            value: "step",
+          },
+        ),
+      ),
+  ],
+  [
+    "M33",
+    "a slope with the head tilted: the step of the knee is not the depth",
+    () => idsOf(part([slope], { at: "nose/way", what: "way", value: "stairs, then the head tilted" })),
+    "M33.tilt",
+    () => idsOf(part([slope], { at: "nose/way", what: "way", value: "stairs, then filed" })),
+  ],
+];
+
+describe("mistakes of features", () => {
+  test.each(caught)("%s %s", (_id, _what, slip, says, near) => {
+    expect(slip()).toContain(says);
+    expect(near()).not.toContain(says);
+  });
+
+  test("M28 a keyseat is not cut by a cutter of its width: the class does not bear the run-out", () => {
+    const made = planOf(keyed, owning(eight)).features!;
+    const names = [made.routes[0]!.way, ...made.routes[0]!.others.map((o) => o.name)];
+    expect(names.join()).not.toContain("slot's width");
+    const loose = planOf(part([slot({ width: "8 +0.2/0", depth: "6" })]), owning(eight)).features!;
+    expect([loose.routes[0]!.way, ...loose.routes[0]!.others.map((o) => o.name)].join()).toContain(
+      "slot's width",
+    );
+  });
+
+  test.each([
+    ["with cutter and paper", noFinder, (tool: number) => tool / 2 + 0.05],
+    ["with a finder, nothing between", demoShop, (tool: number) => tool / 2],
+  ])("M23 %s: half of what touches and the paper, with the sign of the side", (_what, shop, off) => {
+    const job = part([
+      slot(
+        { width: "8", depth: "6", length: "30" },
+        { first: "left 40", second: "front 20", choices: { end: "closed" } },
+      ),
+    ]);
+    const { features } = planOf(job, shop);
+    const { pickups } = features!.locatings[0]!;
+    expect(pickups.map((p) => p.axis)).toEqual(["x", "y"]);
+    for (const p of pickups) {
+      expect(p.off).toBeCloseTo(off(p.tool), 6);
+      expect(p.settings[0]).toBeCloseTo(p.side === "minus" ? -p.off : p.off, 6);
+    }
+    // Z is touched through paper whatever X and Y were touched with.
+    expect(planOf(job, shop).steps.find((s) => s.pickup?.axis === "z")!.pickup!.settings).toEqual([0.05]);
+  });
+
+  test("M24 after every touch the cutter first goes to its place, and only then down", () => {
+    for (const job of demoJobs()) {
+      const steps = planOf(job).steps.filter((s) => s.pickup || s.move);
+      steps.forEach((s, i) => {
+        const next = steps[i + 1];
+        if (s.pickup && next?.move) expect(next.move.move.kind).toBe("go");
+        if (s.pickup)
+          expect([...phraseIds(s.notes)].some((id) => id.startsWith("M24") || id === "M23.crown")).toBe(true);
+      });
+    }
+  });
+
+  test("M25 every place counts from the one zero: none is off by more than half a step of its axis", () => {
+    const job = demoJobs().find((j) => j.id === "wear-strip")!;
+    const targets = planOf(job).steps.flatMap((s) => s.move?.targets ?? []);
+    expect(targets.length).toBeGreaterThan(10);
+    for (const { settled } of targets) expect(Math.abs(settled.residue)).toBeLessThanOrEqual(0.0127 + 1e-9);
+  });
+
+  test("M26 knee and quill are one depth, but not with a tilted head", () => {
+    expect(combinedZ(10, 5, 0)).toEqual({ ok: true, value: 15 });
+    expect([...phraseIds(combinedZ(10, 5, 10))]).toContain("M26.tilted");
+    expect(idsOf(part([slot({ width: "8", depth: "6" })]))).toContain("M26.one");
+  });
+
+  test("M33 with the head tilted the knee goes further than the cut is deep", () => {
+    const { features } = planOf(
+      part([slope], { at: "nose/way", what: "way", value: "stairs, then the head tilted" }),
+    );
+    const tilted = features!.setups[0]!.operations.find((o) => o.key === "nose/slope")!;
+    const down = featureMoves(tilted, features!.locatings[0]!.frame)!.find((m) => m.kind === "down")!;
+    expect(down.to.z).toBeCloseTo(-tilted.floor / Math.cos(Math.PI / 6), 6);
+  });
+
+  test("M27 closed ends stop the axis half a cutter before them, not past; open ends run clear", () => {
+    const stopsOf = (feature: Feature) => {
+      const { features } = planOf(part([feature]));
+      const rough = features!.setups[0]!.operations.find((o) => o.key === "slot/rough")!;
+      return {
+        rough,
+        feeds: featureMoves(rough, features!.locatings[0]!.frame)!.filter((m) => m.kind === "feed"),
+      };
+    };
+    const closed = stopsOf(
+      slot(
+        { width: "8", depth: "6", length: "30" },
+        { first: "left 40", second: "front 20", choices: { end: "closed" } },
+      ),
+    );
+    expect(closed.feeds.every((m) => m.notPast)).toBe(true);
+    const xs = closed.feeds.map((m) => Math.abs(m.to.x!));
+    // The slot runs from 25 to 55 from its datum edge; roughing leaves 0.25 at its ends.
+    expect(Math.max(...xs)).toBeCloseTo(55 - closed.rough.diameter / 2 - 0.25, 6);
+    const open = stopsOf(slot({ width: "9", depth: "6" }));
+    expect(open.feeds.some((m) => m.notPast)).toBe(false);
+  });
+});

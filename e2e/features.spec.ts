@@ -172,10 +172,10 @@ test("a shaft: a key looked up from its diameter, a wrong depth told, its figure
   // Every station shows that it is a shaft.
   for (const [station, says] of [
     ["stock", /A shaft comes turned to its drawing/],
-    ["setups", /nothing is squared/],
-    ["cuts", /no face of it is cut/],
-    ["machine", /A shaft comes turned/],
-    ["record", /judged at the Stock/],
+    ["setups", /The shaft in V-blocks along X/],
+    ["cuts", /Rough out the keyseat/],
+    ["machine", /The shaft in V-blocks along X/],
+    ["record", /the seat width/],
   ] as const) {
     await page.goto(`/jobs/drum-shaft/${station}`);
     await expect(page.getByText(says).first()).toBeVisible();

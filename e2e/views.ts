@@ -27,6 +27,8 @@ const job = "/jobs/cheek-block";
 
 /** Ticks, zero and first pass of setup 1: the machine shows a pass in the middle of the ladder. */
 const toSecondPass = Array<string>(12).fill("Space");
+/** Placing, clamping, tool and three zeros of a shaft: the machine shows the first feed along its keyseat. */
+const toKeyseat = Array<string>(16).fill("Space");
 
 export const views: View[] = [
   { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },
@@ -61,13 +63,43 @@ export const views: View[] = [
     url: `${job}/setups/top.rest`,
     sizes: [desk, phone],
     ready: "Straps over to the",
-    picture: true,
+    picture: false,
   },
   {
     name: "cuts",
     url: `${job}/cuts/back.face`,
     sizes: [desk, phone],
     ready: "What the limits leave",
+    picture: true,
+  },
+  {
+    name: "setups-features",
+    url: `${job}/setups/slot-closed.rough`,
+    sizes: [desk, phone],
+    ready: "Where zero lies",
+    picture: true,
+  },
+  {
+    name: "setup-sheet",
+    url: "/jobs/pawl-plate/setups/seat.start-hole",
+    from: "On one page, for the machine",
+    sizes: [desk],
+    ready: "Where zero lies",
+    picture: true,
+  },
+  {
+    name: "cuts-moves",
+    url: "/jobs/pawl-plate/cuts/seat.rough",
+    sizes: [desk, phone],
+    ready: "Moves, from the one zero",
+    picture: true,
+  },
+  {
+    name: "machine-slot",
+    url: "/jobs/drum-shaft/machine",
+    sizes: [desk, phone],
+    keys: toKeyseat,
+    ready: "Something is wrong",
     picture: true,
   },
   {
@@ -131,7 +163,7 @@ export const views: View[] = [
   },
   { name: "cautions", url: "/handbook/cautions", sizes: [desk, phone], ready: "instructor", picture: false },
   { name: "words", url: "/handbook/words", sizes: [desk, phone], ready: "backlash", picture: false },
-  { name: "sum", url: "/sums/power", sizes: [desk, phone], ready: "power at the cutter", picture: true },
+  { name: "sum", url: "/sums/power", sizes: [desk, phone], ready: "power at the cutter", picture: false },
 ];
 
 /** Name of a picture: the phone's carries its width. */
@@ -140,7 +172,7 @@ export const pictureName = (view: View, [width]: [number, number]): string =>
 
 /** Pictures kept: every view at the desk, the machine on the phone too. */
 export const pictured = (view: View, size: [number, number]): boolean =>
-  view.picture && (size === desk || (view.name === "machine" && size === phone));
+  view.picture && (size === desk || (view.name.startsWith("machine") && size === phone));
 
 /** Presses what leads to a view, and waits until it is kept. */
 export async function pressFirst(page: Page, { url, press }: NonNullable<View["after"]>): Promise<void> {

@@ -1,11 +1,11 @@
 import * as Comlink from "comlink";
 import {
   compareCut,
+  costing,
   comparingRoutes,
   type ComparisonProgress,
   type CutComparison,
   type DrawingCost,
-  drawingCost,
   type Plan,
   plan,
   type PlanInputs,
@@ -37,9 +37,21 @@ const planner = {
   comparison(key: OperationKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
-  /** What the drawing of the last plan costs; null while it is not complete. */
-  cost(): DrawingCost | null {
-    return last ? drawingCost(last.inputs.job, last.inputs.shop, last.inputs.own) : null;
+  /**
+   * What the drawing of the last plan costs; null while it is not complete, and when another plan was asked for meanwhile: it
+   * waits until nobody types, and lets others in between its plans.
+   */
+  async cost(): Promise<DrawingCost | null> {
+    const mine = last?.inputs;
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    if (!mine || last?.inputs !== mine) return null;
+    const work = costing(mine.job, mine.shop, mine.own);
+    for (;;) {
+      const step = work.next();
+      if (step.done) return step.value;
+      await new Promise((resolve) => setTimeout(resolve));
+      if (last.inputs !== mine) return null;
+    }
   },
   /**
    * The schools of squaring compared for the last plan's block; null while drawing or shop are not complete, and when it was

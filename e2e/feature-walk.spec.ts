@@ -1,0 +1,148 @@
+import { readFileSync } from "node:fs";
+import type { Page } from "@playwright/test";
+import { expect, loadDemo, test } from "./support/fixtures.ts";
+
+interface JobFile {
+  job: {
+    id: string;
+    name: string;
+    part: { features: { byId: Record<string, unknown>; order: string[] }; sizes: Record<string, Dimension> };
+    stock: {
+      form: string;
+      conditions: Record<string, string>;
+      measured: Record<string, Record<string, unknown>>;
+    };
+  };
+}
+interface Dimension {
+  nominal: number;
+  written: { text: string; unit: string };
+}
+
+/** A block that comes milled to size, with an open slot, a closed slot and a pocket: only its features are cut. */
+function milledBlock(): string {
+  const file = JSON.parse(readFileSync("public/demo/cheek-block.json", "utf8")) as JobFile;
+  const plate = JSON.parse(readFileSync("public/demo/pawl-plate.json", "utf8")) as JobFile;
+  const { job } = file;
+  job.id = "milled-block";
+  job.name = "Milled block";
+  job.stock.form = "milled";
+  for (const face of Object.keys(job.stock.conditions)) job.stock.conditions[face] = "milled";
+  for (const [axis, size] of Object.entries(job.part.sizes))
+    job.stock.measured[axis] = {
+      p1: { value: size.nominal, written: { text: String(size.nominal), unit: "mm" } },
+    };
+  const { byId } = job.part.features;
+  const seat = plate.job.part.features.byId.seat as { first: { from: string } };
+  job.part.features = {
+    byId: { "slot-long": byId["slot-long"], "slot-closed": byId["slot-closed"], seat },
+    order: ["slot-long", "slot-closed", "seat"],
+  };
+  return JSON.stringify(file);
+}
+
+const settled = async (page: Page) => {
+  await expect(page.locator("main")).toHaveAttribute("aria-busy", "false");
+  await expect(page.getByText("This step is done")).toHaveCount(0);
+};
+
+/** Walks the machine by keyboard from where it stands to its last step, reading what each size should be; tells what it met. */
+async function walkOn(page: Page, most: number): Promise<Set<string>> {
+  const met = new Set<string>();
+  for (let i = 0; i < most; i++) {
+    await settled(page);
+    if (await page.getByText("All steps are done").isVisible()) return met;
+    const before = await page.locator("main").innerText();
+    const field = page.getByLabel(/^Reading of/);
+    const step = /machine\/[^/]+\/([a-z]+)/.exec(page.url())?.[1];
+    if (step) met.add(step);
+    if (await field.isVisible()) {
+      const text = await page.locator("main").innerText();
+      const expected = /(?:Should read now|Wanted|Expected):\s*([\d.]+)/.exec(text)![1]!;
+      await expect(field).toBeFocused();
+      await page.keyboard.type(expected, { delay: 35 });
+      await page.keyboard.press("Enter");
+      await expect(page.getByText("Read so far")).toBeVisible();
+      const read = await page.locator("main").innerText();
+      await page.keyboard.press("Enter");
+      await expect.poll(() => page.locator("main").innerText()).not.toBe(read);
+    } else if (await page.getByRole("button", { name: "Clean all over" }).isVisible()) {
+      await page.getByRole("button", { name: "Clean all over" }).click();
+    } else {
+      await page.keyboard.press("Space");
+    }
+    await expect.poll(() => page.locator("main").innerText()).not.toBe(before);
+  }
+  throw new Error("the walk does not end");
+}
+
+test("a shaft with a Woodruff seat, walked to its last step in inches", async ({ strictPage: page }) => {
+  await loadDemo(page);
+  await page.goto("/jobs/crank-shaft/setups");
+  await expect(page.getByText(/The shaft in V-blocks along X/).first()).toBeVisible();
+  await page.keyboard.press("u");
+  await page.keyboard.press("5");
+  await expect(page.getByText(/^\d+ of \d+$/)).toBeVisible();
+  const met = await walkOn(page, 60);
+  expect([...met]).toEqual(
+    expect.arrayContaining(["place", "clamp", "check", "zero", "move", "measure", "deburr", "out"]),
+  );
+  await page.keyboard.press("6");
+  await expect(page.getByText(/floor of the seat over the far side/).first()).toBeVisible();
+  await expect(page.getByRole("heading", { name: "The part is good" })).toBeVisible();
+});
+
+test("a block with slots and a pocket, walked move by move; a stale zero blocks, and one page is printed", async ({
+  strictPage: page,
+}) => {
+  test.setTimeout(300_000);
+  await page.goto("/");
+  await page
+    .getByLabel("Import a job file")
+    .setInputFiles({ name: "job.json", mimeType: "application/json", buffer: Buffer.from(milledBlock()) });
+  await page.getByRole("button", { name: "Open it" }).click();
+  await page.goto("/jobs/milled-block/setups/slot-closed.rough");
+  await expect(page.getByText("Where zero lies")).toBeVisible();
+  // A sheet for the machine: one page, whatever else the station shows.
+  await page.emulateMedia({ media: "print" });
+  const pdf = (await page.pdf({ format: "A4" })).toString("latin1");
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+  await page.emulateMedia({ media: "screen" });
+
+  await page.goto("/jobs/milled-block/cuts/slot-closed.rough");
+  await expect(page.getByText("Moves, from the one zero")).toBeVisible();
+  await expect(page.getByRole("row", { name: /feed to/ }).first()).toContainText("full width");
+
+  await page.goto("/jobs/milled-block/machine");
+  // On to a move of a slot, then the vise is bumped: no cut before clamping and every zero are done again.
+  for (let i = 0; i < 140 && !/slot-closed\.rough\/move-2/.test(page.url()); i++) {
+    await settled(page);
+    const before = await page.locator("main").innerText();
+    const clean = page.getByRole("button", { name: "Clean all over" });
+    const leave = page.getByRole("button", { name: "Leave it out" });
+    if (await clean.isVisible()) await clean.click();
+    else if (await leave.isVisible()) await leave.click();
+    else if (await page.getByLabel(/^Reading of/).isVisible()) {
+      const expected = /Expected:\s*([\d.]+)/.exec(before)![1]!;
+      await page.keyboard.type(expected, { delay: 35 });
+      await page.keyboard.press("Enter");
+      await expect(page.getByText("Read so far")).toBeVisible();
+      await page.keyboard.press("Enter");
+    } else await page.keyboard.press("Space");
+    await expect.poll(() => page.locator("main").innerText()).not.toBe(before);
+  }
+  await expect(page.getByText(/Move 2 of/)).toBeVisible();
+  await page.getByRole("button", { name: "Something is wrong" }).click();
+  await page.getByRole("button", { name: /The part or the vise moved/ }).click();
+  await page.goto("/jobs/milled-block/machine/slot-closed.rough/zero-x");
+  await expect(page.getByText(/zero is stale/)).toBeVisible();
+  await page.goto("/jobs/milled-block/machine/slot-closed.rough/move-2");
+  await expect(page.getByText("This step waits.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /Cut done/ })).toBeDisabled();
+
+  await page.goto("/jobs/milled-block/machine");
+  const met = await walkOn(page, 260);
+  expect(met.has("move") && met.has("measure")).toBe(true);
+  await page.keyboard.press("6");
+  await expect(page.getByRole("heading", { name: "The part is good" })).toBeVisible();
+});

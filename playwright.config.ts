@@ -4,7 +4,9 @@ import { chromiumFlags, port } from "./e2e/support/browser.ts";
 export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
-  workers: 1,
+  // Most of a test is waiting for what is kept: two share the machine well.
+  workers: 2,
+  fullyParallel: true,
   timeout: 60_000,
   // A key pressed before the view listens is lost, on a slow machine only: such a test is told as flaky and run once more.
   retries: 1,

@@ -24,7 +24,7 @@ const fields: [station: string, labels: string[]][] = [
       "Parallelism wanted, thickest to thinnest",
     ],
   ],
-  ["stock", ["length", "width", "height"].flatMap((axis) => [1, 2, 3, 4].map((n) => `${axis}, point ${n}`))],
+  ["stock", ["length", "width", "height"].flatMap((axis) => [1, 4].map((n) => `${axis}, point ${n}`))],
 ];
 
 for (const [station, labels] of fields) {
@@ -32,8 +32,11 @@ for (const [station, labels] of fields) {
     strictPage: page,
   }) => {
     test.setTimeout(180_000);
+    await page.clock.install();
     await loadDemo(page);
     await openStation(page, station);
+    // What is typed is kept after a while by itself: here it is only looked at, and taken back.
+    await page.clock.pauseAt(new Date(Date.now() + 60_000));
     for (const label of labels) {
       const field = page.getByLabel(label, { exact: true });
       const original = await field.inputValue();

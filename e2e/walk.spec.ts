@@ -2,6 +2,9 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "./support/fixtures.ts";
 import { tabTo, typeInto } from "./support/keyboard.ts";
 
+/** Looked at often: a walk has hundreds of steps. */
+const often = { intervals: [20, 30, 50, 100] };
+
 test("from an empty bench to an inspected part and an exported file, by keyboard alone", async ({
   strictPage: page,
 }) => {
@@ -93,14 +96,14 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
       // The reading itself has changed the page already: wait for what this press does.
       const read = await page.locator("main").innerText();
       await page.keyboard.press("Enter");
-      await expect.poll(() => page.locator("main").innerText()).not.toBe(read);
+      await expect.poll(() => page.locator("main").innerText(), often).not.toBe(read);
     } else if (await page.getByRole("button", { name: "Clean all over" }).isVisible()) {
       await tabTo(page, page.getByRole("button", { name: "Clean all over" }));
       await page.keyboard.press("Enter");
     } else {
       await page.keyboard.press("Space");
     }
-    await expect.poll(() => page.locator("main").innerText()).not.toBe(before);
+    await expect.poll(() => page.locator("main").innerText(), often).not.toBe(before);
   }
   await expect(page.getByText("All steps are done")).toBeVisible();
   expect([reloaded, corrected]).toEqual([true, true]);

@@ -5,10 +5,8 @@ import { type Mm, mm, tidy } from "../../../quantity/index.ts";
 import { rule, say, warn, words } from "../../../working/index.ts";
 import type { AreaAsked } from "../mill-area.ts";
 import { areaOfBox, depthsFrom, type Measured, type OfKind, type Recipe, type Way } from "../recipe.ts";
+import { depthPlus } from "../seat-depth.ts";
 import { atWidth, slotWays } from "../slot/index.ts";
-
-/** A seat may be deeper than its depth by this, mm (DIN 6885, smaller keys). */
-const depthPlus = 0.1;
 
 /** A keyseat: on the center of the shaft, each wall by itself, its width to its class; the floor from the crown. */
 export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
@@ -54,7 +52,7 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
   const depth: Measured = {
     size: "depth",
     name: words("floor of the seat over the far side"),
-    target: over,
+    target: tidy(over - depthPlus / 2),
     limits: { lower: tidy(over - depthPlus), upper: over },
     before: false,
     grows: false,

@@ -3,6 +3,7 @@ import { woodruffOf } from "../../../part/index.ts";
 import { mm, tidy } from "../../../quantity/index.ts";
 import { note, rule, say, words } from "../../../working/index.ts";
 import type { OfKind, Recipe } from "../recipe.ts";
+import { depthPlus } from "../seat-depth.ts";
 
 /** A Woodruff seat: a disc cutter of the key's size fed straight into the side of the shaft, on its center. */
 export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
@@ -10,6 +11,7 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
   const { key, depth, shaft, at } = seat;
   // The cutter stands upright: the seat looks to the front, so one of the faces beside it is up.
   const up = faceNames.find((f) => axisOf(f) !== axisOf(feature.face) && axisOf(f) !== "length")!;
+  const deep = tidy(depth.fromCrown + depthPlus / 2);
   const crown = (place.sizes[axisOf(feature.face)] - shaft) / 2;
   return [
     {
@@ -21,9 +23,9 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
         {
           task: "seat",
           title: say`Feed into the shaft for key ${key.text}`,
-          sweep: { kind: "disc", along: at, radius: shaft / 2, depth: depth.fromCrown, width: key.width },
+          sweep: { kind: "disc", along: at, radius: shaft / 2, depth: deep, width: key.width },
           top: tidy(crown),
-          floor: tidy(crown + depth.fromCrown),
+          floor: tidy(crown + deep),
           tool: {
             by: "form",
             kinds: ["woodruff"],
@@ -37,8 +39,8 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
           measure: {
             size: "depth",
             name: words("floor of the seat over the far side"),
-            target: depth.overOpposite,
-            limits: { lower: tidy(depth.overOpposite - 0.1), upper: depth.overOpposite },
+            target: tidy(depth.overOpposite - depthPlus / 2),
+            limits: { lower: tidy(depth.overOpposite - depthPlus), upper: depth.overOpposite },
             before: false,
             grows: false,
           },
@@ -46,7 +48,7 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
             note(
               rule(
                 "M29.depth",
-              )`The depth counts from the crown, ${mm(depth.fromCrown)}; from the edge of the seat it is ${mm(depth.atWall)}.`,
+              )`The depth counts from the crown, ${mm(depth.fromCrown)} and up to ${mm(depthPlus)} more; from the edge of the seat it is ${mm(depth.atWall)}.`,
             ),
             note(
               words(

@@ -4,12 +4,28 @@ import { pressFirst, views } from "./views.ts";
 
 const sizes = [...new Map(views.flatMap((v) => v.sizes).map((s) => [s.join(" × "), s])).entries()];
 
-for (const [name, [width, height]] of sizes) {
+/** So many views a test: two run at a time. */
+const together = 7;
+
+const groups = sizes.flatMap(([name, size]) => {
+  const here = views.filter((v) => v.sizes.some(([w]) => w === size[0]));
+  return Array.from({ length: Math.ceil(here.length / together) }, (_, i) => ({
+    name: `${name}, from ${here[i * together]!.name}`,
+    size,
+    mine: here.slice(i * together, (i + 1) * together),
+  }));
+});
+
+for (const {
+  name,
+  size: [width, height],
+  mine,
+} of groups) {
   test(`views at ${name}: axe, console, own origin, nothing cut off`, async ({ strictPage: page }) => {
     test.setTimeout(240_000);
     await page.setViewportSize({ width, height });
     await loadDemo(page);
-    for (const view of views.filter((v) => v.sizes.some(([w]) => w === width))) {
+    for (const view of mine) {
       if (view.after) await pressFirst(page, view.after);
       await page.goto(view.url);
       await expect(page.getByText(view.ready).first()).toBeVisible();

@@ -143,14 +143,14 @@ export const views: View[] = [
   {
     name: "tables",
     url: "/handbook/tables",
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "Parallel keys, metric",
     picture: false,
   },
   {
     name: "table",
     url: "/handbook/tables/fits",
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "ISO 286-1",
     picture: false,
   },
@@ -161,8 +161,8 @@ export const views: View[] = [
     ready: "seat depth from the crown",
     picture: true,
   },
-  { name: "cautions", url: "/handbook/cautions", sizes: [desk, phone], ready: "instructor", picture: false },
-  { name: "words", url: "/handbook/words", sizes: [desk, phone], ready: "backlash", picture: false },
+  { name: "cautions", url: "/handbook/cautions", sizes: [desk], ready: "instructor", picture: false },
+  { name: "words", url: "/handbook/words", sizes: [desk], ready: "backlash", picture: false },
   { name: "sum", url: "/sums/power", sizes: [desk, phone], ready: "power at the cutter", picture: false },
 ];
 

@@ -3,6 +3,7 @@ import { axisOf, type Face, facesOf, opposite } from "../frame/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { noRoomFor } from "../holding/index.ts";
 import {
+  boxOfPrism,
   type Cutout,
   cutoutOf,
   type Feature,
@@ -514,7 +515,7 @@ function setupsOf(
       title: titleOf(seat, stays, first, site.shaft !== null),
       features: batch.map((c) => c.candidate.feature.id),
       datums,
-      section: batch.map((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
+      section: batch.flatMap((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
       closest: closestPlace(
         batch.map((c) => c.candidate.feature),
         asked.part,
@@ -547,20 +548,21 @@ function wayNow(
   return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
 }
 
-/** What a cutout shows to one who looks along the jaws. */
-function seenAlongJaws(
-  { box }: Cutout,
-  at: FeatureSeat["at"],
-  { sizes }: Site,
-): FeatureSetup["section"][number] {
+/** What the pieces of a cutout show to one who looks along the jaws. */
+function seenAlongJaws({ prisms }: Cutout, at: FeatureSeat["at"], { sizes }: Site): FeatureSetup["section"] {
   const across = axisOf(at.fixed);
-  const [low, high] = box[across];
   const whole = sizes[across];
-  const { floor } = depthsFrom(at.up, box[axisOf(at.up)], sizes);
   const fixedHigh = facesOf(across)[1] === at.fixed;
-  return fixedHigh
-    ? { from: tidy(whole - high), to: tidy(whole - low), depth: floor }
-    : { from: tidy(low), to: tidy(high), depth: floor };
+  return prisms
+    .filter((p) => !p.thread)
+    .map((prism) => {
+      const box = boxOfPrism(prism);
+      const [low, high] = box[across];
+      const { floor } = depthsFrom(at.up, box[axisOf(at.up)], sizes);
+      return fixedHigh
+        ? { from: tidy(whole - high), to: tidy(whole - low), depth: floor }
+        : { from: tidy(low), to: tidy(high), depth: floor };
+    });
 }
 
 /** Holes that follow one another are all spotted before the first is drilled: one change of the tool less for each. */

@@ -45,7 +45,9 @@ export function MoveCard({
   const { move, targets, of } = shown;
   const several = targets.length > 1;
   const { set } = operation;
-  const lead = machine.axes[move.axis].lead;
+  const { lead, powerFeeds } = machine.axes[move.axis];
+  // Only the axis that has power feeds can use one.
+  const by = set?.feedBy === "power" && powerFeeds.length > 0 ? "power" : "hand";
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
@@ -112,7 +114,7 @@ export function MoveCard({
           <Fact label="cut" wide>
             <chakra.span fontSize={{ base: "16px", md: "20px" }}>{how[move.cuts]}</chakra.span>
           </Fact>
-          <Fact label={`feed, ${set.feedBy}`}>
+          <Fact label={`feed, by ${by}`}>
             <Figure of={quantity("feed", set.vf)} />
             <chakra.div fontSize="15px" fontWeight="400" color="quiet">
               by hand: <Pace seconds={(60 * lead) / set.vf} large />

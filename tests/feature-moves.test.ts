@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { effectivePart, type Job, plan } from "../core/job/index.ts";
-import { distanceTo, featureMoves } from "../core/locate/index.ts";
+import { distanceTo, featureMoves, piecesOf } from "../core/locate/index.ts";
 import { cutoutOf, type Feature, type FeatureKind, siteOfPart } from "../core/part/index.ts";
 import { demoShop, newCutter, type Shop } from "../core/shop/index.ts";
 import { phraseText } from "../core/working/index.ts";
@@ -234,6 +234,8 @@ function turns([a, b]: Swept2, [c, d]: Swept2): number {
 }
 type Swept2 = readonly [readonly [number, number], readonly [number, number]];
 
+/** Stairs may leave this in front of a flank, mm. */
+const keptByStairs = 0.65;
 /** Sections are drawn in chords; this much they may be off, mm. */
 const fine = 0.02;
 
@@ -290,6 +292,7 @@ describe.each(stairs)("stairs of a %s", (kind, arbitrary) => {
         const machine = frame.x.axis === across ? frame.x : frame.y;
         const toPart = (at: number) => machine.sign * at + machine.zero;
         const which = frame.x.axis === across ? "x" : "y";
+        const cuts: { low: number; high: number; floor: number }[] = [];
         for (const operation of setup.operations.filter((o) => o.by === "mill" && o.tilt === null)) {
           let here = { x: 0, y: 0 };
           let z = 0;
@@ -298,6 +301,8 @@ describe.each(stairs)("stairs of a %s", (kind, arbitrary) => {
             z = move.kind === "go" ? 0 : (move.to.z ?? z);
             if (move.kind === "go") continue;
             const r = operation.diameter / 2;
+            const ends = [toPart(here[which] - r), toPart(here[which] + r)];
+            cuts.push({ low: Math.min(...ends), high: Math.max(...ends), floor: site.sizes.height + z });
             for (const corner of [here[which] - r + fine, here[which] + r - fine]) {
               const p = [toPart(corner), site.sizes.height + z + fine] as const;
               if (p[0] <= 0 || p[0] >= site.sizes[across]) continue;
@@ -308,6 +313,16 @@ describe.each(stairs)("stairs of a %s", (kind, arbitrary) => {
             }
           }
         }
+        // Nothing is left standing in front of the flank but its cusps, down to the lowest stair.
+        const lowest = Math.min(...cuts.map((c) => c.floor));
+        for (let x = 0.7; x < site.sizes[across]; x += 1.3)
+          for (let z = site.sizes.height - 0.3; z > lowest + 0.1; z -= 0.9) {
+            const hollow = hollows.find((h) => inHollow([x, z], h));
+            if (!hollow) continue;
+            if (piecesOf(hollow.outline).some((piece) => distanceTo([x, z], piece) < keptByStairs)) continue;
+            if (!cuts.some((c) => c.low <= x && x <= c.high && c.floor <= z))
+              throw new Error(`${kind}: ${x.toFixed(1)}, ${z.toFixed(1)} is left standing`);
+          }
       }),
       { numRuns: 16 },
     );

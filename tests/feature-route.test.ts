@@ -149,6 +149,24 @@ describe("what is read changes the rest", () => {
   });
 });
 
+test("depths on a shaft count from the crown that is touched: a thinner section has its own zero in Z", () => {
+  const keys = [
+    ["thick", "left 98"],
+    ["thin", "right 20"],
+  ].map(([id, first]) =>
+    featureOf("keyway", id!, "top", { sizes: { length: "24", width: "8", depth: "4" }, first: first! }),
+  );
+  const applied = applyChanges(shaft, [changeOf(shaft, "part/features", featureList(keys))]);
+  if (!applied.ok) throw new Error("not set");
+  const { features, steps } = planOf(applied.job);
+  const rough = features!.setups.flatMap((s) => s.operations).filter((o) => o.key.endsWith("/rough"));
+  expect(rough.map((o) => [o.crown, o.top, o.floor])).toEqual([
+    [0, 0, 4.05],
+    [2.5, 0, 4.05],
+  ]);
+  expect(steps.filter((s) => s.pickup?.axis === "z" && s.op === "thin/rough")).toHaveLength(1);
+});
+
 describe("a stale zero", () => {
   const op = "drum-key/rough";
   const until = (id: string) => walk(shaft, { until: (s) => s.op === op && s.id === id });

@@ -285,7 +285,7 @@ function crownPickup(request: LocateRequest): Pickup {
 }
 
 /** What Z is set to when a tool touches the face that is up through paper: every new tool anew. */
-export function topPickup(machine: Machine, tool: string, tilted: boolean): Pickup {
+export function topPickup(machine: Machine, tool: string, tilted: boolean, round: boolean): Pickup {
   const screw = machine.axes.z;
   const by = setBy(screw);
   return {
@@ -300,9 +300,13 @@ export function topPickup(machine: Machine, tool: string, tilted: boolean): Pick
     off: paper,
     by,
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
-    title: say`Touch the top in Z with ${tool} and paper`,
+    title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
     order: [
-      words("Come down over the part until the paper just drags, the spindle turned by hand."),
+      round
+        ? words(
+            "Come down on the crown of the section that is cut, over the middle of the shaft, until the paper just drags, the spindle turned by hand.",
+          )
+        : words("Come down over the part until the paper just drags, the spindle turned by hand."),
       by === "readout"
         ? say`Set Z to ${precise(mm(paper), 2)}: the top then reads 0.`
         : say`Set the Z collar to 0, lift clear, go ${precise(mm(paper), 2)} on and set it to 0 again: the paper is counted.`,

@@ -5,10 +5,12 @@ import {
   type FeatureOperation,
   lanesAlong,
   lanesBetween,
+  lanesOfTrack,
   leftOnWalls,
   type Run,
   type SideName,
   type Sweep,
+  type Track,
   widestLane,
 } from "../route/index.ts";
 import { cylinderStairs } from "./arc-steps.ts";
@@ -287,6 +289,16 @@ function trackWay(run: Run, at: Mm, side: -1 | 0 | 1, diameter: Mm, depth: Mm | 
   );
 }
 
+/** A track and the lanes beside it, the farthest from its line first. */
+function trackLanes(run: Run, track: Track, diameter: Mm): SpindleWay[] {
+  const { at, side, depth = null, wide = 0 } = track;
+  const count = lanesOfTrack(track, diameter);
+  const step = count === 1 ? 0 : (wide - diameter) / (count - 1);
+  return Array.from({ length: count }, (_, i) =>
+    trackWay(run, at + side * step * (count - 1 - i), side, diameter, depth),
+  );
+}
+
 /** Stairs of a hollow: as wide as the round is at each depth, down to where the cutter no longer goes in. */
 function hollowStairs(radius: Mm, depth: Mm, cutter: Mm, cusp: Mm): { depth: Mm; half: Mm }[] {
   const above = radius - depth;
@@ -430,7 +442,7 @@ export function spindleWays(
     case "walls":
       return wallWays(sweep, diameter, shift);
     case "tracks":
-      return sweep.tracks.map((t) => trackWay(sweep.run, t.at, t.side, diameter, t.depth ?? null));
+      return sweep.tracks.flatMap((t) => trackLanes(sweep.run, t, diameter));
     case "arc":
       return arcWays(sweep, diameter);
     case "region":

@@ -24,7 +24,14 @@ import {
 } from "../working/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import type { Measured, Work } from "./recipes/recipe.ts";
-import { type Area, lanesAlong, lanesBetween, type Sweep, widestLane } from "./recipes/sweep.ts";
+import {
+  type Area,
+  lanesAlong,
+  lanesBetween,
+  lanesOfTrack,
+  type Sweep,
+  widestLane,
+} from "./recipes/sweep.ts";
 
 /** One operation of a feature with its tool and conditions: plain data, planned anew from the drawing each time. */
 export interface FeatureOperation {
@@ -32,9 +39,11 @@ export interface FeatureOperation {
   feature: string;
   title: Phrase;
   sweep: Sweep;
-  /** Below the approach face: where the metal begins, and how deep it goes; mm. */
+  /** Below where Z is zero: where the metal begins, and how deep it goes; mm. */
   top: Mm;
   floor: Mm;
+  /** How far zero in Z lies below the approach face: the crown of a thinner section of a shaft, mm. */
+  crown: Mm;
   /** Depths below the approach face at which its ways are cut, mm; the last is the floor. */
   levels: readonly Mm[];
   by: "mill" | "hole" | "form" | "hand";
@@ -97,7 +106,11 @@ function lanesOf(sweep: Sweep, diameter: Mm): { lanes: number; length: Mm; width
       return { lanes: 1, length, width: 0 };
     }
     case "tracks":
-      return { lanes: sweep.tracks.length, length: sweep.run.to - sweep.run.from, width: diameter * 0.5 };
+      return {
+        lanes: sweep.tracks.reduce((sum, t) => sum + lanesOfTrack(t, diameter), 0),
+        length: sweep.run.to - sweep.run.from,
+        width: diameter * 0.5,
+      };
     case "arc":
       return {
         lanes: Math.max(2, Math.ceil(Math.sqrt(sweep.depth / (2 * sweep.cusp))) * 2),
@@ -295,7 +308,7 @@ const offBy = (tool: Work["tool"], cutter: Cutter): number =>
  * change. Refuses with what would do, and the nearest that is owned.
  */
 export function operationOf(
-  { id: feature, name }: { id: string; name: string },
+  { id: feature, name, crown }: { id: string; name: string; crown: Mm },
   work: Work,
   before: Pick<FeatureOperation, "cutter"> | null,
   place: OperationPlace,
@@ -308,6 +321,7 @@ export function operationOf(
     sweep: work.sweep,
     top: work.top,
     floor: work.floor,
+    crown,
     by: work.tool.by,
     exact: work.exact,
     measure: work.measure,

@@ -11,6 +11,7 @@ import {
   limitsOf,
   type Part,
   rulesOf,
+  sectionAt,
   type Site,
 } from "../part/index.ts";
 import { tidy } from "../quantity/index.ts";
@@ -82,8 +83,36 @@ const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string => (front 
 
 /** A work with the feature it is of. */
 interface Owned {
-  of: { id: string; name: string };
+  of: { id: string; name: string; crown: number };
   work: Work;
+}
+
+/** How far the crown a feature is cut into lies below the thickest section of a shaft; 0 for a block and for its ends. */
+function crownOf({ cutout }: Placed, up: Face, { site }: FeaturesAsked): number {
+  if (!site.shaft || axisOf(up) === "length") return 0;
+  const [low, high] = cutout.box.length;
+  const here = sectionAt(site.shaft, (low + high) / 2);
+  return here ? tidy((site.sizes[axisOf(up)] - here.diameter) / 2) : 0;
+}
+
+/** A work with its depths counted from the crown that is touched, not from the thickest section. */
+function fromCrown(work: Work, crown: number): Work {
+  if (crown === 0) return work;
+  const { sweep } = work;
+  return {
+    ...work,
+    top: tidy(work.top - crown),
+    floor: tidy(work.floor - crown),
+    sweep:
+      sweep.kind === "tracks"
+        ? {
+            ...sweep,
+            tracks: sweep.tracks.map((t) =>
+              t.depth === undefined ? t : { ...t, depth: tidy(t.depth - crown) },
+            ),
+          }
+        : sweep,
+  };
 }
 
 /** All works one after the other, a tool staying in where it can; refuses with the first that has no tool. */
@@ -262,7 +291,7 @@ const mostGroups = 2;
 
 /** The ways of a feature, each worked over the seat of its approach: the best of every approach, and what was said of all. */
 function worked(
-  { feature, ways }: Drawn,
+  { feature, cutout, ways }: Drawn,
   name: string,
   groups: ReadonlyMap<string, Group>,
   asked: FeaturesAsked,
@@ -294,10 +323,11 @@ function worked(
       });
       continue;
     }
-    const of = { id: feature.id, name };
+    const crown = crownOf({ feature, cutout }, way.up, asked);
+    const of = { id: feature.id, name, crown };
     const made = seat.ok
       ? operationsOf(
-          way.works.map((work) => ({ of, work })),
+          way.works.map((work) => ({ of, work: fromCrown(work, crown) })),
           seat.value,
           asked,
         )
@@ -386,7 +416,8 @@ function order(
   let left = [...chosen];
   const isBegun = (c: Chosen) => begun.some((b) => b.key.startsWith(`${c.candidate.feature.id}/`));
   // What was begun is a fact: it stays first, in the setup it was begun in.
-  const cut = left.filter(isBegun);
+  const begunAt = (c: Chosen) => begun.findIndex((b) => b.key.startsWith(`${c.candidate.feature.id}/`));
+  const cut = left.filter(isBegun).sort((a, b) => begunAt(a) - begunAt(b));
   for (const c of cut) {
     const batch = batches.find((b) => b[0]!.option.approach === c.option.approach);
     if (batch) batch.push(c);
@@ -445,7 +476,17 @@ function order(
     late.push({ candidate: stuck.candidate, edge: before(stuck, other)!, by: other.candidate.feature.id });
     left = left.filter((c) => c !== stuck);
   }
-  return { batches: batches.map((batch) => inOrder(batch, before, first)), late };
+  return {
+    batches: batches.map((batch) => [
+      ...batch.filter(isBegun).sort((a, b) => begunAt(a) - begunAt(b)),
+      ...inOrder(
+        batch.filter((c) => !isBegun(c)),
+        before,
+        first,
+      ),
+    ]),
+    late,
+  };
 }
 
 /** Within a setup: what was wished first, what another's cut would take the edge of, then the usual order. */
@@ -492,8 +533,9 @@ function setupsOf(
     const works = batch.flatMap(({ candidate, option }): Owned[] => {
       const way = wayNow(candidate, option.way, cutouts, asked);
       cutouts.push(candidate.cutout);
-      const of = { id: candidate.feature.id, name: names.get(candidate.feature.id)! };
-      return way.works.map((work) => ({ of, work }));
+      const crown = crownOf(candidate, way.up, asked);
+      const of = { id: candidate.feature.id, name: names.get(candidate.feature.id)!, crown };
+      return way.works.map((work) => ({ of, work: fromCrown(work, crown) }));
     });
     const made = operationsOf(spotsTogether(works), seat, asked);
     // Each way was tried over this seat before.

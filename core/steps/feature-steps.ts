@@ -137,7 +137,12 @@ export function featureStepsOf(
         picked = true;
         locating.pickups.forEach((pickup) => zero(op, pickup));
       }
-      if (!op.sameTool || op.tilt !== null) zero(op, topPickup(machine, op.toolName, op.tilt !== null));
+      const before = setup.operations.slice(0, i).findLast((o) => o.by !== "hand");
+      if (!op.sameTool || op.tilt !== null || before?.crown !== op.crown)
+        zero(
+          op,
+          topPickup(machine, op.toolName, op.tilt !== null, setup.device === "vBlocks" && !setup.seat.square),
+        );
       moves(op);
     }
     if (op.measure) measuring(op, op.measure);

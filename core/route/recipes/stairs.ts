@@ -12,6 +12,8 @@ export interface Flank {
   depth: Mm;
   /** Where the metal is gone, seen from the flank. */
   side: -1 | 1;
+  /** How far the metal goes across, from the line of a stair: to an edge, or to the middle between two flanks. */
+  until: Mm;
 }
 
 /** What stairs leave in front of a flank, mm. */
@@ -21,14 +23,15 @@ export const stairCusp = 0.5;
  * The fewest stairs of equal depth that stand no further out of a flank than the cusp, and cut nothing beyond it: each stands
  * on the flank with its lower corner.
  */
-export function flankStairs({ from, to, depth, side }: Flank, cusp = stairCusp): Track[] {
+export function flankStairs({ from, to, depth, side, until }: Flank, cusp = stairCusp): Track[] {
   const slant = Math.hypot(to - from, depth);
-  // The corner left between two stairs stands out by run × rise / slant.
-  const most = Math.sqrt((cusp * slant * depth) / Math.max(Math.abs(to - from), 1e-9));
+  // The corner left in front of a stair stands out by its rise × run of the flank / slant.
+  const most = (cusp * slant) / Math.max(Math.abs(to - from), 1e-9);
   const count = Math.max(1, Math.min(60, Math.ceil(depth / most - 1e-9)));
   return Array.from({ length: count }, (_, i): Track => {
     const down = (depth * (i + 1)) / count;
-    return { at: tidy(from + ((to - from) * (i + 1)) / count), side, depth: tidy(down) };
+    const at = tidy(from + ((to - from) * (i + 1)) / count);
+    return { at, side, depth: tidy(down), wide: tidy(Math.abs(until - at)) };
   });
 }
 

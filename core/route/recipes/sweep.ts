@@ -38,6 +38,8 @@ export interface Track {
   side: -1 | 0 | 1;
   /** Depth of this track below the approach face; that of the operation where nothing is said. */
   depth?: Mm;
+  /** How far from the line the metal goes, on the side of the cutter: more lanes where that is wider than it, mm. */
+  wide?: Mm;
 }
 
 export type Sweep =
@@ -114,3 +116,7 @@ export function lanesBetween(across: Mm, diameter: Mm, leave: Mm): number {
   if ((across - diameter) / 2 <= Math.max(leave, 0.2 * diameter) + 1e-9) return 1;
   return 1 + Math.max(1, Math.ceil((across - 2 * leave - diameter) / (widestLane * diameter) - 1e-9));
 }
+
+/** How many lanes of a cutter a track takes. */
+export const lanesOfTrack = ({ wide = 0 }: Track, diameter: Mm): number =>
+  wide <= diameter + 1e-9 ? 1 : 1 + Math.ceil((wide - diameter) / (widestLane * diameter) - 1e-9);

@@ -40,7 +40,7 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     what: "keyseat",
     corner: null,
     top,
-    floor,
+    floor: tidy(floor + depthPlus / 2),
     each: true,
     measure,
     halfTolerance: (limits.upper - limits.lower) / 2,

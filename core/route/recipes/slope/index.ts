@@ -40,6 +40,7 @@ export const slopeRecipe: Recipe<OfKind<"slope">> = (feature, place) => {
     to: atHigh ? high : low,
     depth,
     side: atHigh ? 1 : -1,
+    until: atHigh ? high : low,
   };
   const angle = tidy((Math.atan2(depth, width) * 180) / Math.PI);
   const key = feature.sizes.width ? "width" : "depth";

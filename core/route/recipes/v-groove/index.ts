@@ -3,9 +3,9 @@ import { mm, quantity, tidy } from "../../../quantity/index.ts";
 import { rule, say, warn, words } from "../../../working/index.ts";
 import { grooveRun } from "../groove-run.ts";
 import { fileWork } from "../hand-work.ts";
-import { clearWork } from "../mill-area.ts";
 import { aimOf, areaOfBox, type Measured, type OfKind, type Recipe, type Way, type Work } from "../recipe.ts";
 import { type Flank, stairCusp, stairWork } from "../stairs.ts";
+import type { Area } from "../sweep.ts";
 
 /** A V: the relief slot first, stairs, then both flanks by a cutter of the angle or with the head tilted. */
 export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
@@ -26,57 +26,22 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
   };
   const across = [tidy(middle - narrow), tidy(middle + narrow)] as const;
   const box = areaOfBox(up, place.cutout.box, place.sizes);
+  const along = { ...box, boss: null, corner: 0 };
+  const open = { xLow: false, xHigh: false, yLow: false, yHigh: false };
+  const reliefArea: Area =
+    run.along === "x"
+      ? { ...along, y: across, walls: { ...open, yLow: true, yHigh: true } }
+      : { ...along, x: across, walls: { ...open, xLow: true, xHigh: true } };
   const reliefWork: Work[] =
     narrow > 0
       ? [
           {
-            ...clearWork({
-              up,
-              area:
-                run.along === "x"
-                  ? {
-                      x: box.x,
-                      y: across,
-                      walls: { xLow: false, xHigh: false, yLow: true, yHigh: true },
-                      boss: null,
-                      corner: 0,
-                    }
-                  : {
-                      x: across,
-                      y: box.y,
-                      walls: { xLow: true, xHigh: true, yLow: false, yHigh: false },
-                      boss: null,
-                      corner: 0,
-                    },
-              what: "relief slot",
-              corner: null,
-              top: 0,
-              floor: deepest,
-              measure: null,
-              halfTolerance: null,
-              exact: 0.1,
-            }),
             task: "relief",
-            sweep: {
-              kind: "clear",
-              area:
-                run.along === "x"
-                  ? {
-                      x: box.x,
-                      y: across,
-                      walls: { xLow: false, xHigh: false, yLow: true, yHigh: true },
-                      boss: null,
-                      corner: 0,
-                    }
-                  : {
-                      x: across,
-                      y: box.y,
-                      walls: { xLow: true, xHigh: true, yLow: false, yHigh: false },
-                      boss: null,
-                      corner: 0,
-                    },
-              leave: 0,
-            },
+            title: say`Relief slot`,
+            // One way down the middle: its width only has to clear.
+            sweep: { kind: "clear", area: reliefArea, leave: 0 },
+            top: 0,
+            floor: deepest,
             tool: {
               by: "mill",
               kind: "slot",
@@ -87,6 +52,9 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
               halfTolerance: null,
               tilt: null,
             },
+            exact: 0.1,
+            measure: null,
+            notes: [],
           },
         ]
       : [];
@@ -94,8 +62,8 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
   const end = narrow > 0 ? narrow : half * 0.4;
   const down = tidy(v.depth * (1 - end / half));
   const flanks: Flank[] = [
-    { from: middle - half, to: middle - end, depth: down, side: 1 },
-    { from: middle + half, to: middle + end, depth: down, side: -1 },
+    { from: middle - half, to: middle - end, depth: down, side: 1, until: middle },
+    { from: middle + half, to: middle + end, depth: down, side: -1, until: middle },
   ];
   const stairs = stairWork(say`Stairs down both flanks`, run, flanks, 0, tidy(2 * end));
   const cutter = place.shop.cutters.find(

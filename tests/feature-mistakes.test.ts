@@ -247,6 +247,22 @@ describe("mistakes of features", () => {
     expect(down.to.z).toBeCloseTo(-tilted.floor / Math.cos(Math.PI / 6), 6);
   });
 
+  test("M33 a head that was tilted is set upright again, and every zero is picked up anew", () => {
+    const way = { at: "nose/way", what: "way", value: "stairs, then the head tilted" };
+    const lead = featureOf("chamfer", "lead", "top", { sizes: { leg: "1.5" }, choices: { edge: "left" } });
+    const cut = { at: "lead/way", what: "way", value: "with a chamfer cutter" };
+    const { steps } = planOf(part([slope, lead], way, cut));
+    const after = steps.filter((s) => s.op === "lead/chamfer");
+    expect(after.flatMap((s) => s.ticks.map((t) => t.id))).toContain("upright");
+    expect(after.flatMap((s) => (s.pickup ? [s.pickup.axis] : []))).toEqual(["x", "y", "z"]);
+    // Without a tilt nothing is set upright, and the zero of the setup holds.
+    const plain = planOf(part([slope, lead], { ...way, value: "stairs, then filed" }, cut)).steps;
+    expect(plain.flatMap((s) => s.ticks.map((t) => t.id))).not.toContain("upright");
+    expect(plain.filter((s) => s.op === "lead/chamfer" && s.pickup).map((s) => s.pickup!.axis)).toEqual([
+      "z",
+    ]);
+  });
+
   test("M27 closed ends stop the axis half a cutter before them, not past; open ends run clear", () => {
     const stopsOf = (feature: Feature) => {
       const { features } = planOf(part([feature]));

@@ -70,7 +70,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   const features = featuresOf(part);
   const site = siteOfPart(part);
   if (features.length === 0 || !site) return null;
-  const shop = inUse(inputs.shop);
+  const shop = withTold(inputs.shop, states);
   const wanted = inputs.overrides.filter(isOfFeature);
   const begun = [...states.values()].filter(isCut).map((s) => s.told);
   const base: FeaturesAsked = {
@@ -114,6 +114,14 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
       handling: made.setups.reduce((sum, s) => sum + s.minutes.handling, 0),
     },
   };
+}
+
+/** What is in use, with retired cutters that operations were begun with: they stand in the spindle. */
+function withTold(everything: Shop, states: FeatureInputs["states"]): Shop {
+  const shop = inUse(everything);
+  const told = new Set([...states.values()].map((s) => s.told.cutter));
+  const retired = everything.cutters.filter((c) => c.retired && told.has(c.id));
+  return retired.length === 0 ? shop : { ...shop, cutters: [...shop.cutters, ...retired] };
 }
 
 /** What the person set of each operation, and what was told when it began: that stays. */

@@ -121,7 +121,6 @@ export function featureStepsOf(
         minutes: handlingTimes.setup / 2,
       },
     );
-  let picked = false;
   setup.operations.forEach((op, i) => {
     const tick = tickOf(op);
     if (op.by === "hand") {
@@ -131,14 +130,13 @@ export function featureStepsOf(
         minutes: op.minutes.cutting,
       });
     } else {
-      if (!op.sameTool || i === 0)
-        add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick));
-      if (!picked) {
-        picked = true;
-        locating.pickups.forEach((pickup) => zero(op, pickup));
-      }
       const before = setup.operations.slice(0, i).findLast((o) => o.by !== "hand");
-      if (!op.sameTool || op.tilt !== null || before?.crown !== op.crown)
+      // A head that was tilted is set upright again, and every zero with it.
+      const upright = before !== undefined && before.tilt !== null && op.tilt === null;
+      if (!op.sameTool || !before || upright)
+        add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick, upright));
+      if (!before || upright) locating.pickups.forEach((pickup) => zero(op, pickup));
+      if (!op.sameTool || op.tilt !== null || upright || before?.crown !== op.crown)
         zero(
           op,
           topPickup(machine, op.toolName, op.tilt !== null, setup.device === "vBlocks" && !setup.seat.square),
@@ -276,13 +274,18 @@ function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning
 const speedOf = (op: FeatureOperation): Phrase =>
   op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
 
-function toolIn(op: FeatureOperation, tick: (id: string, phrase: Phrase) => Tick): Partial<Step> {
+function toolIn(
+  op: FeatureOperation,
+  tick: (id: string, phrase: Phrase) => Tick,
+  upright: boolean,
+): Partial<Step> {
   return {
     ticks: [
       tick("cutter", say`${op.toolName} in the spindle, drawbar tight`),
       ...(op.set
         ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", op.set.rpm)}: ${op.set.setting}`)]
         : []),
+      ...(upright ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
       ...(op.tilt !== null
         ? [
             tick(
@@ -375,8 +378,14 @@ function clamping({ seat, device }: FeatureSetup, tick: (id: string, phrase: Phr
       ];
 }
 
-function takeOut({ seat, device }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
+function takeOut(
+  { seat, device, operations }: FeatureSetup,
+  tick: (id: string, phrase: Phrase) => Tick,
+): Tick[] {
   return [
+    ...(operations.findLast((o) => o.by !== "hand")?.tilt != null
+      ? [tick("upright", words("Head upright again, trammed and locked"))]
+      : []),
     tick("out", words("Part out, chips brushed away")),
     ...(seat.parallels ? [tick("parallels-out", words("Parallels out"))] : []),
     ...(device === "vBlocks" ? [tick("blocks-out", words("V-blocks out"))] : []),

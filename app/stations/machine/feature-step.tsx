@@ -89,9 +89,8 @@ export function FeatureStep({
       },
     },
   );
-  // Between two measurings a size can be read any time: that of this operation, or the next one that has any.
-  const nextFit =
-    mine.find((s) => s.fit)?.fit ?? plan.steps.slice(plan.current).find((s) => s.fit)?.fit ?? null;
+  // The size of this operation can be read any time.
+  const nextFit = mine.find((s) => s.fit)?.fit ?? null;
   const pad = step.fit && isCurrent ? step.fit : extraPad ? nextFit : null;
   const moves = movesOf(operation);
   const picture = useMemo(

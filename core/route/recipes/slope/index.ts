@@ -14,6 +14,8 @@ import {
 import { type Flank, stairCusp, stairWork } from "../stairs.ts";
 import type { Run } from "../sweep.ts";
 
+/** A tilted cutter covers the slope with so much to spare, mm. */
+const byEye = 1;
 /** Minutes to file down stairs, for each 1000 mm² of slope (guess). */
 const filing = 4;
 
@@ -75,7 +77,8 @@ export const slopeRecipe: Recipe<OfKind<"slope">> = (feature, place) => {
       halfTolerance: null,
       tilt: angle,
     },
-    exact: 0.1,
+    // The head tilted, places of the readout hold no more: it is set over the stairs by eye.
+    exact: byEye,
     measure,
     notes: [
       warn(
@@ -85,7 +88,7 @@ export const slopeRecipe: Recipe<OfKind<"slope">> = (feature, place) => {
       ),
       note(
         words(
-          "Indicate the head by a sine bar or an angle block, touch the stairs, and go down from there. Tram the head again afterwards.",
+          "Indicate the head by a sine bar or an angle block. Tilting moves the cutter aside: set it over the stairs by eye, touch them, and go down from there. Tram the head again afterwards.",
         ),
       ),
     ],

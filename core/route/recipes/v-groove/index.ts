@@ -112,7 +112,8 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
       halfTolerance: null,
       tilt,
     },
-    exact: 0.05,
+    // The head tilted, places of the readout hold no more: each flank is touched and cut from there.
+    exact: 0.5,
     measure: which === "high" ? measure : null,
     notes: [
       warn(

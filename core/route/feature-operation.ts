@@ -22,6 +22,7 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
+import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import type { Measured, Work } from "./recipes/recipe.ts";
 import {
@@ -317,7 +318,7 @@ export function operationOf(
   const shared = {
     key,
     feature,
-    title: say`${name.charAt(0).toUpperCase()}${name.slice(1)}: ${work.title}`,
+    title: say`${capital(name)}: ${work.title}`,
     sweep: work.sweep,
     top: work.top,
     floor: work.floor,

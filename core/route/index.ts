@@ -10,7 +10,7 @@ export * from "./hold-in-vise.ts";
 export * from "./moves.ts";
 export * from "./next-cut.ts";
 export * from "./operation.ts";
-export type { FeaturesAsked } from "./plan-features.ts";
+export type { FeaturesAsked } from "./features-asked.ts";
 export * from "./predicted-error.ts";
 export * from "./readiness.ts";
 export * from "./recipes/index.ts";

@@ -1,5 +1,6 @@
 import type { FeaturePlan } from "./feature-setup.ts";
-import { type FeaturesAsked, planFeatures } from "./plan-features.ts";
+import type { FeaturesAsked } from "./features-asked.ts";
+import { planFeatures } from "./plan-features.ts";
 
 /** Plans kept of one shop; a person works at one job at a time, and looks at it with and without a change. */
 const most = 4;

@@ -8,6 +8,7 @@ import { type Phrase, say } from "../working/index.ts";
 import { noCut } from "./held.ts";
 import { extentOf } from "./operation.ts";
 import { rankSeats } from "./round-the-block.ts";
+import { capital } from "./capital.ts";
 import { type Setup } from "./setup-facts.ts";
 
 /** A setup before it is put in words. */
@@ -87,8 +88,6 @@ export function extentReasons(setup: Facts): Phrase[] {
     ...(rest ? [say`${mm(rest.across)} of it is cut later, when it can be reached.`] : []),
   ];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function fixedReason(piece: Piece, at: Orientation): Phrase {
   const { fixed } = at;

@@ -383,9 +383,9 @@ function takeOut(
   tick: (id: string, phrase: Phrase) => Tick,
 ): Tick[] {
   return [
-    ...(operations.findLast((o) => o.by !== "hand")?.tilt != null
-      ? [tick("upright", words("Head upright again, trammed and locked"))]
-      : []),
+    ...((operations.findLast((o) => o.by !== "hand")?.tilt ?? null) === null
+      ? []
+      : [tick("upright", words("Head upright again, trammed and locked"))]),
     tick("out", words("Part out, chips brushed away")),
     ...(seat.parallels ? [tick("parallels-out", words("Parallels out"))] : []),
     ...(device === "vBlocks" ? [tick("blocks-out", words("V-blocks out"))] : []),

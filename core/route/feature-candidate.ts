@@ -1,0 +1,39 @@
+import type { Face } from "../frame/index.ts";
+import type { Placed } from "./feature-order.ts";
+import type { OtherWay } from "./feature-setup.ts";
+import type { Way, Work } from "./recipes/index.ts";
+
+/** A feature with its ways worked in one approach. */
+export interface Option {
+  approach: string;
+  up: Face;
+  way: Way;
+  minutes: number;
+}
+
+/** A feature with all its ways. */
+export interface Drawn extends Placed {
+  ways: readonly Way[];
+}
+
+export interface Candidate extends Placed {
+  options: Option[];
+  others: OtherWay[];
+}
+
+export const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string =>
+  front ? `${up} ${front}` : up;
+
+/** A work with the feature it is of. */
+export interface Owned {
+  of: { id: string; name: string; crown: number };
+  work: Work;
+}
+
+/** A way all by hand needs no setup of its own. */
+export const byHand = (way: Way): boolean => way.works.every((w) => w.tool.by === "hand");
+
+export interface Chosen {
+  candidate: Candidate;
+  option: Option;
+}

@@ -1,0 +1,189 @@
+import { capital } from "./capital.ts";
+import { axisOf, facesOf, opposite } from "../frame/index.ts";
+import { handlingTimes } from "../handbook/index.ts";
+import {
+  boxOfPrism,
+  type Cutout,
+  type Feature,
+  limitsOf,
+  type Part,
+  rulesOf,
+  type Site,
+} from "../part/index.ts";
+import { tidy } from "../quantity/index.ts";
+import { type Phrase, say, words } from "../working/index.ts";
+import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
+import type { Group } from "./feature-groups.ts";
+import { type DatumUse, datumUses } from "./feature-order.ts";
+import type { FeatureSeat } from "./feature-seat.ts";
+import type { FeaturePlan, FeatureSetup } from "./feature-setup.ts";
+import { crownOf, fromCrown, operationsOf } from "./feature-works.ts";
+import type { FeaturesAsked } from "./features-asked.ts";
+import { type Way, waysOfFeature } from "./recipes/index.ts";
+import { depthsFrom } from "./recipes/recipe.ts";
+import type { Setup } from "./setup-facts.ts";
+
+/** The setups of the batches, their operations with tools that stay in where they can. */
+export function setupsOf(
+  batches: readonly Chosen[][],
+  groups: ReadonlyMap<string, Group>,
+  asked: FeaturesAsked,
+  byId: ReadonlyMap<string, Feature>,
+  names: ReadonlyMap<string, string>,
+): Pick<FeaturePlan, "setups"> {
+  const { last, site } = asked;
+  const setups: FeatureSetup[] = [];
+  const cutouts: Cutout[] = [];
+  batches.forEach((batch, i) => {
+    const held = groups.get(batch[0]!.option.approach)!.seat;
+    if (!held.ok) return;
+    const stays = i === 0 && canStay(last, held.value, batch, asked);
+    const seat = stays
+      ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip }
+      : held.value;
+    const works = batch.flatMap(({ candidate, option }): Owned[] => {
+      const way = wayNow(candidate, option.way, cutouts, asked);
+      cutouts.push(candidate.cutout);
+      const crown = crownOf(candidate, way.up, asked);
+      const of = { id: candidate.feature.id, name: names.get(candidate.feature.id)!, crown };
+      return way.works.map((work) => ({ of, work: fromCrown(work, crown) }));
+    });
+    const made = operationsOf(spotsTogether(works), seat, asked);
+    // Each way was tried over this seat before.
+    const operations = made.ok ? made.value : [];
+    const uses = batch.flatMap((c) => datumUses(c.candidate.feature, byId));
+    const times = (use: DatumUse) => uses.filter((u) => u.axis === use.axis && u.from === use.from).length;
+    const datums = uses
+      .filter((use, at) => uses.findIndex((u) => u.axis === use.axis && u.from === use.from) === at)
+      .sort((a, b) => times(b) - times(a));
+    const sum = (of: "cutting" | "handling") => operations.reduce((s, o) => s + o.minutes[of], 0);
+    const first = batch.map((c) => names.get(c.candidate.feature.id)!);
+    setups.push({
+      number: (last?.number ?? 0) + i + 1,
+      clamping: (last?.clamping ?? 0) + i + (stays || setups[0]?.entry === "stays" ? 0 : 1),
+      entry: stays ? "stays" : "placed",
+      at: seat.at,
+      seat: seat.seat,
+      device: seat.device,
+      title: titleOf(seat, stays, first, site.shaft !== null),
+      features: batch.map((c) => c.candidate.feature.id),
+      datums,
+      section: batch.flatMap((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
+      closest: closestPlace(
+        batch.map((c) => c.candidate.feature),
+        asked.part,
+      ),
+      operations,
+      reasons: stays
+        ? [words("The part stays clamped as it was for its last face: what is cut now is true to it.")]
+        : seat.reasons,
+      warnings: seat.warnings,
+      minutes: {
+        cutting: sum("cutting"),
+        handling:
+          sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (stays ? 0 : handlingTimes.setup),
+      },
+    });
+  });
+  return { setups };
+}
+
+/** The same way once more, with what is gone by then: a hole in a pocket begins at its floor. */
+function wayNow(
+  { feature, cutout }: Candidate,
+  way: Way,
+  before: readonly Cutout[],
+  asked: FeaturesAsked,
+): Way {
+  if (feature.kind !== "hole" || before.length === 0) return way;
+  const { part, site, shop, machine } = asked;
+  const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before });
+  return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
+}
+
+/** What the pieces of a cutout show to one who looks along the jaws. */
+function seenAlongJaws({ prisms }: Cutout, at: FeatureSeat["at"], { sizes }: Site): FeatureSetup["section"] {
+  const across = axisOf(at.fixed);
+  const whole = sizes[across];
+  const fixedHigh = facesOf(across)[1] === at.fixed;
+  return prisms
+    .filter((p) => !p.thread)
+    .map((prism) => {
+      const box = boxOfPrism(prism);
+      const [low, high] = box[across];
+      const { floor } = depthsFrom(at.up, box[axisOf(at.up)], sizes);
+      return fixedHigh
+        ? { from: tidy(whole - high), to: tidy(whole - low), depth: floor }
+        : { from: tidy(low), to: tidy(high), depth: floor };
+    });
+}
+
+/** Holes that follow one another are all spotted before the first is drilled: one change of the tool less for each. */
+function spotsTogether(works: readonly Owned[]): Owned[] {
+  const left = [...works];
+  const made: Owned[] = [];
+  while (left.length > 0) {
+    const next = left.shift()!;
+    made.push(next);
+    if (next.work.task !== "spot") continue;
+    // Up to the first work that is not of the same run of holes.
+    const run = left.findIndex(({ work }) => work.tool.by !== "hole");
+    const within = left.slice(0, run === -1 ? left.length : run).filter(({ work }) => work.task === "spot");
+    for (const spot of within) left.splice(left.indexOf(spot), 1);
+    made.push(...within);
+  }
+  return made;
+}
+
+/** Half of the tightest tolerance among the places of features, mm. */
+function closestPlace(features: readonly Feature[], part: Part): number | null {
+  const halves = features.flatMap((feature) =>
+    rulesOf(feature.kind)
+      .places(feature)
+      .flatMap((which) => {
+        const { at } = feature[which];
+        if (!at) return [];
+        const { lower, upper } = limitsOf(at, part);
+        return [(upper - lower) / 2];
+      }),
+  );
+  return halves.length > 0 ? Math.min(...halves) : null;
+}
+
+function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[], shaft: boolean): Phrase {
+  const what =
+    features.length > 3
+      ? `${features.slice(0, 3).join(", ")} and ${features.length - 3} more`
+      : features.join(", ");
+  if (stays) return say`Still clamped, the ${seat.at.up} up. ${capital(what)}.`;
+  return shaft
+    ? seat.seat.square
+      ? say`The shaft upright in a V-block, the ${seat.at.up} end up. ${capital(what)}.`
+      : say`The shaft in V-blocks along X, the ${seat.at.up} up. ${capital(what)}.`
+    : say`The ${seat.at.up} up, the ${seat.at.fixed} face to the fixed jaw. ${capital(what)}.`;
+}
+
+/** Whether features can be cut as the part is clamped for its last face: same face up, all they open to free of the jaws. */
+function canStay(
+  last: Setup | null,
+  held: FeatureSeat,
+  batch: readonly Chosen[],
+  asked: FeaturesAsked,
+): boolean {
+  if (
+    !last ||
+    last.at.up !== held.at.up ||
+    last.cut.kind === "side" ||
+    last.seat.table ||
+    asked.ownSeats[held.at.up]
+  )
+    return false;
+  if (asked.begun.some((b) => b.at.up === held.at.up && b.at.fixed !== last.at.fixed)) return false;
+  const down = last.seat.projection;
+  return batch.every(({ candidate: { cutout } }) => {
+    const through = cutout.opens.includes(opposite(last.at.up));
+    const jaws = [last.at.fixed, opposite(last.at.fixed)];
+    const deep = cutout.box[axisOf(last.at.up)][1] - cutout.box[axisOf(last.at.up)][0];
+    return !through && (!cutout.opens.some((f) => jaws.includes(f)) || deep + 2 <= down);
+  });
+}

@@ -1,0 +1,71 @@
+import { refused, words } from "../working/index.ts";
+import { approachOf, byHand, type Drawn, type Option } from "./feature-candidate.ts";
+import type { Group } from "./feature-groups.ts";
+import type { OtherWay } from "./feature-setup.ts";
+import { crownOf, fromCrown, operationsOf } from "./feature-works.ts";
+import type { FeaturesAsked } from "./features-asked.ts";
+
+/** The ways of a feature, each worked over the seat of its approach: the best of every approach, and what was said of all. */
+export function worked(
+  { feature, cutout, ways }: Drawn,
+  name: string,
+  groups: ReadonlyMap<string, Group>,
+  asked: FeaturesAsked,
+): { options: Option[]; others: OtherWay[] } {
+  const others: OtherWay[] = [];
+  const best = new Map<string, Option>();
+  const told = asked.begun.find((b) => b.key.startsWith(`${feature.id}/`));
+  const wanted = told?.way ?? asked.ownWays[feature.id];
+  for (const way of ways) {
+    const key = approachOf(way);
+    const held = [...groups].find(
+      ([name, { cut, filed }]) =>
+        name.replace(/ \d$/, "") === key && (byHand(way) ? filed : cut).has(feature.id),
+    );
+    const approach = held?.[0] ?? key;
+    const seat = (held?.[1] ?? groups.get(key)!).seat;
+    if (!held) {
+      others.push({
+        name: way.name,
+        why: way.why,
+        up: way.up,
+        minutes: null,
+        refusal: seat.ok
+          ? refused(
+              words("It cannot be held so together with the others, nor by itself."),
+              words("Make it another way, or hold it by hand at the bench."),
+            )
+          : seat,
+      });
+      continue;
+    }
+    const crown = crownOf({ feature, cutout }, way.up, asked);
+    const of = { id: feature.id, name, crown };
+    const made = seat.ok
+      ? operationsOf(
+          way.works.map((work) => ({ of, work: fromCrown(work, crown) })),
+          seat.value,
+          asked,
+        )
+      : seat;
+    const other = { name: way.name, why: way.why, up: way.up };
+    if (!made.ok) {
+      others.push({ ...other, minutes: null, refusal: made });
+      continue;
+    }
+    const minutes = made.value.reduce((sum, o) => sum + o.minutes.cutting + o.minutes.handling, 0);
+    others.push({ ...other, minutes, refusal: null });
+    const known = best.get(approach);
+    const likes = (name: string) => (name === wanted ? 1 : 0);
+    if (
+      !known ||
+      likes(way.name) > likes(known.way.name) ||
+      (likes(way.name) === likes(known.way.name) && minutes < known.minutes)
+    )
+      best.set(approach, { approach, up: way.up, way, minutes });
+  }
+  const options = [...best.values()];
+  const asTold = told ? options.filter((o) => o.up === told.at.up) : options;
+  const liked = wanted ? asTold.filter((o) => o.way.name === wanted) : asTold;
+  return { options: liked.length > 0 ? liked : asTold.length > 0 ? asTold : options, others };
+}

@@ -1,0 +1,34 @@
+import type { OwnConditions } from "../cutting/index.ts";
+import type { Face } from "../frame/index.ts";
+import type { Material } from "../handbook/index.ts";
+import type { Feature, Part, Site } from "../part/index.ts";
+import type { Machine, Shop, Vise } from "../shop/index.ts";
+import type { Piece } from "../stock/index.ts";
+import type { FeatureKey } from "./feature-key.ts";
+import type { FeatureTold } from "./feature-setup.ts";
+import type { OwnSeat } from "./route-context.ts";
+import type { Setup } from "./setup-facts.ts";
+
+export interface FeaturesAsked {
+  part: Part;
+  site: Site;
+  features: readonly Feature[];
+  /** The squared block, or the turned shaft. */
+  piece: Piece;
+  machine: Machine;
+  vise: Vise;
+  material: Material;
+  /** What is in use. */
+  shop: Shop;
+  own: Partial<Record<FeatureKey, OwnConditions>>;
+  /** Ways the person chose, by feature. */
+  ownWays: { [feature: string]: string | undefined };
+  /** How the person wants a setup held, by its face up. */
+  ownSeats: Partial<Record<Face, OwnSeat>>;
+  /** Features wanted before all others, in this order. */
+  first: readonly string[];
+  /** Operations that were begun, in that order. */
+  begun: readonly FeatureTold[];
+  /** The last setup of a face: features on top of it can stay clamped. */
+  last: Setup | null;
+}

@@ -213,6 +213,31 @@ describe("mistakes of features", () => {
     expect(planOf(job, shop).steps.find((s) => s.pickup?.axis === "z")!.pickup!.settings).toEqual([0.05]);
   });
 
+  test.each([
+    ["paper", 0.03, "paper"],
+    ["sides", 0.01 / Math.SQRT2, "finder"],
+    ["indicator", 0.005, "indicator"],
+    ["finder", 0.01, "finder"],
+  ] as const)(
+    "zero picked up by %s as the person wants it, with the error that goes with it",
+    (value, error, way) => {
+      const closed = slot(
+        { width: "8", depth: "6", length: "30" },
+        { first: "left 40", second: "front 20", choices: { end: "closed" } },
+      );
+      const { features, overrides } = planOf(part([closed], { at: "slot/rough", what: "pickup", value }));
+      const [x] = features!.locatings[0]!.pickups;
+      expect(overrides.map((o) => o.state)).toEqual(["applied"]);
+      expect(x!.way).toBe(way);
+      expect(x!.error).toBeCloseTo(Math.hypot(error, 0.0025), 3);
+      // Whichever way, the place of the first move counts from the same edge.
+      const rough = features!.setups[0]!.operations.find((o) => o.key === "slot/rough")!;
+      const first = featureMoves(rough, features!.locatings[0]!.frame)![0]!;
+      const off = rough.diameter / 2 + 0.25;
+      expect([25 + off, 55 - off]).toContain(Math.abs(first.to.x!));
+    },
+  );
+
   test("M24 after every touch the cutter first goes to its place, and only then down", () => {
     for (const job of demoJobs()) {
       const steps = planOf(job).steps.filter((s) => s.pickup || s.move);

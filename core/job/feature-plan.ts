@@ -102,6 +102,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
       vise,
       machine,
       shop,
+      wanted: pickupOf(wanted, setup),
     }),
   );
   return {
@@ -149,6 +150,12 @@ function ownOf(
     };
   return own;
 }
+
+/** How the person wants zero picked up in a setup. */
+const pickupOf = (wanted: readonly Override[], { operations }: FeaturePlan["setups"][number]) =>
+  wanted.flatMap((o) =>
+    o.what === "pickup" && operations.some((op) => op.key === o.at) ? [o.value] : [],
+  )[0] ?? null;
 
 /** How setups are wanted held, by the face that is up in the one an operation lies in. */
 function seatsOf(wanted: readonly Override[], plan: FeaturePlan): Partial<Record<Face, OwnSeat>> {
@@ -218,6 +225,12 @@ function reportOn(
     return operation.cutter === override.value
       ? applied(say`${operation.toolName}, as you chose.`)
       : impossible(words("That cutter cannot do this: too wide, too short, or not of its kind."));
+  if (override.what === "pickup") {
+    const owned = asked.shop.instruments.some((i) => i.kind === "edgeFinder");
+    return override.value === "finder" && !owned
+      ? impossible(words("There is no edge finder in the shop: enter one with its tip as its range."))
+      : applied(words("Picked up as you chose."));
+  }
   if (override.what === "fixed") {
     const setup = made.setups.find((s) => s.operations.includes(operation));
     return setup?.at.fixed === override.value

@@ -1,4 +1,5 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
+import { pickupWays } from "../locate/index.ts";
 import { anyKeySchema, schoolNames } from "../route/index.ts";
 import * as z from "../zod.ts";
 
@@ -39,6 +40,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   }),
   /** At the route: ends cut standing up, or hung out past the jaws. */
   z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),
+  /** How zero is picked up in the setup of an operation. */
+  z.object({ ...about, what: z.literal("pickup"), value: z.enum(pickupWays) }),
   /** The way a feature is made, by its name. */
   z.object({ ...about, what: z.literal("way"), value: z.string() }),
   /** At the route: a feature that is cut before all others, by its id. */

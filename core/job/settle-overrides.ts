@@ -183,7 +183,7 @@ function settleOverrides(
             why: words("There is no room under the spindle for the end to stand; it hangs out."),
           };
     }
-    if (override.what === "way" || override.what === "first")
+    if (override.what === "way" || override.what === "first" || override.what === "pickup")
       return {
         override,
         state: "withoutObject",
@@ -216,7 +216,10 @@ function settleOverrides(
 }
 
 /** Overrides of a cut's conditions. */
-type CutOverride = Exclude<Override, SeatOverride | { what: "aim" | "school" | "ends" | "way" | "first" }>;
+type CutOverride = Exclude<
+  Override,
+  SeatOverride | { what: "aim" | "school" | "ends" | "way" | "first" | "pickup" }
+>;
 
 interface Settled {
   own: Partial<OwnConditions>;

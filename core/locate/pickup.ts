@@ -15,6 +15,10 @@ export const pickupErrors = {
   scribed: 0.25,
 } as const;
 
+/** How a person can pick up an edge; by both sides and halving whichever it is touched with. */
+export const pickupWays = ["finder", "paper", "sides", "indicator"] as const;
+export type PickupWay = (typeof pickupWays)[number];
+
 /** A sheet of copy paper between tool and part, squeezed, mm. */
 export const paper = 0.05;
 
@@ -24,7 +28,7 @@ export interface Pickup {
   datum: Datum;
   /** The faces that are touched: one, or both to halve between them. */
   faces: Face[];
-  way: "finder" | "paper";
+  way: "finder" | "paper" | "indicator";
   /** Diameter that touches, and what lies between, mm. */
   tool: Mm;
   medium: Mm;
@@ -62,6 +66,8 @@ export interface LocateRequest {
   vise: Pick<Vise, "fixedJaw" | "jawDepth">;
   machine: Machine;
   shop: Pick<Shop, "instruments" | "cutters">;
+  /** How the person wants it picked up; null for the best that is owned. */
+  wanted: PickupWay | null;
 }
 
 const setBy = (screw: AxisScrew): Pickup["by"] => (screw.readout === null ? "dial" : "readout");
@@ -122,9 +128,16 @@ export function locateSetup(request: LocateRequest): Locating {
   };
 }
 
-function toolFor({ setup, shop }: LocateRequest): { way: Pickup["way"]; tool: Mm; name: string; medium: Mm } {
+function toolFor({ setup, shop, wanted }: LocateRequest): {
+  way: Pickup["way"];
+  tool: Mm;
+  name: string;
+  medium: Mm;
+} {
+  if (wanted === "indicator")
+    return { way: "indicator", tool: 0, name: "an indicator swept in the spindle", medium: 0 };
   const finder = shop.instruments.find((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
-  if (finder) return { way: "finder", tool: finder.to, name: finder.name, medium: 0 };
+  if (finder && wanted !== "paper") return { way: "finder", tool: finder.to, name: finder.name, medium: 0 };
   // A drill has no side to touch with: an end mill of the setup, else of the drawer, else a ground pin.
   const milling = setup.operations.find((o) => o.by === "mill");
   if (milling) return { way: "paper", tool: milling.diameter, name: milling.toolName, medium: paper };
@@ -145,10 +158,15 @@ function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: L
   const off = tidy(tool / 2 + medium);
   const base = pickupErrors[way];
   const NAME = axis.toUpperCase();
-  const between = way === "paper" ? say`with ${name} and paper` : say`with the ${name}`;
+  const between =
+    way === "paper"
+      ? say`with ${name} and paper`
+      : way === "indicator"
+        ? say`with ${name}`
+        : say`with the ${name}`;
   const backOff = words("Back off from the face first, then up, and only then over the part.");
   const errorOf = (halved: boolean) => tidy(Math.hypot(halved ? base / Math.SQRT2 : base, stepOf(screw) / 2));
-  if (datum === "center") {
+  if (datum === "center" || request.wanted === "sides") {
     const [low, high] = facesOf(frame[axis].axis);
     const half = sizes[frame[axis].axis] / 2;
     const [left, right] = frame[axis].sign > 0 ? [low, high] : [high, low];
@@ -168,7 +186,9 @@ function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: L
       order: [
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
         say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(tidy(2 * half + 2 * off)), 3)}.`,
-        say`The middle is at half of that reading: go there and set ${NAME} to 0.`,
+        datum === "center"
+          ? say`The middle is at half of that reading: go there and set ${NAME} to 0.`
+          : say`The middle is at half of that reading: go there and set ${NAME} to ${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`,
       ],
       warnings: [
         note(
@@ -183,7 +203,7 @@ function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: L
   const where = sideInSetup(frame, datum)!;
   const jaw = atJaw(request, datum);
   const side: ToolSide = where === "left" || where === "front" ? "minus" : "plus";
-  const setting = edgeSetting(0, tool, medium, side)!;
+  const setting = way === "indicator" ? 0 : edgeSetting(0, tool, medium, side)!;
   const toward = { left: "right", right: "left", front: "back", back: "front" }[where];
   return {
     axis,
@@ -201,7 +221,7 @@ function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: L
     order:
       by === "readout"
         ? [
-            say`Come to the ${where} side of the part and touch it; ${way === "paper" ? "the paper just drags, spindle turned by hand" : "the finder just kicks over"}.`,
+            say`Come to the ${where} side of the part and touch it; ${way === "paper" ? "the paper just drags, spindle turned by hand" : way === "indicator" ? "the indicator reads the same on the face and on a block held against it" : "the finder just kicks over"}.`,
             say`Set ${NAME} to ${precise(mm(setting), 3)}: the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0.`,
             backOff,
           ]
@@ -217,9 +237,11 @@ function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: L
           ? rule(
               "M23.edge",
             )`Half of the cutter (${precise(mm(tidy(tool / 2)), 3)}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. A long strip of paper, fingers away; better, the spindle turned by hand.`
-          : rule(
-              "M23.edge",
-            )`Half of its tip (${precise(mm(tidy(tool / 2)), 3)}) lies between its axis and the edge.`,
+          : way === "indicator"
+            ? rule("M23.edge")`The axis stands over the edge itself: nothing is added.`
+            : rule(
+                "M23.edge",
+              )`Half of its tip (${precise(mm(tidy(tool / 2)), 3)}) lies between its axis and the edge.`,
       ),
       warn(rule("M24.back")`After the touch back off, then up, then over the part: never down beside it.`),
     ],

@@ -8,7 +8,13 @@ import {
   topPickup,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
+import {
+  type FeatureKey,
+  type FeatureOperation,
+  type FeatureSetup,
+  type Measured,
+  widestLane,
+} from "../route/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
 import type { FeatureProgress } from "./feature-progress.ts";
@@ -312,6 +318,7 @@ function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
     return [warn(rule("M20.into")`Into solid metal: slowly, out again to clear chips.`)];
   if (move.kind === "feed" && move.notPast)
     return [
+      ...cornerFeed(move, op),
       note(
         rule(
           "M27.stop",
@@ -319,6 +326,24 @@ function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
       ),
     ];
   return [];
+}
+
+/**
+ * In the corner of a ring the tooth stays in the metal for up to a quarter turn more: the feed there falls in proportion
+ * (domain.md 6: engagement arccos(1 − 2 ae / D), and 90° more).
+ */
+function cornerFeed(move: FeatureMove, op: FeatureOperation): Warning[] {
+  const ring = op.sweep.kind === "clear" || op.sweep.kind === "walls";
+  if (!ring || move.cuts !== "conventional" || !op.set || !op.cut) return [];
+  const ae = op.sweep.kind === "walls" ? leftForWall(op) : widestLane * op.diameter;
+  const angle = (Math.acos(1 - (2 * Math.min(ae, op.diameter)) / op.diameter) * 180) / Math.PI;
+  return [
+    note(
+      rule(
+        "corner.feed",
+      )`Into the corner ease the feed to ${quantity("feed", (op.set.vf * angle) / (angle + 90))} for the last ${mm(tidy(op.diameter / 2))}: the cutter is in metal for a quarter turn more there.`,
+    ),
+  ];
 }
 
 function placing(

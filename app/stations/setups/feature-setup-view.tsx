@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { axesAcross, axisOf, type Face, faceNames } from "../../../core/frame/index.ts";
 import { featureSection, movesView, setupSheet } from "../../../core/figure/index.ts";
 import { cutKey } from "../../../core/job/index.ts";
-import { type Locating, pickupErrors, rectInSetup } from "../../../core/locate/index.ts";
+import { type Locating, pickupErrors, type PickupWay, rectInSetup } from "../../../core/locate/index.ts";
 import { type Cutout, featureNames, featuresOf } from "../../../core/part/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, keySlug } from "../../../core/route/index.ts";
@@ -256,11 +256,13 @@ function OperationRow({ operation, jobId }: { operation: FeatureOperation; jobId
 function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
   const { shop, reason } = useJob();
   const own = useOverrides(setup.operations[0]!.key);
-  const reports = (["fixed", "parallels", "packing", "stop"] as const).flatMap(
+  const reports = (["fixed", "parallels", "packing", "stop", "pickup"] as const).flatMap(
     (what) => own.reportOf(what) ?? [],
   );
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
   const because = reason || "by choice";
+  const pickup = own.reportOf("pickup")?.override;
+  const finder = shop.instruments.some((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
   return (
     <Section title="Held another way">
       {reports.map((report) => (
@@ -288,6 +290,17 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
             />
           </>
         )}
+        <Choice<PickupWay>
+          label="Zero picked up by"
+          value={(pickup?.what === "pickup" && pickup.value) || (finder ? "finder" : "paper")}
+          options={[
+            ...(finder ? [["finder", "edge finder"] as const] : []),
+            ["paper", "cutter and paper"],
+            ["sides", "both sides, halved"],
+            ["indicator", "indicator"],
+          ]}
+          onChoose={(way) => own.set([["pickup", way]], because)}
+        />
         <Choice<"none" | "against">
           label="Stop"
           value={setup.seat.stop ? "against" : "none"}

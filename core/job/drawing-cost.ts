@@ -1,6 +1,7 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { type Feature, featureNames, featuresOf } from "../part/index.ts";
 import { type Dimension, type Minutes, mm, quantity, tidy } from "../quantity/index.ts";
+import { minutesOfOperation } from "../route/index.ts";
 import { cuttingDiameter, inUse, type Shop } from "../shop/index.ts";
 import { line, type Phrase, precise, say, type WorkingBody, words } from "../working/index.ts";
 import { applyChanges, changeOf } from "./change.ts";
@@ -112,9 +113,8 @@ function costOf({ id }: Feature, name: string, planned: PlannedFeatures): Featur
       cutter: null,
       working: { lines: [], notes: [refused.reason, refused.suggestion] },
     };
-  const timeOf = (o: (typeof operations)[number]) => o.minutes.cutting + o.minutes.handling;
-  const minutes = tidy(operations.reduce((sum, o) => sum + timeOf(o), 0));
-  const longest = [...operations].sort((a, b) => timeOf(b) - timeOf(a))[0];
+  const minutes = tidy(operations.reduce((sum, o) => sum + minutesOfOperation(o), 0));
+  const longest = [...operations].sort((a, b) => minutesOfOperation(b) - minutesOfOperation(a))[0];
   const setup = planned.setups.find((s) => s.features.includes(id));
   return {
     id,
@@ -123,7 +123,9 @@ function costOf({ id }: Feature, name: string, planned: PlannedFeatures): Featur
     cutter: longest?.toolName ?? null,
     working: {
       lines: [
-        ...operations.map((o) => line(say`${o.title}, ${o.toolName}`, quantity("time", timeOf(o)))),
+        ...operations.map((o) =>
+          line(say`${o.title}, ${o.toolName}`, quantity("time", minutesOfOperation(o))),
+        ),
         line("together", quantity("time", minutes), { sum: true }),
       ],
       notes: [

@@ -1,10 +1,10 @@
 import { sizeVerdict } from "../measure/index.ts";
-import type { Part } from "../part/index.ts";
+import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import type { Dimension } from "../quantity/index.ts";
 import type { FeatureKey } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
-import { phraseText } from "../working/index.ts";
+import { say } from "../working/index.ts";
 import type { PlannedFeatures } from "./feature-plan.ts";
 import { type Requirement, uncertaintyOf } from "./requirement.ts";
 
@@ -16,13 +16,15 @@ export function featureRequirements(
   shop: Shop,
   piece: number,
 ): Requirement[] {
+  const names = featureNames(featuresOf(part));
+  const taken = effective(records).filter((r) => r.type === "reading" && r.piece === piece);
   return features.setups.flatMap(({ operations }) =>
     operations.flatMap((operation): Requirement[] => {
       const { measure, feature, key } = operation;
       if (!measure || measure.before) return [];
       const path: FeatureKey = `${feature}/${measure.size}`;
-      const readings = effective(records).flatMap((r) =>
-        r.type === "reading" && r.piece === piece && r.of === path && (r.op === key || r.op === null)
+      const readings = taken.flatMap((r) =>
+        r.type === "reading" && r.of === path && (r.op === key || r.op === null)
           ? [{ seq: r.seq, value: r.value, instrument: r.instrument, questioned: r.questioned }]
           : [],
       );
@@ -33,7 +35,7 @@ export function featureRequirements(
       return [
         {
           of: path,
-          name: phraseText(measure.name, "mm"),
+          name: say`${names.get(feature) ?? feature}, ${measure.name}`,
           drawn: drawn ?? null,
           limits: measure.limits,
           deviation: null,

@@ -2,7 +2,7 @@ import { cuttingFigure } from "../cutting/index.ts";
 import { handlingTimes } from "../handbook/index.ts";
 import { pickupErrors } from "../locate/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup } from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, minutesOfOperation } from "../route/index.ts";
 import type { Locating } from "../locate/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { line, precise, say, type WorkingBody, words } from "../working/index.ts";
@@ -19,6 +19,7 @@ export const featureFigures = [
   "places",
   "zero",
   "grip",
+  "setup",
 ] as const;
 export type FeatureFigure = (typeof featureFigures)[number];
 
@@ -76,9 +77,26 @@ export function featureFigureWorking(
                   { source: "usual handling times (guess)" },
                 ),
               ]),
-          line("this operation", quantity("time", operation.minutes.cutting + operation.minutes.handling), {
-            sum: true,
+          ...(operation.tilt === null
+            ? []
+            : [
+                line("head tilted, and upright again", quantity("time", 2 * handlingTimes.indicate), {
+                  source: "usual handling times (guess)",
+                }),
+              ]),
+          ...(operation.measure ? [line("measured", quantity("time", handlingTimes.measure))] : []),
+          line("this operation", quantity("time", minutesOfOperation(operation)), { sum: true }),
+        ],
+      };
+    case "setup":
+      return {
+        lines: [
+          ...setup.operations.map((o) => line(o.title, quantity("time", minutesOfOperation(o)))),
+          ...(setup.entry === "stays" ? [] : [line("set up", quantity("time", handlingTimes.setup))]),
+          line("zero picked up, deburred", quantity("time", handlingTimes.indicate + handlingTimes.deburr), {
+            source: "usual handling times (guess)",
           }),
+          line("this setup", quantity("time", setup.minutes.cutting + setup.minutes.handling), { sum: true }),
         ],
       };
     case "places":
@@ -106,7 +124,7 @@ export function featureFigureWorking(
             line("axis off the edge", mm(p.off), { decimals: 3, sum: true }),
             line("zero known within", mm(p.error), {
               decimals: 3,
-              source: `${p.way === "finder" ? `finder ±${pickupErrors.finder}` : `paper ±${pickupErrors.paper}`} mm and half a step of the ${p.by} (guess)`,
+              source: `${p.way} ±${pickupErrors[p.way]} mm${p.faces.length > 1 ? ", over √2 for two sides" : ""}, and half a step of the ${p.by} (guess)`,
             }),
           ]),
           line("both axes together", mm(tidy(locating.error)), { decimals: 3, sum: true }),

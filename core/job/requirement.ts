@@ -5,13 +5,14 @@ import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import type { OperationKey } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { effective, type Progress, type ReadingOf, type Record as JobRecord } from "../steps/index.ts";
+import type { Phrase } from "../working/index.ts";
 import type { Job } from "./job.ts";
 
 /** One thing the drawing requires, with its readings and verdict. */
 export interface Requirement {
   of: ReadingOf | "parallelism";
   /** What it is called, where it is more than `of`: a size of a feature. */
-  name?: string;
+  name?: Phrase;
   /** The drawn size; null for squareness and parallelism. */
   drawn: Dimension | null;
   limits: Limits;

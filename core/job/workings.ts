@@ -105,6 +105,7 @@ const featureFigureWords: Record<FeatureFigure, string> = {
   places: "places of the spindle",
   zero: "where zero lies, and how well",
   grip: "grip and projection",
+  setup: "time of this setup",
 };
 
 /** Key of the minutes of a feature. */

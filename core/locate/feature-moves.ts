@@ -37,14 +37,12 @@ const near = (a: Mm | null, b: Mm): boolean => a !== null && Math.abs(a - b) < 1
  * Every move of an operation in order, from one zero. Between two ways the cutter goes up clear, unless the next begins where the
  * last ended.
  * @param shift how much further out walls are cut than planned, mm
- * @param deeper how much deeper the floor is cut than planned, mm
  * @returns null where the cutter does not go in
  */
 export function featureMoves(
   operation: FeatureOperation,
   frame: SetupFrame,
   shift: Mm = 0,
-  deeper: Mm = 0,
 ): FeatureMove[] | null {
   const sweep = sweepInSetup(frame, operation.sweep);
   if (sweep.kind === "disc") return discMoves(operation, sweep);
@@ -66,7 +64,7 @@ export function featureMoves(
       depths.flatMap((depth, i) =>
         ways.map((way) => ({
           way: i % 2 === 1 && turnsBack(way) ? reversed(way) : way,
-          depth: i === depths.length - 1 ? tidy(depth + deeper) : depth,
+          depth,
           level: i + 1,
           levels: depths.length,
         })),

@@ -1,6 +1,7 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { cylinderStairs, pocketMoves, type Ring, sideReadings, slotStops, widestRing } from "./index.ts";
+import { cylinderStairs, pocketMoves, type Ring, sideReadings, slotStops } from "./index.ts";
+import { widestLane } from "../route/index.ts";
 
 const size = fc.integer({ min: 20, max: 900 }).map((n) => n / 10);
 const cutter = fc.integer({ min: 20, max: 250 }).map((n) => n / 10);
@@ -44,7 +45,7 @@ describe("moves of the spindle", () => {
         rings.forEach((ring, i) => {
           expect(ring.x).toBeLessThanOrEqual(finish.x + 1e-9);
           expect(ring.y).toBeLessThanOrEqual(finish.y + 1e-9);
-          if (i > 0) expect(ring.x - rings[i - 1]!.x).toBeLessThanOrEqual(widestRing * d + 1e-9);
+          if (i > 0) expect(ring.x - rings[i - 1]!.x).toBeLessThanOrEqual(widestLane * d + 1e-9);
         });
         // Every place a round cutter can get to lies under one of the ways.
         for (let i = 0; i <= 12; i++)

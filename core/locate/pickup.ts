@@ -1,7 +1,14 @@
 import { type Axis, axisOf, type Face, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
-import { type AxisScrew, cuttingDiameter, type Machine, type Shop, type Vise } from "../shop/index.ts";
+import {
+  type AxisScrew,
+  cuttingDiameter,
+  edgeFinderOf,
+  type Machine,
+  type Shop,
+  type Vise,
+} from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { type Datum, type SetupFrame, setupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide, topSetting } from "./touch.ts";
@@ -136,7 +143,7 @@ function toolFor({ setup, shop, wanted }: LocateRequest): {
 } {
   if (wanted === "indicator")
     return { way: "indicator", tool: 0, name: "an indicator swept in the spindle", medium: 0 };
-  const finder = shop.instruments.find((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
+  const finder = edgeFinderOf(shop);
   if (finder && wanted !== "paper") return { way: "finder", tool: finder.to, name: finder.name, medium: 0 };
   // A drill has no side to touch with: an end mill of the setup, else of the drawer, else a ground pin.
   const milling = setup.operations.find((o) => o.by === "mill");
@@ -144,7 +151,7 @@ function toolFor({ setup, shop, wanted }: LocateRequest): {
   const owned = shop.cutters.find((c) => c.kind === "endMill");
   return owned
     ? { way: "paper", tool: cuttingDiameter(owned), name: owned.name, medium: paper }
-    : { way: "paper", tool: pinDiameter, name: "a ground pin", medium: paper };
+    : { way: "paper", tool: pinDiameter, name: `a ground pin, ${pinDiameter} mm`, medium: paper };
 }
 
 /** A pin to touch with where no end mill is owned, mm. */

@@ -1,4 +1,5 @@
 import { type Mm, tidy } from "../quantity/index.ts";
+import { widestLane } from "../route/index.ts";
 
 /** A way of the cutter's axis round the middle of a pocket; a ring without height is a line, without both a point. */
 export interface Ring {
@@ -16,9 +17,6 @@ export interface PocketMoves {
   cornerRadius: Mm;
 }
 
-/** Widest ring of a roughing cutter, as a share of its diameter (domain.md 8). */
-export const widestRing = 0.6;
-
 /**
  * Rings that clear a rectangular pocket from its middle, none wider than a share of the cutter.
  * @param leave on every wall for the finish
@@ -28,7 +26,7 @@ export function pocketMoves(
   size: { x: Mm; y: Mm },
   cutter: Mm,
   leave: Mm,
-  share = widestRing,
+  share = widestLane,
 ): PocketMoves | null {
   if (!(size.x > 0 && size.y > 0 && cutter > 0 && leave >= 0 && share > 0 && share <= 1)) return null;
   const finish = { x: tidy((size.x - cutter) / 2), y: tidy((size.y - cutter) / 2) };

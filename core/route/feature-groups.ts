@@ -8,6 +8,8 @@ import { noOwnSeat } from "./route-context.ts";
 
 /** A seat, the features that can be cut in it together, and those that only a file works on. */
 export interface Group {
+  /** The approach it is a seat of. */
+  of: string;
   seat: Outcome<FeatureSeat>;
   cut: Set<string>;
   filed: Set<string>;
@@ -49,7 +51,7 @@ export function seatsFor(
     const filed = new Set(
       here.filter((d) => d.ways.some((w) => approachOf(w) === key && byHand(w))).map((d) => d.feature.id),
     );
-    if (left.length === 0) groups.set(key, { seat: hold([]), cut: new Set(), filed });
+    if (left.length === 0) groups.set(key, { of: key, seat: hold([]), cut: new Set(), filed });
     for (let n = 1; n <= mostGroups && left.length > 0; n++) {
       const together: Drawn[] = [];
       let seat: Outcome<FeatureSeat> | null = null;
@@ -63,6 +65,7 @@ export function seatsFor(
         seat = tried;
       }
       groups.set(n === 1 ? key : `${key} ${n}`, {
+        of: key,
         seat: seat!,
         cut: new Set((together.length > 0 ? together : left).map((d) => d.feature.id)),
         filed: n === 1 ? filed : new Set(),

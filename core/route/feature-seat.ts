@@ -1,14 +1,15 @@
 import {
   axisOf,
-  extentOfOutline,
   type Face,
   faceNames,
+  facesOf,
   opposite,
   orientation,
   type Orientation,
   alongJaws,
 } from "../frame/index.ts";
 import {
+  cutterClearance,
   gripCapacity,
   type GripCapacity,
   parallelHeightNeeded,
@@ -17,7 +18,7 @@ import {
   seatWarnings,
 } from "../holding/index.ts";
 import type { Material } from "../handbook/index.ts";
-import { type Cutout, sectionAt, type Site } from "../part/index.ts";
+import { boxOfPrism, type Cutout, sectionAt, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Shop, Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
@@ -79,21 +80,24 @@ function opensAtJaws(cutouts: readonly Cutout[], at: Orientation): Mm {
 
 /** What comes out below, and where it lies across the jaws: measured from the fixed jaw, mm. */
 function throughSpans(cutouts: readonly Cutout[], at: Orientation, sizes: Site["sizes"]): [Mm, Mm][] {
-  const across = axisOf(at.fixed);
-  const high = at.fixed === "right" || at.fixed === "back" || at.fixed === "top";
-  const down = opposite(at.up);
   return cutouts
-    .filter(({ opens }) => opens.includes(down))
-    .flatMap(({ prisms }) =>
-      prisms.map(({ axis, outline, span }): [Mm, Mm] => {
-        const order = (["length", "width", "height"] as const).filter((a) => a !== axis);
-        const extent = extentOfOutline(outline);
-        const values = axis === across ? span : order[0] === across ? extent.x : extent.y;
-        const [low, top] = [Math.min(...values), Math.max(...values)];
-        return high ? [sizes[across] - top, sizes[across] - low] : [low, top];
-      }),
-    );
+    .filter(({ opens }) => opens.includes(opposite(at.up)))
+    .flatMap(({ prisms }) => prisms.map((prism) => fromFixedJaw(boxOfPrism(prism), at, sizes)));
 }
+
+/** Where a box lies across the jaws, measured from the fixed one, mm. */
+export function fromFixedJaw(box: Cutout["box"], at: Orientation, sizes: Site["sizes"]): [Mm, Mm] {
+  const across = axisOf(at.fixed);
+  const [low, high] = box[across];
+  return at.fixed === facesOf(across)[0]
+    ? [tidy(low), tidy(high)]
+    : [tidy(sizes[across] - high), tidy(sizes[across] - low)];
+}
+
+/** Whether cutouts can be made in a seat as it is: nothing comes out below, and what opens to the jaws is free of them. */
+export const fitsSeat = (cutouts: readonly Cutout[], seat: Seat, at: Orientation): boolean =>
+  cutouts.every(({ opens }) => !opens.includes(opposite(at.up))) &&
+  (opensAtJaws(cutouts, at) === 0 || opensAtJaws(cutouts, at) + cutterClearance <= seat.projection);
 
 /** M09: whether a pair of parallels lies clear of all that comes out below. */
 const clearOf = (p: Parallels, spans: readonly [Mm, Mm][], between: Mm): boolean =>

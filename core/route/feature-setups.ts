@@ -1,5 +1,4 @@
-import { capital } from "./capital.ts";
-import { axisOf, facesOf, opposite } from "../frame/index.ts";
+import { axisOf } from "../frame/index.ts";
 import { handlingTimes } from "../handbook/index.ts";
 import {
   boxOfPrism,
@@ -10,47 +9,63 @@ import {
   rulesOf,
   type Site,
 } from "../part/index.ts";
-import { tidy } from "../quantity/index.ts";
-import { type Phrase, say, words } from "../working/index.ts";
+import { type Phrase, type Refusal, say, words } from "../working/index.ts";
+import { capital } from "./capital.ts";
 import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
 import { type DatumUse, datumUses } from "./feature-order.ts";
-import type { FeatureSeat } from "./feature-seat.ts";
-import type { FeaturePlan, FeatureSetup } from "./feature-setup.ts";
-import { crownOf, fromCrown, operationsOf } from "./feature-works.ts";
+import { type FeatureSeat, fitsSeat, fromFixedJaw } from "./feature-seat.ts";
+import type { FeatureSetup } from "./feature-setup.ts";
+import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { type Way, waysOfFeature } from "./recipes/index.ts";
 import { depthsFrom } from "./recipes/recipe.ts";
 import type { Setup } from "./setup-facts.ts";
 
-/** The setups of the batches, their operations with tools that stay in where they can. */
+/**
+ * The setups of the batches, their operations with tools that stay in where they can. What cannot be made after all, because
+ * others were cut before it or the part stays clamped, is refused with its reason.
+ */
 export function setupsOf(
   batches: readonly Chosen[][],
   groups: ReadonlyMap<string, Group>,
   asked: FeaturesAsked,
   byId: ReadonlyMap<string, Feature>,
   names: ReadonlyMap<string, string>,
-): Pick<FeaturePlan, "setups"> {
+): { setups: FeatureSetup[]; dropped: (Refusal & { candidate: Candidate })[] } {
   const { last, site } = asked;
   const setups: FeatureSetup[] = [];
+  const dropped: (Refusal & { candidate: Candidate })[] = [];
   const cutouts: Cutout[] = [];
-  batches.forEach((batch, i) => {
-    const held = groups.get(batch[0]!.option.approach)!.seat;
-    if (!held.ok) return;
-    const stays = i === 0 && canStay(last, held.value, batch, asked);
+  for (const wanted of batches) {
+    const held = groups.get(wanted[0]!.option.approach)!.seat;
+    if (!held.ok) {
+      dropped.push(...wanted.map(({ candidate }) => ({ candidate, ...held })));
+      continue;
+    }
+    const i = setups.length;
+    const stays = i === 0 && canStay(last, held.value, wanted, asked);
     const seat = stays
       ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip }
       : held.value;
-    const works = batch.flatMap(({ candidate, option }): Owned[] => {
+    const batch: Chosen[] = [];
+    const works: Owned[] = [];
+    for (const chosen of wanted) {
+      const { candidate, option } = chosen;
       const way = wayNow(candidate, option.way, cutouts, asked);
+      const mine = ownedWorks(candidate, names.get(candidate.feature.id)!, way, asked);
+      const alone = operationsOf(mine, seat, asked);
+      if (!alone.ok) {
+        dropped.push({ candidate, ...alone });
+        continue;
+      }
       cutouts.push(candidate.cutout);
-      const crown = crownOf(candidate, way.up, asked);
-      const of = { id: candidate.feature.id, name: names.get(candidate.feature.id)!, crown };
-      return way.works.map((work) => ({ of, work: fromCrown(work, crown) }));
-    });
+      batch.push(chosen);
+      works.push(...mine);
+    }
     const made = operationsOf(spotsTogether(works), seat, asked);
-    // Each way was tried over this seat before.
-    const operations = made.ok ? made.value : [];
+    if (batch.length === 0 || !made.ok) continue;
+    const operations = made.value;
     const uses = batch.flatMap((c) => datumUses(c.candidate.feature, byId));
     const times = (use: DatumUse) => uses.filter((u) => u.axis === use.axis && u.from === use.from).length;
     const datums = uses
@@ -84,8 +99,8 @@ export function setupsOf(
           sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (stays ? 0 : handlingTimes.setup),
       },
     });
-  });
-  return { setups };
+  }
+  return { setups, dropped };
 }
 
 /** The same way once more, with what is gone by then: a hole in a pocket begins at its floor. */
@@ -103,18 +118,12 @@ function wayNow(
 
 /** What the pieces of a cutout show to one who looks along the jaws. */
 function seenAlongJaws({ prisms }: Cutout, at: FeatureSeat["at"], { sizes }: Site): FeatureSetup["section"] {
-  const across = axisOf(at.fixed);
-  const whole = sizes[across];
-  const fixedHigh = facesOf(across)[1] === at.fixed;
   return prisms
     .filter((p) => !p.thread)
     .map((prism) => {
       const box = boxOfPrism(prism);
-      const [low, high] = box[across];
-      const { floor } = depthsFrom(at.up, box[axisOf(at.up)], sizes);
-      return fixedHigh
-        ? { from: tidy(whole - high), to: tidy(whole - low), depth: floor }
-        : { from: tidy(low), to: tidy(high), depth: floor };
+      const [from, to] = fromFixedJaw(box, at, sizes);
+      return { from, to, depth: depthsFrom(at.up, box[axisOf(at.up)], sizes).floor };
     });
 }
 
@@ -179,11 +188,9 @@ function canStay(
   )
     return false;
   if (asked.begun.some((b) => b.at.up === held.at.up && b.at.fixed !== last.at.fixed)) return false;
-  const down = last.seat.projection;
-  return batch.every(({ candidate: { cutout } }) => {
-    const through = cutout.opens.includes(opposite(last.at.up));
-    const jaws = [last.at.fixed, opposite(last.at.fixed)];
-    const deep = cutout.box[axisOf(last.at.up)][1] - cutout.box[axisOf(last.at.up)][0];
-    return !through && (!cutout.opens.some((f) => jaws.includes(f)) || deep + 2 <= down);
-  });
+  return fitsSeat(
+    batch.map((c) => c.candidate.cutout),
+    last.seat,
+    last.at,
+  );
 }

@@ -1,8 +1,9 @@
 import { refused, words } from "../working/index.ts";
 import { approachOf, byHand, type Drawn, type Option } from "./feature-candidate.ts";
+import { minutesOfOperation } from "./feature-operation.ts";
 import type { Group } from "./feature-groups.ts";
 import type { OtherWay } from "./feature-setup.ts";
-import { crownOf, fromCrown, operationsOf } from "./feature-works.ts";
+import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 
 /** The ways of a feature, each worked over the seat of its approach: the best of every approach, and what was said of all. */
@@ -19,16 +20,14 @@ export function worked(
   for (const way of ways) {
     const key = approachOf(way);
     const held = [...groups].find(
-      ([name, { cut, filed }]) =>
-        name.replace(/ \d$/, "") === key && (byHand(way) ? filed : cut).has(feature.id),
+      ([, group]) => group.of === key && (byHand(way) ? group.filed : group.cut).has(feature.id),
     );
     const approach = held?.[0] ?? key;
     const seat = (held?.[1] ?? groups.get(key)!).seat;
+    const other = { name: way.name, why: way.why, up: way.up };
     if (!held) {
       others.push({
-        name: way.name,
-        why: way.why,
-        up: way.up,
+        ...other,
         minutes: null,
         refusal: seat.ok
           ? refused(
@@ -39,21 +38,14 @@ export function worked(
       });
       continue;
     }
-    const crown = crownOf({ feature, cutout }, way.up, asked);
-    const of = { id: feature.id, name, crown };
     const made = seat.ok
-      ? operationsOf(
-          way.works.map((work) => ({ of, work: fromCrown(work, crown) })),
-          seat.value,
-          asked,
-        )
+      ? operationsOf(ownedWorks({ feature, cutout }, name, way, asked), seat.value, asked)
       : seat;
-    const other = { name: way.name, why: way.why, up: way.up };
     if (!made.ok) {
       others.push({ ...other, minutes: null, refusal: made });
       continue;
     }
-    const minutes = made.value.reduce((sum, o) => sum + o.minutes.cutting + o.minutes.handling, 0);
+    const minutes = made.value.reduce((sum, o) => sum + minutesOfOperation(o), 0);
     others.push({ ...other, minutes, refusal: null });
     const known = best.get(approach);
     const likes = (name: string) => (name === wanted ? 1 : 0);

@@ -9,10 +9,10 @@ import { type FeatureOperation, operationOf } from "./feature-operation.ts";
 import type { Placed } from "./feature-order.ts";
 import type { FeatureSeat } from "./feature-seat.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
-import type { Work } from "./recipes/index.ts";
+import type { Way, Work } from "./recipes/index.ts";
 
 /** How far the crown a feature is cut into lies below the thickest section of a shaft; 0 for a block and for its ends. */
-export function crownOf({ cutout }: Placed, up: Face, { site }: FeaturesAsked): number {
+function crownOf({ cutout }: Placed, up: Face, { site }: FeaturesAsked): number {
   if (!site.shaft || axisOf(up) === "length") return 0;
   const [low, high] = cutout.box.length;
   const here = sectionAt(site.shaft, (low + high) / 2);
@@ -20,7 +20,7 @@ export function crownOf({ cutout }: Placed, up: Face, { site }: FeaturesAsked): 
 }
 
 /** A work with its depths counted from the crown that is touched, not from the thickest section. */
-export function fromCrown(work: Work, crown: number): Work {
+function fromCrown(work: Work, crown: number): Work {
   if (crown === 0) return work;
   const { sweep } = work;
   return {
@@ -37,6 +37,13 @@ export function fromCrown(work: Work, crown: number): Work {
           }
         : sweep,
   };
+}
+
+/** The works of a way with the feature they are of, their depths from the crown that is cut. */
+export function ownedWorks(placed: Placed, name: string, way: Way, asked: FeaturesAsked): Owned[] {
+  const crown = crownOf(placed, way.up, asked);
+  const of = { id: placed.feature.id, name, crown };
+  return way.works.map((work) => ({ of, work: fromCrown(work, crown) }));
 }
 
 /** All works one after the other, a tool staying in where it can; refuses with the first that has no tool. */

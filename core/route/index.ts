@@ -1,8 +1,9 @@
 export type { ExtraOperation } from "./extra-operations.ts";
 export * from "./feature-key.ts";
-export { type FeatureOperation, leftOnWalls } from "./feature-operation.ts";
+export { type FeatureOperation, minutesOfOperation } from "./feature-operation.ts";
 export * from "./feature-order.ts";
 export * from "./feature-setup.ts";
+export { capital } from "./capital.ts";
 export { placingTime } from "./handling.ts";
 export * from "./held.ts";
 export * from "./hold.ts";
@@ -25,4 +26,5 @@ export * from "./search.ts";
 export * from "./setup.ts";
 export * from "./setup-facts.ts";
 export * from "./widest-first.ts";
+export { leftOnWalls } from "./sweep-size.ts";
 export * from "./travel.ts";

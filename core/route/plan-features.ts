@@ -1,17 +1,18 @@
-import { capital } from "./capital.ts";
-import { setupsOf } from "./feature-setups.ts";
 import { cutoutOf, featureNames, rulesOf } from "../part/index.ts";
 import { type Refusal, refused, rule, say, words } from "../working/index.ts";
+import { capital } from "./capital.ts";
 import { chooseApproaches } from "./choose-approaches.ts";
 import { inBatches } from "./feature-batches.ts";
 import type { Candidate, Drawn } from "./feature-candidate.ts";
 import { seatsFor } from "./feature-groups.ts";
 import type { FeaturePlan, RefusedFeature } from "./feature-setup.ts";
+import { setupsOf } from "./feature-setups.ts";
 import { worked } from "./feature-ways.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { waysOfFeature } from "./recipes/index.ts";
 
 const noWay: Refusal = refused(words("There is no way to make it here."), words("Draw it another way."));
+
 /**
  * Plans every feature of a squared block or a turned shaft: its ways worked with the tools owned, the fewest and quickest
  * setups that show all of them, and the order in which no datum is cut away before it was used (M30). Every feature is in
@@ -22,6 +23,13 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
   const byId = new Map(features.map((f) => [f.id, f]));
   const names = featureNames(features);
   const refusedOnes: RefusedFeature[] = [];
+  const refuse = ({ feature, others }: Pick<Candidate, "feature" | "others">, why: Refusal) =>
+    refusedOnes.push({
+      feature: feature.id,
+      others,
+      ...why,
+      reason: say`${capital(names.get(feature.id)!)}: ${why.reason}`,
+    });
   const drawn: Drawn[] = [];
   for (const feature of features) {
     const cutout = cutoutOf(feature, site);
@@ -45,13 +53,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
   const candidates = drawn.flatMap((d): Candidate[] => {
     const { options, others } = worked(d, names.get(d.feature.id)!, seats, asked);
     if (options.length > 0) return [{ ...d, options, others }];
-    const why = others.find((o) => o.refusal)?.refusal ?? noWay;
-    refusedOnes.push({
-      feature: d.feature.id,
-      others,
-      ...why,
-      reason: say`${capital(names.get(d.feature.id)!)}: ${why.reason}`,
-    });
+    refuse({ ...d, others }, others.find((o) => o.refusal)?.refusal ?? noWay);
     return [];
   });
   const chosen = chooseApproaches(candidates, asked);
@@ -67,14 +69,19 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
         say`Cut it before the ${names.get(by)!}, or dimension it from another face.`,
       ),
     });
+  const { setups, dropped } = setupsOf(batches, seats, asked, byId, names);
+  for (const { candidate, ...why } of dropped) refuse(candidate, why);
   return {
-    ...setupsOf(batches, seats, asked, byId, names),
-    routes: batches.flat().map(({ candidate, option }) => ({
-      feature: candidate.feature.id,
-      way: option.way.name,
-      why: option.way.why,
-      others: candidate.others.filter((o) => o.name !== option.way.name || o.up !== option.way.up),
-    })),
+    setups,
+    routes: batches
+      .flat()
+      .filter(({ candidate }) => !dropped.some((d) => d.candidate === candidate))
+      .map(({ candidate, option }) => ({
+        feature: candidate.feature.id,
+        way: option.way.name,
+        why: option.way.why,
+        others: candidate.others.filter((o) => o.name !== option.way.name || o.up !== option.way.up),
+      })),
     refused: features.flatMap((f) => refusedOnes.filter((r) => r.feature === f.id)),
   };
 }

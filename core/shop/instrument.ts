@@ -28,3 +28,11 @@ export const instrumentSchema = z.object({
   lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
+
+/** The edge finder to pick up edges with: its range is its tip, so both ends of it are alike. */
+export const edgeFinderOf = ({
+  instruments,
+}: {
+  instruments: readonly Instrument[];
+}): Instrument | undefined =>
+  instruments.find((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);

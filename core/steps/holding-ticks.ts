@@ -1,6 +1,6 @@
 import { faceCalled } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import type { Setup } from "../route/index.ts";
+import { capital, type Setup } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
 import { type Phrase, rule, say, words } from "../working/index.ts";
 import type { Progress } from "./progress.ts";
@@ -35,7 +35,7 @@ function viseTicks({ seat, before, face }: Setup, tick: MakeTick): Tick[] {
     ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
     tick(
       "seated",
-      say`${upper(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
+      say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
     ),
     ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out, just touching"))] : []),
     ...(seat.rod
@@ -163,5 +163,3 @@ export function takeOutTicks({ seat }: Setup, tick: MakeTick): Tick[] {
       : []),
   ];
 }
-
-const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -4,7 +4,12 @@ import { movesView } from "../../../core/figure/index.ts";
 import { cutKey, equipment } from "../../../core/job/index.ts";
 import { type FeatureMove, type Locating, settleAt } from "../../../core/locate/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, type OtherWay } from "../../../core/route/index.ts";
+import {
+  type FeatureOperation,
+  type FeatureSetup,
+  type OtherWay,
+  minutesOfOperation,
+} from "../../../core/route/index.ts";
 import type { Machine } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
@@ -123,10 +128,7 @@ export function FeatureCut({
           )}
           {figure(
             "time",
-            worked(
-              "time",
-              <Figure of={quantity("time", operation.minutes.cutting + operation.minutes.handling)} />,
-            ),
+            worked("time", <Figure of={quantity("time", minutesOfOperation(operation))} />),
             `${moves.length} moves`,
           )}
           {figure(

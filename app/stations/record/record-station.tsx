@@ -6,6 +6,7 @@ import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
 import type { Verdict } from "../../../core/measure/index.ts";
 import { effective, type ReadingOf } from "../../../core/steps/index.ts";
 import { database, exportJobFile, exportReadings } from "../../../store/index.ts";
+import { phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download, fileName } from "../../instruments/download.ts";
@@ -17,7 +18,7 @@ import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
-import { Figure } from "../../instruments/words.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
 import { timeAtMachine } from "./time-taken.ts";
 
 const verdicts: Record<Verdict, { shape: string; words: string; color: string }> = {
@@ -86,7 +87,7 @@ export function RecordStation() {
               ...axisNames.map((a) => [a, a] as const),
               ["squareness", "squareness, gap over 100 mm"] as const,
               ...plan.requirements.flatMap((r) =>
-                r.name && r.of !== "parallelism" ? [[r.of, r.name] as const] : [],
+                r.name && r.of !== "parallelism" ? [[r.of, phraseText(r.name, unit)] as const] : [],
               ),
             ]}
             onChoose={setOf}
@@ -170,7 +171,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
   return (
     <tr>
       <th scope="row">
-        {r.name ?? r.of}
+        {r.name ? <Words of={r.name} /> : r.of}
         <chakra.span display="block" fontWeight="400">
           {r.drawn ? (
             showDimension(r.drawn, unit)

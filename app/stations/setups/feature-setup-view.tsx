@@ -7,8 +7,13 @@ import { cutKey } from "../../../core/job/index.ts";
 import { type Locating, pickupErrors, type PickupWay, rectInSetup } from "../../../core/locate/index.ts";
 import { type Cutout, featureNames, featuresOf } from "../../../core/part/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, keySlug } from "../../../core/route/index.ts";
-import type { Vise } from "../../../core/shop/index.ts";
+import {
+  type FeatureOperation,
+  type FeatureSetup,
+  keySlug,
+  minutesOfOperation,
+} from "../../../core/route/index.ts";
+import { edgeFinderOf, inUse, type Vise } from "../../../core/shop/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
@@ -92,7 +97,9 @@ export function FeatureSetupView({
               <span>
                 time{" "}
                 <b>
-                  <Figure of={quantity("time", setup.minutes.cutting + setup.minutes.handling)} />
+                  <Worked at={cutKey(first.key, "setup")}>
+                    <Figure of={quantity("time", setup.minutes.cutting + setup.minutes.handling)} />
+                  </Worked>
                 </b>
               </span>
             </Box>
@@ -246,7 +253,7 @@ function OperationRow({ operation, jobId }: { operation: FeatureOperation; jobId
       <td>{operation.set && <Figure of={quantity("feed", operation.set.vf)} />}</td>
       <td>{operation.levels.length || ""}</td>
       <td>
-        <Figure of={quantity("time", operation.minutes.cutting + operation.minutes.handling)} />
+        <Figure of={quantity("time", minutesOfOperation(operation))} />
       </td>
     </tr>
   );
@@ -262,7 +269,7 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(setup.at.up));
   const because = reason || "by choice";
   const pickup = own.reportOf("pickup")?.override;
-  const finder = shop.instruments.some((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
+  const finder = edgeFinderOf(inUse(shop)) !== undefined;
   return (
     <Section title="Held another way">
       {reports.map((report) => (

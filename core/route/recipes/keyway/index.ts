@@ -2,9 +2,18 @@ import { axesAcross } from "../../../frame/index.ts";
 import { fitDeviations } from "../../../handbook/index.ts";
 import { cutterRunOut, sectionAt } from "../../../part/index.ts";
 import { type Mm, mm, tidy } from "../../../quantity/index.ts";
+import { cuttingDiameter } from "../../../shop/index.ts";
 import { rule, say, warn, words } from "../../../working/index.ts";
 import type { AreaAsked } from "../mill-area.ts";
-import { areaOfBox, depthsFrom, type Measured, type OfKind, type Recipe, type Way } from "../recipe.ts";
+import {
+  areaOfBox,
+  depthsFrom,
+  type Measured,
+  type OfKind,
+  type Recipe,
+  type RecipePlace,
+  type Way,
+} from "../recipe.ts";
 import { depthPlus } from "../seat-depth.ts";
 import { atWidth, slotWays } from "../slot/index.ts";
 
@@ -61,7 +70,7 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     ...way,
     works: way.works.map((w) => (w.task === "rough" ? { ...w, measure: depth } : w)),
   }));
-  return feature.end === "closed" ? ways : [...ways, discWay(feature, asked, target, limits)];
+  return feature.end === "closed" ? ways : [...ways, discWay(feature, asked, target, limits, place)];
 };
 
 /** Open at an end: a side-and-face cutter on the arbor, its run-out past the drawn end told. */
@@ -70,10 +79,15 @@ function discWay(
   asked: AreaAsked,
   target: Mm,
   limits: { lower: Mm; upper: Mm },
+  { shop }: RecipePlace,
 ): Way {
   const depth = asked.floor - asked.top;
-  const cutter = feature.sizes.cutter?.nominal ?? 80;
-  const runsOn = cutterRunOut(cutter, depth);
+  // The cutter that is drawn, else the one owned that comes nearest to the width.
+  const owned = shop.cutters
+    .filter((c) => c.kind === "sideAndFace" && c.fluteLength <= target + 0.01)
+    .sort((a, b) => b.fluteLength - a.fluteLength)[0];
+  const cutter = feature.sizes.cutter?.nominal ?? (owned ? cuttingDiameter(owned) : null);
+  const runsOn = cutter === null ? null : cutterRunOut(cutter, depth);
   return {
     name: "with a side-and-face cutter",
     why: words("A disc cutter stays narrow and stiff, where an end is open to let it out."),
@@ -101,7 +115,7 @@ function discWay(
           warn(
             rule(
               "M28.disc",
-            )`It cuts as wide as the cutter and its run-out: wanted is ${mm(target)}. Past the drawn end it runs out ${mm(runsOn ?? 0)} more at this depth.`,
+            )`It cuts as wide as the cutter and its run-out: wanted is ${mm(target)}.${runsOn === null ? say`` : say` Past the drawn end it runs out ${mm(runsOn)} more at this depth.`}`,
           ),
         ],
       },

@@ -238,6 +238,46 @@ describe("mistakes of features", () => {
     },
   );
 
+  test("an own seat in which something can no longer be cut is not taken, and says why; one that holds is", () => {
+    const stem = featureOf("tShape", "stem", "top", { sizes: { stem: "18", depth: "14" } });
+    const wish = (value: string) => planOf(part([stem], { at: "stem/low-rough", what: "parallels", value }));
+    const low = wish("parallels-8");
+    expect(low.overrides.map((o) => o.state)).toEqual(["impossible"]);
+    expect(low.features!.refused).toEqual([]);
+    const high = wish("parallels-22");
+    expect(high.overrides.map((o) => o.state)).toEqual(["applied"]);
+    expect(high.features!.setups[0]!.seat.parallels!.id).toBe("parallels-22");
+  });
+
+  test("what was set of features is told even while they are not planned", () => {
+    const job = block(
+      ["part/features", featureList([hole("20")])],
+      [
+        "overrides/byId",
+        {
+          a: {
+            id: "a",
+            at: "hole/drill",
+            what: "cutter",
+            value: "drill-9",
+            reason: "",
+            since: "2026-11-26T08:00:00Z",
+          },
+        },
+      ],
+      ["overrides/order", ["a"]],
+      [
+        "stock/measured/width",
+        { p1: { value: 58, written: { text: "58", unit: "mm" } }, p2: null, p3: null, p4: null },
+      ],
+    );
+    for (const asked of [job, block(["part/features", featureList([hole("20")])])]) {
+      const made = planOf(asked);
+      expect(made.overrides.map((o) => o.override.id)).toEqual(asked.overrides.order);
+    }
+    expect(planOf(job).overrides[0]!.state).not.toBe("applied");
+  });
+
   test("M24 after every touch the cutter first goes to its place, and only then down", () => {
     for (const job of demoJobs()) {
       const steps = planOf(job).steps.filter((s) => s.pickup || s.move);

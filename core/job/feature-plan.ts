@@ -15,10 +15,10 @@ import {
   rememberedFeatures,
   type Setup,
 } from "../route/index.ts";
-import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
+import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type FeatureProgress, featureStepsOf, isCut, type Step } from "../steps/index.ts";
-import { rule, say, words } from "../working/index.ts";
+import { type Phrase, rule, say, words } from "../working/index.ts";
 import type { Override } from "./override.ts";
 import type { OverrideReport } from "./settle-overrides.ts";
 
@@ -93,7 +93,10 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   };
   const firstPlan = rememberedFeatures(base);
   const ownSeats = seatsOf(wanted, firstPlan);
-  const made = Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...base, ownSeats }) : firstPlan;
+  const seated = Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...base, ownSeats }) : firstPlan;
+  // A seat in which something can no longer be cut is not taken: its override says why.
+  const lost = seated.refused.find((r) => !firstPlan.refused.some((f) => f.feature === r.feature));
+  const made = lost ? firstPlan : seated;
   const locatings = made.setups.map((setup) =>
     locateSetup({
       setup,
@@ -109,7 +112,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ...made,
     locatings,
     steps: made.setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
-    reports: wanted.map((o) => reportOn(o, made, base, features)),
+    reports: wanted.map((o) => reportOn(o, made, lost?.reason ?? null, base, features)),
     minutes: {
       cutting: made.setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
       handling: made.setups.reduce((sum, s) => sum + s.minutes.handling, 0),
@@ -136,9 +139,6 @@ function ownOf(
     const key = o.at;
     const now = own[key] ?? nothingOwn;
     if (o.what === "cutter") own[key] = { ...now, cutter: o.value };
-    if (o.what === "speed") own[key] = { ...now, rpm: o.value };
-    if (o.what === "feed") own[key] = { ...now, vf: o.value };
-    if (o.what === "depth") own[key] = { ...now, depth: o.value };
   }
   for (const [key, { told }] of states)
     own[key] = {
@@ -176,6 +176,8 @@ function seatsOf(wanted: readonly Override[], plan: FeaturePlan): Partial<Record
 function reportOn(
   override: Override,
   made: FeaturePlan,
+  /** Why the seats that are wanted were not taken; null when they were. */
+  notSeated: Phrase | null,
   asked: FeaturesAsked,
   features: readonly Feature[],
 ): OverrideReport {
@@ -226,20 +228,23 @@ function reportOn(
       ? applied(say`${operation.toolName}, as you chose.`)
       : impossible(words("That cutter cannot do this: too wide, too short, or not of its kind."));
   if (override.what === "pickup") {
-    const owned = asked.shop.instruments.some((i) => i.kind === "edgeFinder");
-    return override.value === "finder" && !owned
+    return override.value === "finder" && !edgeFinderOf(asked.shop)
       ? impossible(words("There is no edge finder in the shop: enter one with its tip as its range."))
       : applied(words("Picked up as you chose."));
   }
-  if (override.what === "fixed") {
-    const setup = made.setups.find((s) => s.operations.includes(operation));
-    return setup?.at.fixed === override.value
-      ? applied(words("Held as you chose."))
-      : impossible(words("Held so the jaws or parallels would be in the way of a cut."));
-  }
-  if (override.what === "direction" || override.what === "jack")
-    return impossible(words("It is not set for features: they are cut conventional, and held all along."));
-  return applied(words("As you set it."));
+  const { at, seat } = made.setups.find((s) => s.operations.includes(operation))!;
+  const held =
+    (override.what === "fixed" && at.fixed === override.value) ||
+    (override.what === "parallels" && seat.parallels?.id === override.value) ||
+    (override.what === "packing" && seat.paper) ||
+    (override.what === "stop" && seat.stop);
+  if (held) return applied(words("Held as you chose."));
+  const ofSeat = ["fixed", "parallels", "packing", "stop"].includes(override.what);
+  return impossible(
+    ofSeat
+      ? (notSeated ?? words("The part cannot be held so with what is cut here."))
+      : words("Of a feature's operation the cutter is chosen here; speed, feed and depth follow from it."),
+  );
 }
 
 function cutoutsOf(one: Feature, other: Feature, { site }: FeaturesAsked) {

@@ -202,7 +202,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     steps,
     ladders,
     corrections: Object.fromEntries([...progress].map(([key, state]) => [key, state.corrections])),
-    overrides,
+    overrides: [...overrides, ...overridden.filter(isOfFeature).flatMap(reportWithout)],
     errors,
     minutes: { cutting, handling, total: cutting + handling },
   };
@@ -228,10 +228,9 @@ function withFeatures(
     features,
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
-    overrides: [
-      ...made.overrides.filter((o) => !features || !isOfFeature(o.override)),
-      ...(features?.reports ?? []),
-    ],
+    overrides: features
+      ? [...made.overrides.filter((o) => !isOfFeature(o.override)), ...features.reports]
+      : made.overrides,
     minutes: { cutting, handling, total: cutting + handling },
     requirements: features
       ? [...made.requirements, ...featureRequirements(features, part, records, shop, piece)]

@@ -54,6 +54,10 @@ test.each(demoJobs().map((job) => [job.id, job] as const))("%s is walked to its 
     if (firstMove === -1) continue;
     const zeros = mine.slice(0, firstMove).flatMap((s) => (s.pickup ? [s.pickup.axis] : []));
     expect(zeros.sort()).toEqual(["x", "y", "z"]);
+    // What was put in is ticked out again (M08).
+    const ticks = mine.flatMap((s) => s.ticks.map((t) => t.id));
+    for (const thing of ["rod", "parallels", "paper", "stop", "blocks"])
+      expect([thing, ticks.includes(`out-${thing}`)]).toEqual([thing, ticks.includes(thing)]);
   }
   const bad = made.requirements.filter(
     (r) => r.name && r.verdict && !["good", "withinU", "cannotTell"].includes(r.verdict.verdict),
@@ -132,6 +136,15 @@ describe("what is read changes the rest", () => {
     const now = operation(plan({ job: shaft, records, shop, piece: 1 }));
     expect(fresh.cutter).toBe("em-7");
     expect([now.cutter, now.set!.rpm, now.levels]).toEqual([told.cutter, told.set!.rpm, told.levels]);
+  });
+
+  test("a setup once begun stays as it was clamped, whatever holds the part now", () => {
+    const { records, plan: before } = walk(shaft, { until: (s) => s.kind === "check" });
+    const bare = { ...demoShop, aids: [] };
+    expect(plan({ job: shaft, records: [], shop: bare, piece: 1 }).features!.setups).toEqual([]);
+    const [now] = plan({ job: shaft, records, shop: bare, piece: 1 }).features!.setups;
+    const [then] = before.features!.setups;
+    expect([now!.at, now!.seat, now!.device]).toEqual([then!.at, then!.seat, then!.device]);
   });
 
   test("a fit to a measured mate aims at the middle of the gap wanted, and says what is left", () => {

@@ -72,7 +72,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   if (features.length === 0 || !site) return null;
   const shop = withTold(inputs.shop, states);
   const wanted = inputs.overrides.filter(isOfFeature);
-  const begun = [...states.values()].filter(isCut).map((s) => s.told);
+  const begun = [...states.values()].map((s) => ({ ...s.told, cut: isCut(s) }));
   const base: FeaturesAsked = {
     part,
     site,

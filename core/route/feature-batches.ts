@@ -1,6 +1,7 @@
 import type { Face } from "../frame/index.ts";
 import type { Feature } from "../part/index.ts";
 import type { Candidate, Chosen } from "./feature-candidate.ts";
+import { featureOfKey } from "./feature-key.ts";
 import { comesBefore, usualPlace } from "./feature-order.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 
@@ -26,9 +27,9 @@ export function inBatches(
   const batches: Chosen[][] = [];
   const late: Late[] = [];
   let left = [...chosen];
-  const isBegun = (c: Chosen) => begun.some((b) => b.key.startsWith(`${c.candidate.feature.id}/`));
+  const isBegun = (c: Chosen) => begun.some((b) => featureOfKey(b.key) === c.candidate.feature.id);
   // What was begun is a fact: it stays first, in the setup it was begun in.
-  const begunAt = (c: Chosen) => begun.findIndex((b) => b.key.startsWith(`${c.candidate.feature.id}/`));
+  const begunAt = (c: Chosen) => begun.findIndex((b) => featureOfKey(b.key) === c.candidate.feature.id);
   const cut = left.filter(isBegun).sort((a, b) => begunAt(a) - begunAt(b));
   for (const c of cut) {
     const batch = batches.find((b) => b[0]!.option.approach === c.option.approach);
@@ -40,6 +41,7 @@ export function inBatches(
   for (const c of [...left]) {
     const batch = inBatch(c);
     const gone = cut
+      .filter((other) => begun.some((b) => b.cut && featureOfKey(b.key) === other.candidate.feature.id))
       .filter((other) => other.option.approach !== c.option.approach)
       .map((other) => ({ other, edge: before(c, other) }))
       .find(({ edge }) => edge !== null);

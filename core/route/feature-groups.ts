@@ -1,10 +1,13 @@
 import type { Feature } from "../part/index.ts";
-import type { Outcome } from "../working/index.ts";
+import type { Face } from "../frame/index.ts";
+import { done, type Outcome } from "../working/index.ts";
 import { approachOf, byHand, type Drawn } from "./feature-candidate.ts";
 import { datumsOf } from "./feature-order.ts";
-import { type FeatureSeat, holdForFeatures } from "./feature-seat.ts";
+import { featureOfKey } from "./feature-key.ts";
+import { type FeatureSeat, holdForFeatures, toldSeat } from "./feature-seat.ts";
+import type { FeatureTold } from "./feature-setup.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
-import { noOwnSeat } from "./route-context.ts";
+import { noOwnSeat, type OwnSeat } from "./route-context.ts";
 
 /** A seat, the features that can be cut in it together, and those that only a file works on. */
 export interface Group {
@@ -28,9 +31,8 @@ export function seatsFor(
   const { piece, site, vise, shop, material, ownSeats } = asked;
   const approaches = new Map(drawn.flatMap(({ ways }) => ways.map((way) => [approachOf(way), way] as const)));
   for (const [key, way] of approaches) {
-    const told = asked.begun.find((b) => b.at.up === way.up);
     const own = ownSeats[way.up] ?? null;
-    const hold = (of: readonly Drawn[]) =>
+    const hold = (of: readonly Drawn[], wanted: OwnSeat | null = own) =>
       holdForFeatures({
         up: way.up,
         front: way.front ?? null,
@@ -41,7 +43,7 @@ export function seatsFor(
         vise,
         shop,
         material,
-        own: told ? { ...(own ?? noOwnSeat), fixed: told.at.fixed } : own,
+        own: wanted,
       });
     const here = drawn.filter((d) => d.ways.some((w) => approachOf(w) === key));
     // What can be filed gives way to what cannot.
@@ -51,7 +53,24 @@ export function seatsFor(
     const filed = new Set(
       here.filter((d) => d.ways.some((w) => approachOf(w) === key && byHand(w))).map((d) => d.feature.id),
     );
-    if (left.length === 0) groups.set(key, { of: key, seat: hold([]), cut: new Set(), filed });
+    // Seats that were begun are facts. What is not begun joins the last of them where that would hold it too.
+    const seats = toldSeats(here, way.up, asked);
+    seats.forEach(({ told, of }, i) => {
+      const { fixed } = told.at;
+      const { parallels, paper, stop } = told.seat;
+      const wanted = { ...noOwnSeat, fixed, parallels: parallels?.id ?? null, paper, stop };
+      const joins =
+        i === seats.length - 1
+          ? left
+              .filter((d) => !seats.some((s) => s.of.includes(d)))
+              .filter((d) => hold([...of, d], wanted).ok)
+          : [];
+      const cut = new Set([...of, ...joins].map((d) => d.feature.id));
+      groups.set(`${key} begun ${i + 1}`, { of: key, seat: done(toldSeat(told, asked)), cut, filed });
+      left = left.filter((d) => !cut.has(d.feature.id));
+    });
+    if (left.length === 0 && seats.length === 0)
+      groups.set(key, { of: key, seat: hold([]), cut: new Set(), filed });
     for (let n = 1; n <= mostGroups && left.length > 0; n++) {
       const together: Drawn[] = [];
       let seat: Outcome<FeatureSeat> | null = null;
@@ -75,6 +94,21 @@ export function seatsFor(
     }
   }
   return groups;
+}
+
+/** The seats of an approach that were begun, with the features that were, in the order they were. */
+function toldSeats(here: readonly Drawn[], up: Face, { begun }: FeaturesAsked) {
+  const seats: { told: FeatureTold; of: Drawn[] }[] = [];
+  for (const told of begun.filter((b) => b.at.up === up)) {
+    const feature = here.find((d) => featureOfKey(told.key) === d.feature.id);
+    if (!feature || seats.some((s) => s.of.includes(feature))) continue;
+    const same = seats.find(
+      (s) => JSON.stringify([s.told.at, s.told.seat]) === JSON.stringify([told.at, told.seat]),
+    );
+    if (same) same.of.push(feature);
+    else seats.push({ told, of: [feature] });
+  }
+  return seats;
 }
 
 /** Seats tried for one approach. */

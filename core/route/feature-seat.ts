@@ -34,14 +34,14 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
+import type { Device, FeatureTold } from "./feature-setup.ts";
 import type { OwnSeat } from "./route-context.ts";
 
 /** How a part is held while its features are cut. */
 export interface FeatureSeat {
   at: Orientation;
   seat: Seat;
-  /** A block in the jaws, or a shaft in V-blocks between them. */
-  device: "vise" | "vBlocks";
+  device: Device;
   grip: GripCapacity;
   reasons: Phrase[];
   warnings: Warning[];
@@ -261,6 +261,19 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     ],
   });
 }
+
+/** A seat that was begun: a fact, whatever would be planned now. */
+export const toldSeat = (
+  { at, seat, device }: FeatureTold,
+  { vise, material }: Pick<HoldRequest, "vise" | "material">,
+): FeatureSeat => ({
+  at,
+  seat,
+  device,
+  grip: gripCapacity(seat, vise, material.group),
+  reasons: [words("The setup was begun so: it stays as it was clamped.")],
+  warnings: [],
+});
 
 /** Holds the part with a face up, the best of the ways it can stand; refuses with the first reason when none does. */
 export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {

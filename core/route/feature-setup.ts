@@ -1,11 +1,15 @@
 import { type Face, type Orientation, orientationSchema } from "../frame/index.ts";
-import type { Seat } from "../holding/index.ts";
+import { type Seat, seatSchema } from "../holding/index.ts";
 import type { Phrase, Refusal, Warning } from "../working/index.ts";
 import * as z from "../zod.ts";
 import { featureKeySchema } from "./feature-key.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { DatumUse } from "./feature-order.ts";
 import type { FeatureOperation } from "./feature-operation.ts";
+
+const deviceSchema = z.enum(["vise", "vBlocks"]);
+/** A block in the jaws, or a shaft in V-blocks between them. */
+export type Device = z.infer<typeof deviceSchema>;
 
 /** A clamping in which features are cut, all from one pick-up of the datum. */
 export interface FeatureSetup {
@@ -15,7 +19,7 @@ export interface FeatureSetup {
   entry: "placed" | "stays";
   at: Orientation;
   seat: Seat;
-  device: "vise" | "vBlocks";
+  device: Device;
   title: Phrase;
   /** Ids of the features cut in it, in order. */
   features: string[];
@@ -64,6 +68,8 @@ export interface FeaturePlan {
 export const featureToldSchema = z.object({
   key: featureKeySchema,
   at: orientationSchema,
+  seat: seatSchema,
+  device: deviceSchema,
   way: z.string(),
   cutter: z.string().nullable(),
   rpm: z.number(),
@@ -73,12 +79,14 @@ export const featureToldSchema = z.object({
 export type FeatureTold = z.infer<typeof featureToldSchema>;
 
 export const tellOperation = (
-  { at }: Pick<FeatureSetup, "at">,
+  { at, seat, device }: Pick<FeatureSetup, "at" | "seat" | "device">,
   { key, cutter, set, cut }: FeatureOperation,
   way: string,
 ): FeatureTold => ({
   key,
   at,
+  seat,
+  device,
   way,
   cutter,
   rpm: set?.rpm ?? 0,

@@ -187,7 +187,9 @@ function canStay(
     asked.ownSeats[held.at.up]
   )
     return false;
-  if (asked.begun.some((b) => b.at.up === held.at.up && b.at.fixed !== last.at.fixed)) return false;
+  // One that was begun in another seat was placed anew.
+  if (asked.begun.some((b) => b.seat === held.seat && JSON.stringify(b.seat) !== JSON.stringify(last.seat)))
+    return false;
   return fitsSeat(
     batch.map((c) => c.candidate.cutout),
     last.seat,

@@ -1,5 +1,6 @@
 import { refused, words } from "../working/index.ts";
 import { approachOf, byHand, type Drawn, type Option } from "./feature-candidate.ts";
+import { featureOfKey } from "./feature-key.ts";
 import { minutesOfOperation } from "./feature-operation.ts";
 import type { Group } from "./feature-groups.ts";
 import type { OtherWay } from "./feature-setup.ts";
@@ -15,7 +16,7 @@ export function worked(
 ): { options: Option[]; others: OtherWay[] } {
   const others: OtherWay[] = [];
   const best = new Map<string, Option>();
-  const told = asked.begun.find((b) => b.key.startsWith(`${feature.id}/`));
+  const told = asked.begun.find((b) => featureOfKey(b.key) === feature.id);
   const wanted = told?.way ?? asked.ownWays[feature.id];
   for (const way of ways) {
     const key = approachOf(way);

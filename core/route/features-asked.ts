@@ -28,7 +28,10 @@ export interface FeaturesAsked {
   /** Features wanted before all others, in this order. */
   first: readonly string[];
   /** Operations that were begun, in that order. */
-  begun: readonly FeatureTold[];
+  begun: readonly (FeatureTold & {
+    /** Metal was cut: what it took away is gone. */
+    cut: boolean;
+  })[];
   /** The last setup of a face: features on top of it can stay clamped. */
   last: Setup | null;
 }

@@ -8,21 +8,15 @@ import {
   topPickup,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import {
-  type FeatureKey,
-  type FeatureOperation,
-  type FeatureSetup,
-  type Measured,
-  widestLane,
-} from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, type Measured, widestLane } from "../route/index.ts";
 import type { Machine } from "../shop/index.ts";
-import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
-import type { FeatureProgress } from "./feature-progress.ts";
+import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
+import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
+import { expectedBefore, fitNotes, leftForWall, type States, wallShift } from "./wall-fit.ts";
 import type { StaleCause } from "./record.ts";
-import { staleWords, type Step, type StepKind } from "./step.ts";
+import { spindleTicks } from "./spindle-ticks.ts";
+import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
 import type { Tick } from "./tick.ts";
-
-type States = ReadonlyMap<FeatureKey, FeatureProgress>;
 
 /** Which zeros a cause makes stale (M44). */
 const stales: Record<StaleCause, readonly ("x" | "y" | "z")[]> = {
@@ -44,30 +38,6 @@ function staleSince(
     .reduce<{ cause: StaleCause; seq: number } | null>((a, b) => (!a || b.seq > a.seq ? b : a), null);
 }
 
-/** How much is left for the last wall when it is reached, mm: what its cut was planned to take. */
-const leftForWall = (operation: FeatureOperation): Mm =>
-  operation.cut ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0) : 0;
-
-/** What a size should read while its last wall is not cut yet, mm. */
-export function expectedBefore(measured: Measured, last: FeatureOperation | undefined): Mm {
-  const left = last ? leftForWall(last) : 0;
-  return tidy(measured.grows ? measured.target - left : measured.target + left);
-}
-
-/** How much further out the last wall is cut than planned, by the readings before it, mm; 0 without any. */
-export function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
-  const { measure } = operation;
-  if (!measure || measure.before) return 0;
-  const before = setup.operations.find(
-    (o) => o.feature === operation.feature && o.measure?.before && o.measure.size === measure.size,
-  );
-  const read = before ? (states.get(before.key)?.readings.get(measure.size) ?? []) : [];
-  if (!before || read.length === 0) return 0;
-  const middle = (Math.max(...read) + Math.min(...read)) / 2;
-  const expected = expectedBefore(measure, operation);
-  return tidy(measure.grows ? expected - middle : middle - expected);
-}
-
 /**
  * The steps of a setup in which features are cut: placing, pick-up on every axis, then tool by tool and move by move, with what is
  * measured and deburred. No move before its zero is good (M44); order locked so that nothing ploughs in (M24).
@@ -82,25 +52,7 @@ export function featureStepsOf(
   if (!first) return [];
   const steps: Step[] = [];
   const add = (op: FeatureOperation, kind: StepKind, id: string, title: Phrase, more: Partial<Step> = {}) => {
-    const ticks = more.ticks ?? [];
-    steps.push({
-      id,
-      op: op.key,
-      setup: setup.number,
-      kind,
-      title,
-      pass: null,
-      measure: null,
-      touch: null,
-      pickup: null,
-      move: null,
-      fit: null,
-      notes: [],
-      minutes: 0,
-      done: ticks.length > 0 && ticks.every((t) => t.done),
-      ...more,
-      ticks,
-    });
+    steps.push(newStep(op.key, setup.number, kind, id, title, more));
   };
   const tickOf =
     (op: FeatureOperation) =>
@@ -239,44 +191,6 @@ export function featureStepsOf(
   }
 }
 
-/** What a reading says of a fit: what is left, or that it has gone too far. */
-function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning[] {
-  if (left === null || read === null) return [];
-  const { lower, upper } = measured.limits;
-  if (measured.before)
-    return left < 0
-      ? [
-          stop(
-            rule(
-              "fit.gone",
-            )`It is ${precise(mm(-left), 3)} past what is wanted already: cut nothing more there. Measure again, and look at the drawing before going on.`,
-          ),
-        ]
-      : [
-          note(
-            rule(
-              "fit.left",
-            )`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`,
-          ),
-        ];
-  if (read >= lower && read <= upper) return [note(rule("fit.good")`Within its limits.`)];
-  return left > 0
-    ? [
-        warn(
-          rule(
-            "fit.more",
-          )`${precise(mm(left), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
-        ),
-      ]
-    : [
-        stop(
-          rule(
-            "fit.past",
-          )`It is ${precise(mm(-left), 3)} past the middle of its limits, and outside them: it cannot be put back. Mark the piece, and see what it must fit.`,
-        ),
-      ];
-}
-
 const speedOf = (op: FeatureOperation): Phrase =>
   op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
 
@@ -286,11 +200,7 @@ function toolIn(
   upright: boolean,
 ): Partial<Step> {
   return {
-    ticks: [
-      tick("cutter", say`${op.toolName} in the spindle, drawbar tight`),
-      ...(op.set
-        ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", op.set.rpm)}: ${op.set.setting}`)]
-        : []),
+    ticks: spindleTicks(op.toolName, op.set, tick, [
       ...(upright ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
       ...(op.tilt !== null
         ? [
@@ -300,10 +210,7 @@ function toolIn(
             ),
           ]
         : []),
-      tick("wrench", words("Wrench off the drawbar, handle off the vise")),
-      tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-      tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
-    ],
+    ]),
     notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
     minutes: handlingTimes.cutterChange,
   };
@@ -343,77 +250,5 @@ function cornerFeed(move: FeatureMove, op: FeatureOperation): Warning[] {
         "corner.feed",
       )`Into the corner ease the feed to ${quantity("feed", (op.set.vf * angle) / (angle + 90))} for the last ${mm(tidy(op.diameter / 2))}: the cutter is in metal for a quarter turn more there.`,
     ),
-  ];
-}
-
-function placing(
-  { seat, device, entry, at }: FeatureSetup,
-  tick: (id: string, phrase: Phrase) => Tick,
-): Tick[] {
-  if (entry === "stays") return [tick("still", words("Vise as it was, not loosened"))];
-  if (device === "vBlocks")
-    return [
-      tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
-      tick(
-        "blocks",
-        seat.square
-          ? words("V-block upright against the fixed jaw")
-          : words("V-blocks on parallels against the fixed jaw, the same height"),
-      ),
-      ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
-      tick(
-        "seated",
-        seat.square
-          ? say`The ${at.up} end up, squared`
-          : say`Shaft in the blocks along X, its ${at.up} side up`,
-      ),
-    ];
-  return [
-    tick("wiped", words("Jaws, bed and part wiped clean")),
-    ...(seat.parallels
-      ? [
-          tick(
-            "parallels",
-            say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw, clear of what is cut through`,
-          ),
-        ]
-      : []),
-    ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
-    ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
-    tick("seated", say`The ${at.fixed} face to the fixed jaw, the ${at.up} face up`),
-  ];
-}
-
-function clamping({ seat, device }: FeatureSetup, tick: (id: string, phrase: Phrase) => Tick): Tick[] {
-  return device === "vBlocks"
-    ? [
-        tick("tight", words("Vise tight")),
-        tick(
-          "indicated",
-          seat.square
-            ? words("Side of the shaft indicated upright, both ways")
-            : words("Side of the shaft indicated along X, its crown level"),
-        ),
-      ]
-    : [
-        ...(seat.square ? [tick("squared", words("Set upright with a square"))] : []),
-        tick("tight", words("Vise tightened")),
-        ...(seat.tap ? [tick("tapped", words("Tapped down with a soft hammer"))] : []),
-        ...(seat.parallels ? [tick("tried", words("Both parallels tried: neither moves"))] : []),
-      ];
-}
-
-function takeOut(
-  { seat, device, operations }: FeatureSetup,
-  tick: (id: string, phrase: Phrase) => Tick,
-): Tick[] {
-  return [
-    ...((operations.findLast((o) => o.by !== "hand")?.tilt ?? null) === null
-      ? []
-      : [tick("upright", words("Head upright again, trammed and locked"))]),
-    tick("out", words("Part out, chips brushed away")),
-    ...(seat.parallels ? [tick("parallels-out", words("Parallels out"))] : []),
-    ...(device === "vBlocks" ? [tick("blocks-out", words("V-blocks out"))] : []),
-    ...(seat.stop ? [tick("stop-out", words("Stop out of the way"))] : []),
   ];
 }

@@ -1,4 +1,5 @@
-import { faceCalled } from "../holding/index.ts";
+import type { Face } from "../frame/index.ts";
+import { faceCalled, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { capital, type Setup } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
@@ -9,7 +10,7 @@ import type { Tick } from "./tick.ts";
 /** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
 const holdWithin = 0.02;
 
-type MakeTick = (id: string, phrase: Phrase) => Tick;
+export type MakeTick = (id: string, phrase: Phrase) => Tick;
 
 /** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
 export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
@@ -21,10 +22,16 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
       ),
     ];
   if (setup.entry === "swapped") return swapTicks(setup, tick);
-  return setup.seat.table ? tableTicks(setup, tick) : viseTicks(setup, tick);
+  const { seat, before, face } = setup;
+  return seat.table ? tableTicks(setup, tick) : viseTicks(seat, faceCalled(before, seat.fixed), face, tick);
 }
 
-function viseTicks({ seat, before, face }: Setup, tick: MakeTick): Tick[] {
+/**
+ * Ticks of placing a part in the vise.
+ * @param fixed what the face at the fixed jaw is called
+ * @param end the end that hangs out past the jaws, where one does
+ */
+export function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[] {
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
     ...(seat.parallels
@@ -35,7 +42,7 @@ function viseTicks({ seat, before, face }: Setup, tick: MakeTick): Tick[] {
     ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
     tick(
       "seated",
-      say`${capital(faceCalled(before, seat.fixed))} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${face} end ${mm(seat.overhang)} out past the jaws` : say``}`,
+      say`${capital(fixed)} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${end} end ${mm(seat.overhang)} out past the jaws` : say``}`,
     ),
     ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out, just touching"))] : []),
     ...(seat.rod
@@ -117,6 +124,11 @@ export function clampTicksOf(setup: Setup, state: Progress | null, tick: MakeTic
       ),
       ...rechecked,
     ];
+  return [...viseClampTicks(seat, tick), ...rechecked];
+}
+
+/** Ticks of tightening a vise: no pull after the tapping (M50). */
+export function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
   return [
     ...(seat.square
       ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
@@ -141,12 +153,11 @@ export function clampTicksOf(setup: Setup, state: Progress | null, tick: MakeTic
     ...(seat.parallels && !seat.points
       ? [tick("tried", words("Both parallels tried by hand: neither moves"))]
       : []),
-    ...rechecked,
   ];
 }
 
 /** What was put in is taken out (M08); nothing while the part stays for the next cut. */
-export function takeOutTicks({ seat }: Setup, tick: MakeTick): Tick[] {
+export function takeOutTicks({ seat }: { seat: Seat }, tick: MakeTick): Tick[] {
   return [
     tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),

@@ -6,3 +6,4 @@ export * from "./upgrade.ts";
 export * from "./feature-progress.ts";
 export * from "./feature-step.ts";
 export * from "./feature-steps.ts";
+export { wallShift } from "./wall-fit.ts";

@@ -10,6 +10,7 @@ import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import type { StepFit, StepMove } from "./feature-step.ts";
 import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
+import { spindleTicks } from "./spindle-ticks.ts";
 import type { Tick } from "./tick.ts";
 
 export type StepKind =
@@ -50,6 +51,36 @@ export interface Step {
   minutes: number;
 }
 
+/** A step with nothing in it but what is given; done when all its ticks are, where nothing else is said. */
+export function newStep<K extends AnyKey>(
+  op: K,
+  setup: number,
+  kind: StepKind,
+  id: string,
+  title: Phrase,
+  more: Partial<Step> = {},
+): Step & { op: K } {
+  const ticks = more.ticks ?? [];
+  return {
+    pass: null,
+    measure: null,
+    touch: null,
+    pickup: null,
+    move: null,
+    fit: null,
+    notes: [],
+    minutes: 0,
+    done: ticks.length > 0 && ticks.every((t) => t.done),
+    ...more,
+    id,
+    setup,
+    kind,
+    title,
+    ticks,
+    op,
+  };
+}
+
 /** A step of a face's setup. */
 export type FaceStep = Step & { op: OperationKey };
 export const isFaceStep = (step: Step): step is FaceStep => isFaceKey(step.op);
@@ -72,27 +103,7 @@ export const staleWords: { [cause: string]: string } = {
 export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, shop: Shop): FaceStep[] {
   const passes = livePasses(setup, state, machine, paperThickness);
   const ticked = state?.ticks ?? new Set<string>();
-  const make: Make = (kind, id, title, more = {}) => {
-    const ticks = more.ticks ?? [];
-    return {
-      id,
-      op: setup.key,
-      setup: setup.number,
-      kind,
-      title,
-      pass: null,
-      measure: null,
-      touch: null,
-      pickup: null,
-      move: null,
-      fit: null,
-      notes: [],
-      minutes: 0,
-      done: ticks.length > 0 && ticks.every((t) => t.done),
-      ...more,
-      ticks,
-    };
-  };
+  const make: Make = (kind, id, title, more = {}) => newStep(setup.key, setup.number, kind, id, title, more);
   const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
   const steps: FaceStep[] = [
     make("place", "place", setup.title, {
@@ -119,16 +130,7 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
           "check",
           say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`,
           {
-            ticks: [
-              tick("cutter", say`${cutter?.name ?? setup.cut.cutter} in the spindle, drawbar tight`),
-              tick(
-                "speed",
-                say`Spindle set to ${quantity("spindleSpeed", setup.cut.rpm)}: ${setup.cut.setting}`,
-              ),
-              tick("wrench", words("Wrench off the drawbar, handle off the vise")),
-              tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-              tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
-            ],
+            ticks: spindleTicks(cutter?.name ?? setup.cut.cutter, setup.cut, tick),
             notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
           },
         ),

@@ -1,0 +1,18 @@
+import { quantity } from "../quantity/index.ts";
+import { type Phrase, say, words } from "../working/index.ts";
+import type { Tick } from "./tick.ts";
+
+/** Ticks before a spindle turns with a tool (M40): tool, speed, what else is to be set, then wrench, guard and rotation. */
+export const spindleTicks = (
+  tool: string,
+  set: { rpm: number; setting: string } | null,
+  tick: (id: string, phrase: Phrase) => Tick,
+  more: readonly Tick[] = [],
+): Tick[] => [
+  tick("cutter", say`${tool} in the spindle, drawbar tight`),
+  ...(set ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}`)] : []),
+  ...more,
+  tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+  tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
+  tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+];

@@ -1,0 +1,68 @@
+import { type Mm, mm, tidy } from "../quantity/index.ts";
+import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
+import { note, precise, rule, stop, type Warning, warn } from "../working/index.ts";
+import type { FeatureProgress } from "./feature-progress.ts";
+
+export type States = ReadonlyMap<FeatureKey, FeatureProgress>;
+
+/** How much is left for the last wall when it is reached, mm: what its cut was planned to take. */
+export const leftForWall = (operation: FeatureOperation): Mm =>
+  operation.cut ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0) : 0;
+
+/** What a size should read while its last wall is not cut yet, mm. */
+export function expectedBefore(measured: Measured, last: FeatureOperation | undefined): Mm {
+  const left = last ? leftForWall(last) : 0;
+  return tidy(measured.grows ? measured.target - left : measured.target + left);
+}
+
+/** How much further out the last wall is cut than planned, by the readings before it, mm; 0 without any. */
+export function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
+  const { measure } = operation;
+  if (!measure || measure.before) return 0;
+  const before = setup.operations.find(
+    (o) => o.feature === operation.feature && o.measure?.before && o.measure.size === measure.size,
+  );
+  const read = before ? (states.get(before.key)?.readings.get(measure.size) ?? []) : [];
+  if (!before || read.length === 0) return 0;
+  const middle = (Math.max(...read) + Math.min(...read)) / 2;
+  const expected = expectedBefore(measure, operation);
+  return tidy(measure.grows ? expected - middle : middle - expected);
+}
+
+/** What a reading says of a fit: what is left, or that it has gone too far. */
+export function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning[] {
+  if (left === null || read === null) return [];
+  const { lower, upper } = measured.limits;
+  if (measured.before)
+    return left < 0
+      ? [
+          stop(
+            rule(
+              "fit.gone",
+            )`It is ${precise(mm(-left), 3)} past what is wanted already: cut nothing more there. Measure again, and look at the drawing before going on.`,
+          ),
+        ]
+      : [
+          note(
+            rule(
+              "fit.left",
+            )`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`,
+          ),
+        ];
+  if (read >= lower && read <= upper) return [note(rule("fit.good")`Within its limits.`)];
+  return left > 0
+    ? [
+        warn(
+          rule(
+            "fit.more",
+          )`${precise(mm(left), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
+        ),
+      ]
+    : [
+        stop(
+          rule(
+            "fit.past",
+          )`It is ${precise(mm(-left), 3)} past the middle of its limits, and outside them: it cannot be put back. Mark the piece, and see what it must fit.`,
+        ),
+      ];
+}

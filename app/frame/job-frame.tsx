@@ -15,9 +15,10 @@ import {
   type Station,
   cutFigures,
   cutKey,
+  featureFigures,
   stations,
 } from "../../core/job/index.ts";
-import { type AnyKey, keyFromSlug, keySlug } from "../../core/route/index.ts";
+import { type AnyKey, isFaceKey, keyFromSlug, keySlug } from "../../core/route/index.ts";
 import { setupKeyOf, setupKeys } from "../instruments/setup-place.ts";
 import {
   database,
@@ -51,7 +52,9 @@ const timeOfDay = (iso: string) =>
 /** Something worth reading stands in the margin from the start; another setup keeps the figure looked at last. */
 function usualKey(station: Station, op: AnyKey | undefined, last: string | undefined): string | null {
   if (!op) return null;
-  const figure = cutFigures.find((f) => last?.endsWith(`#${f}`));
+  // A figure that the other kind of cut has too stays in the margin; one it lacks gives way to the usual one.
+  const figures = isFaceKey(op) ? cutFigures : featureFigures;
+  const figure = figures.find((f) => last?.endsWith(`#${f}`));
   if (station === "setups") return cutKey(op, figure ?? "grip");
   if (station === "cuts") return cutKey(op, figure ?? "depth");
   return station === "stock" ? "spare#length" : null;

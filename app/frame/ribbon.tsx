@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { memo, type RefObject, useEffect, useRef } from "react";
+import { memo, type ReactNode, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
-import { featureSection, jawSection } from "../../core/figure/index.ts";
+import { type Figure as DrawnFigure, featureSection, jawSection } from "../../core/figure/index.ts";
 import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { type AnyKey, type FeatureSetup, keySlug, schoolName, type Setup } from "../../core/route/index.ts";
+import { type AnyKey, keySlug, schoolName, type Setup } from "../../core/route/index.ts";
 import { clampingsOf, setupKeyOf, setupKeys, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
@@ -75,67 +75,47 @@ export const Ribbon = memo(function Ribbon({
       <Box hideBelow="md" display="flex" overflowX="auto" px="16px" pt="6px" alignItems="stretch">
         {plan.setups.map((setup, i) => {
           const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
-          const state = setupState(plan, [setup.key], setup);
           const now = i === index;
           return (
-            <Card
+            <SetupCard
               key={setup.key}
-              ref={now ? current : undefined}
-              to={link(setup.key)}
-              aria-current={now ? "true" : undefined}
-              display="block"
-              flexShrink="0"
-              width={now ? "172px" : "124px"}
-              px="8px"
-              pt="4px"
-              pb="6px"
+              number={setup.number}
+              now={now}
+              here={now ? current : undefined}
               // Cuts of one clamping stand close together.
-              ml={setup.entry === "placed" && i > 0 && several ? "12px" : undefined}
-              borderWidth="1px 1px 0"
-              borderStyle="solid"
-              borderColor={now ? "ink" : "rule"}
-              bg={now ? "ground" : "transparent"}
-              fontSize="12.5px"
+              apart={setup.entry === "placed" && i > 0 && several}
+              state={setupState(plan, [setup.key], setup)}
+              to={link(setup.key)}
+              figure={vise && cutter ? jawSection(setup, vise, cutter, { small: true }) : null}
             >
-              <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
-                <chakra.b fontSize={now ? "20px" : "16px"}>{setup.number}</chakra.b>
-                <Box flex="1" height="100%" overflow="hidden">
-                  {vise && cutter && (
-                    <FigureView figure={jawSection(setup, vise, cutter, { small: true })} maxHeight="100%" />
-                  )}
-                </Box>
-              </Box>
-              <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-                {setup.sized ? (
-                  <>
-                    to <Figure of={mm(setup.to)} />
-                  </>
-                ) : (
-                  <>{setup.face}, clean</>
-                )}
-              </chakra.span>
-              <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
-                <span aria-hidden="true">{marks[state]}</span> {state}
-              </chakra.span>
-            </Card>
+              {setup.sized ? (
+                <>
+                  to <Figure of={mm(setup.to)} />
+                </>
+              ) : (
+                <>{setup.face}, clean</>
+              )}
+            </SetupCard>
           );
         })}
-        {features.map((setup, i) => (
-          <FeatureCard
-            key={setup.operations[0]?.key}
-            setup={setup}
-            now={plan.setups.length + i === index}
-            first={i === 0}
-            state={setupState(
-              plan,
-              setup.operations.map((o) => o.key),
-              setup,
-            )}
-            to={link(setup.operations[0]!.key)}
-            figure={vise ? featureSection(setup, vise, true) : null}
-            here={current}
-          />
-        ))}
+        {features.map((setup, i) => {
+          const keysHere = setup.operations.map((o) => o.key);
+          const now = plan.setups.length + i === index;
+          return (
+            <SetupCard
+              key={keysHere[0]}
+              number={setup.number}
+              now={now}
+              here={now ? current : undefined}
+              apart={i === 0}
+              state={setupState(plan, keysHere, setup)}
+              to={link(keysHere[0]!)}
+              figure={vise ? featureSection(setup, vise, true) : null}
+            >
+              {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+            </SetupCard>
+          );
+        })}
         <Box px="14px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="160px">
           <chakra.b color="ink">
             <Figure of={quantity("time", plan.minutes.total)} />
@@ -149,27 +129,30 @@ export const Ribbon = memo(function Ribbon({
   );
 });
 
-/** The card of a setup in which features are cut. */
-function FeatureCard({
-  setup,
+/** The card of one setup: its number, how it is held, what comes out of it, its state. */
+function SetupCard({
+  number,
   now,
-  first,
+  here,
+  apart,
   state,
   to,
   figure,
-  here,
+  children,
 }: {
-  setup: FeatureSetup;
+  number: number;
   now: boolean;
-  first: boolean;
+  here: RefObject<HTMLAnchorElement | null> | undefined;
+  /** Stands apart from the card before. */
+  apart: boolean;
   state: SetupState;
   to: string;
-  figure: ReturnType<typeof featureSection> | null;
-  here: RefObject<HTMLAnchorElement | null>;
+  figure: DrawnFigure | null;
+  children: ReactNode;
 }) {
   return (
     <Card
-      ref={now ? here : undefined}
+      ref={here}
       to={to}
       aria-current={now ? "true" : undefined}
       display="block"
@@ -178,7 +161,7 @@ function FeatureCard({
       px="8px"
       pt="4px"
       pb="6px"
-      ml={first ? "12px" : undefined}
+      ml={apart ? "12px" : undefined}
       borderWidth="1px 1px 0"
       borderStyle="solid"
       borderColor={now ? "ink" : "rule"}
@@ -186,13 +169,13 @@ function FeatureCard({
       fontSize="12.5px"
     >
       <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
-        <chakra.b fontSize={now ? "20px" : "16px"}>{setup.number}</chakra.b>
+        <chakra.b fontSize={now ? "20px" : "16px"}>{number}</chakra.b>
         <Box flex="1" height="100%" overflow="hidden">
           {figure && <FigureView figure={figure} maxHeight="100%" />}
         </Box>
       </Box>
       <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-        {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+        {children}
       </chakra.span>
       <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
         <span aria-hidden="true">{marks[state]}</span> {state}

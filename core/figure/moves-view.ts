@@ -3,6 +3,7 @@ import { type FeatureMove, outlineInSetup, rectInSetup, type SetupFrame } from "
 import type { Cutout, Site } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
+import { axisCross } from "./axis-cross.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** What the plan view of an operation is drawn from. */
@@ -145,7 +146,7 @@ export function movesView(drawn: MovesDrawn): Figure {
     const [x, y] = put(...place);
     const inset = operation.sweep.kind === "disc" ? y + r : y;
     shapes.push({ kind: "path", outlines: [circle(x, inset, Math.max(r, 0.5))], ink: "hidden" });
-    shapes.push(...cross(x, inset, r + 2));
+    shapes.push(...axisCross(x, inset, r + 2));
   }
   const [zx, zy] = put(0, 0);
   shapes.push(
@@ -187,25 +188,6 @@ function cutterPlace(
   const upTo = moves.indexOf(now);
   return places.filter(({ move }) => moves.indexOf(move) <= upTo).at(-1)?.point ?? null;
 }
-
-const cross = (x: Mm, y: Mm, arm: Mm): Shape[] => [
-  {
-    kind: "line",
-    points: [
-      [x - arm, y],
-      [x + arm, y],
-    ],
-    ink: "center",
-  },
-  {
-    kind: "line",
-    points: [
-      [x, y - arm],
-      [x, y + arm],
-    ],
-    ink: "center",
-  },
-];
 
 const word = (
   x: Mm,

@@ -1,5 +1,6 @@
 import { circle, type Outline, polygon, rectangle } from "../frame/index.ts";
 import type { PocketMoves, Ring, SideReadings, SlotStops, Stair, ToolSide } from "../locate/index.ts";
+import { axisCross } from "./axis-cross.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** Drawings of where the spindle stands, seen from above unless said: words and places, the figures stand beside. */
@@ -36,26 +37,6 @@ const way = (points: Point[], arrow = false): Shape => ({
   ...(arrow ? { arrow } : {}),
 });
 
-/** The axis of the spindle as a cross. */
-const axisAt = (x: number, y: number, arm: number): Shape[] => [
-  {
-    kind: "line",
-    points: [
-      [x - arm, y],
-      [x + arm, y],
-    ],
-    ink: "center",
-  },
-  {
-    kind: "line",
-    points: [
-      [x, y - arm],
-      [x, y + arm],
-    ],
-    ink: "center",
-  },
-];
-
 /** A tool beside an edge, paper between: half the tool and the paper lie between its axis and the face. */
 export function touchAtEdge(side: ToolSide): Figure {
   const [r, paper] = [14, 3];
@@ -86,7 +67,7 @@ export function touchAtEdge(side: ToolSide): Figure {
       path(polygon(part), "part"),
       path(sheet, "parallel"),
       path(circle(axis, 40, r), "cutter"),
-      ...axisAt(axis, 40, r + 4),
+      ...axisCross(axis, 40, r + 4),
       {
         kind: "line",
         points: [
@@ -192,7 +173,7 @@ export function slotPlaces(
       ),
       ...[stops.low, stops.high].map((at) => path(circle(x(at), middle, cutter / 2), "cutter")),
       ...walls,
-      ...[stops.low, stops.high].flatMap((at) => axisAt(x(at), middle, cutter * 0.7)),
+      ...[stops.low, stops.high].flatMap((at) => axisCross(x(at), middle, cutter * 0.7)),
       text(x(stops.low), margin + high + 16 * unit, "stop here", size),
       text(x(stops.high), margin + high + 16 * unit, "and here, not past", size),
     ],
@@ -237,7 +218,7 @@ export function pocketPlaces(
       path(circle(cx + finish.x, cy + finish.y, cutter / 2), "cutter"),
       ...rings.map((ring): Shape => ({ kind: "line", points: put(ringWay(ring)), ink: "hidden" })),
       way(put(ringWay(finish))),
-      ...axisAt(cx, cy, 5 * unit),
+      ...axisCross(cx, cy, 5 * unit),
       text(cx, size.y + 2 * margin + 4 * unit, "zero in the middle; the last ring drawn full", 3.6 * unit),
     ],
   };
@@ -258,7 +239,7 @@ export function bossPlaces(at: SideReadings, size: { x: number; y: number }, cut
       path(rectangle([cx - size.x / 2, cx + size.x / 2], [cy - size.y / 2, cy + size.y / 2]), "part"),
       path(circle(cx + wide / 2, cy + high / 2, cutter / 2), "cutter"),
       way(ring),
-      ...axisAt(cx + wide / 2, cy + high / 2, cutter * 0.6),
+      ...axisCross(cx + wide / 2, cy + high / 2, cutter * 0.6),
       text(cx, cy + 1.5 * unit, "left standing", 4 * unit),
     ],
   };

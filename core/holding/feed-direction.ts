@@ -3,8 +3,13 @@ import type { Side } from "../frame/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { type Phrase, rule, say } from "../working/index.ts";
 
-/** Conventional along a side: the work to the left of where the cutter travels (domain.md 6). */
-const conventional: Record<Side, Side> = { front: "right", right: "back", back: "left", left: "front" };
+/** Where a cutter beside a side of the work travels to cut conventional: the work to its left (domain.md 6). */
+export const conventionalTravel: Record<Side, Side> = {
+  front: "right",
+  right: "back",
+  back: "left",
+  left: "front",
+};
 
 export interface FeedDirection {
   /** Where the cutter goes over the part. */
@@ -28,9 +33,9 @@ export function feedDirection(
   const atBack = fixedJaw === "back";
   if (kind === "side" && side)
     return {
-      travel: conventional[side],
+      travel: conventionalTravel[side],
       end: null,
-      why: say`Along the ${side} side the cutter travels to the ${conventional[side]}: conventional, so that slack in the screw cannot pull the part in. Go round the other sides the same way.`,
+      why: say`Along the ${side} side the cutter travels to the ${conventionalTravel[side]}: conventional, so that slack in the screw cannot pull the part in. Go round the other sides the same way.`,
     };
   if (kind === "side")
     return {

@@ -12,6 +12,7 @@ export * from "./requirement.ts";
 export * from "./settle-overrides.ts";
 export * from "./size-moves.ts";
 export * from "./turned.ts";
+export { featureFigures } from "./feature-workings.ts";
 export * from "./workings.ts";
 export { type Change } from "../steps/index.ts";
 export * from "./route-comparison.ts";

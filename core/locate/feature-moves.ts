@@ -1,7 +1,8 @@
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { FeatureOperation, Sweep } from "../route/index.ts";
 import { type SetupFrame, sweepInSetup } from "./setup-frame.ts";
-import { type SpindleWay, spindleWays } from "./ways.ts";
+import { type SpindleWay } from "./spindle-way.ts";
+import { spindleWays } from "./ways.ts";
 
 /** One thing the hands do: come to a place, go down, or feed to a stop. */
 export interface FeatureMove {

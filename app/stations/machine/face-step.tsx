@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { cutDirection, jawSection } from "../../../core/figure/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { keySlug, type Setup, tellSetup } from "../../../core/route/index.ts";
@@ -9,17 +8,17 @@ import type { FaceStep as FaceStepOf, RecordEvent } from "../../../core/steps/in
 import { Button } from "../../instruments/button.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { useKeyboard } from "../../instruments/keyboard.ts";
-import { useSingleKeys } from "../../instruments/local-setting.ts";
 import { Warnings } from "../../instruments/notice.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { CutCard } from "./cut-card.tsx";
-import { MachineFrame, StepFoot, StepHead } from "./machine-frame.tsx";
+import { MachineFrame, StepHead } from "./machine-frame.tsx";
+import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
+import { useStepKeys } from "./use-step-keys.ts";
 import type { useWalk } from "./use-walk.ts";
 import { Wrong } from "./wrong.tsx";
 
@@ -38,13 +37,8 @@ export function FaceStep({
   walk: ReturnType<typeof useWalk>;
 }) {
   const { job, plan, working, shop } = useJob();
-  const navigate = useNavigate();
   const submit = useSubmit();
-  const [single] = useSingleKeys();
-  const [wrong, setWrong] = useState(false);
-  const [padText, setPadText] = useState("");
-  const [extraPad, setExtraPad] = useState(false);
-  const { current, lost, move, progress } = walk;
+  const { current, lost, progress } = walk;
   const send = (...events: RecordEvent[]) => {
     const begin: RecordEvent[] = progress.has(setup.key)
       ? []
@@ -67,26 +61,7 @@ export function FaceStep({
       if (open) send({ type: "tick", op, tick: open.id });
     }
   };
-  useKeyboard(
-    {
-      j: () => move(1),
-      k: () => move(-1),
-      " ": act,
-      m: () => setExtraPad(true),
-      o: () => void navigate(`/jobs/${job.id}/cuts/${keySlug(setup.key)}`),
-      Escape: () => {
-        setWrong(false);
-        setExtraPad(false);
-      },
-    },
-    {
-      single: single === "on",
-      onInstrument: (text) => {
-        setPadText(text);
-        setExtraPad(true);
-      },
-    },
-  );
+  const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
 
   const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
   const passes = plan.ladders[setup.key] ?? [];
@@ -229,67 +204,40 @@ export function FaceStep({
       {pad && (
         <Box mt="12px">
           <ReadingPad
-            key={`${setup.key}-${pad.after}-${padText}`}
+            key={`${setup.key}-${pad.after}-${sent}`}
             of={pad.of}
             expected={pad.expected}
             before={smallestBefore(progress.get(setup.key)?.readings, pad.after, setup.from)}
             readings={pad.readings}
-            initialText={padText}
+            initialText={sent}
             {...(step.measure && isCurrent ? { onFinished: act } : {})}
             onReading={(reading) => {
-              setPadText("");
+              clearSent();
               send({ type: "reading", op: setup.key, of: pad.of, ...reading });
             }}
           />
         </Box>
       )}
-      <StepFoot>
-        {(step.kind === "cut" || step.kind === "touch") && (
-          <Button
-            look="strong"
-            size="machine"
-            disabled={!isCurrent || submit.busy}
-            onClick={act}
-            gridColumn={{ base: "1 / -1", md: "auto" }}
-            css={{ fontSize: "26px" }}
-          >
-            {step.kind === "cut" ? "Cut done" : "Zero is taken"}
-            <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">
-              space
-            </chakra.span>
-          </Button>
-        )}
-        {step.measure && isCurrent ? (
-          <>
-            <Button
-              look="strong"
-              size="machine"
-              disabled={step.measure.readings.length === 0 || submit.busy}
-              onClick={act}
-            >
-              Done measuring
-            </Button>
-            {(!step.measure.final || !setup.sized) && (
-              <Button
-                size="machine"
-                disabled={submit.busy}
-                onClick={() =>
-                  send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true })
-                }
-              >
-                Leave it out
-              </Button>
-            )}
-          </>
-        ) : (
-          <Button size="machine" onClick={() => setExtraPad(!extraPad)} aria-expanded={pad !== null}>
-            Take a reading
-          </Button>
-        )}
-        <Button look="warn" size="machine" onClick={() => setWrong(true)}>
-          Something is wrong
-        </Button>
-      </StepFoot>
+      <StepButtons
+        done={step.kind === "cut" ? "Cut done" : step.kind === "touch" ? "Zero is taken" : null}
+        enabled={isCurrent}
+        busy={submit.busy}
+        measuring={
+          step.measure && isCurrent
+            ? {
+                read: step.measure.readings.length > 0,
+                onLeave:
+                  step.measure.final && setup.sized
+                    ? null
+                    : () =>
+                        send({ type: "measured", op: step.op, after: step.measure!.after, skipped: true }),
+              }
+            : null
+        }
+        onDone={act}
+        reading={{ open: pad !== null, onToggle: () => setExtraPad(!extraPad) }}
+        onWrong={() => setWrong(true)}
+      />
       {wrong && (
         <Wrong
           clamping={setup.clamping}

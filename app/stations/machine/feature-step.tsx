@@ -1,26 +1,25 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useMemo } from "react";
+import { Link } from "react-router";
 import { featureSection, movesView } from "../../../core/figure/index.ts";
 import type { Locating } from "../../../core/locate/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { type FeatureSetup, keySlug, tellOperation } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import type { RecordEvent, Step, StepFit } from "../../../core/steps/index.ts";
-import { Button } from "../../instruments/button.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { useKeyboard } from "../../instruments/keyboard.ts";
-import { useSingleKeys } from "../../instruments/local-setting.ts";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
-import { MachineFrame, StepFoot, StepHead, StepTitle } from "./machine-frame.tsx";
+import { MachineFrame, StepHead, StepTitle } from "./machine-frame.tsx";
 import { MoveCard } from "./move-card.tsx";
 import { PickupCard } from "./pickup-card.tsx";
+import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
+import { useStepKeys } from "./use-step-keys.ts";
 import type { useWalk } from "./use-walk.ts";
 import { Wrong } from "./wrong.tsx";
 
@@ -41,13 +40,8 @@ export function FeatureStep({
   walk: ReturnType<typeof useWalk>;
 }) {
   const { job, plan, working } = useJob();
-  const navigate = useNavigate();
   const submit = useSubmit();
-  const [single] = useSingleKeys();
-  const [wrong, setWrong] = useState(false);
-  const [padText, setPadText] = useState("");
-  const [extraPad, setExtraPad] = useState(false);
-  const { current, lost, move, features } = walk;
+  const { current, lost, features } = walk;
   const operation = setup.operations.find((o) => o.key === step.op)!;
   const way = plan.features?.routes.find((r) => r.feature === operation.feature)?.way ?? "";
   const { drawn, movesOf } = useDrawnSetup(setup, locating);
@@ -69,26 +63,7 @@ export function FeatureStep({
       if (open) send({ type: "tick", op: step.op, tick: open.id });
     }
   };
-  useKeyboard(
-    {
-      j: () => move(1),
-      k: () => move(-1),
-      " ": act,
-      m: () => setExtraPad(true),
-      o: () => void navigate(`/jobs/${job.id}/cuts/${keySlug(step.op)}`),
-      Escape: () => {
-        setWrong(false);
-        setExtraPad(false);
-      },
-    },
-    {
-      single: single === "on",
-      onInstrument: (text) => {
-        setPadText(text);
-        setExtraPad(true);
-      },
-    },
-  );
+  const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
   // The size of this operation can be read any time.
   const nextFit = mine.find((s) => s.fit)?.fit ?? null;
   const pad = step.fit && isCurrent ? step.fit : extraPad ? nextFit : null;
@@ -165,65 +140,44 @@ export function FeatureStep({
       {pad && (
         <Box mt="12px">
           <ReadingPad
-            key={`${pad.path}-${pad.readings.length}-${padText}`}
+            key={`${pad.path}-${pad.readings.length}-${sent}`}
             of={pad.path}
             expected={pad.expected}
             before={null}
             readings={pad.readings}
-            initialText={padText}
+            initialText={sent}
             {...(step.fit && isCurrent ? { onFinished: act } : {})}
             onReading={(reading) => {
-              setPadText("");
+              clearSent();
               send({ type: "reading", op: step.op, of: pad.path, ...reading });
             }}
           />
         </Box>
       )}
-      <StepFoot>
-        {(step.move ?? step.pickup) && (
-          <Button
-            look="strong"
-            size="machine"
-            disabled={!isCurrent || submit.busy}
-            onClick={act}
-            gridColumn={{ base: "1 / -1", md: "auto" }}
-            css={{ fontSize: "26px" }}
-          >
-            {step.pickup ? "Zero is taken" : step.move?.move.kind === "go" ? "I am there" : "Cut done"}
-            <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">
-              space
-            </chakra.span>
-          </Button>
-        )}
-        {step.fit && isCurrent ? (
-          <>
-            <Button
-              look="strong"
-              size="machine"
-              disabled={step.fit.readings.length === 0 || submit.busy}
-              onClick={act}
-            >
-              Done measuring
-            </Button>
-            <Button
-              size="machine"
-              disabled={submit.busy}
-              onClick={() => send({ type: "measured", op: step.op, after: 0, skipped: true })}
-            >
-              Leave it out
-            </Button>
-          </>
-        ) : (
-          nextFit && (
-            <Button size="machine" onClick={() => setExtraPad(!extraPad)} aria-expanded={pad !== null}>
-              Take a reading
-            </Button>
-          )
-        )}
-        <Button look="warn" size="machine" onClick={() => setWrong(true)}>
-          Something is wrong
-        </Button>
-      </StepFoot>
+      <StepButtons
+        done={
+          step.pickup
+            ? "Zero is taken"
+            : step.move
+              ? step.move.move.kind === "go"
+                ? "I am there"
+                : "Cut done"
+              : null
+        }
+        enabled={isCurrent}
+        busy={submit.busy}
+        measuring={
+          step.fit && isCurrent
+            ? {
+                read: step.fit.readings.length > 0,
+                onLeave: () => send({ type: "measured", op: step.op, after: 0, skipped: true }),
+              }
+            : null
+        }
+        onDone={act}
+        reading={nextFit && { open: pad !== null, onToggle: () => setExtraPad(!extraPad) }}
+        onWrong={() => setWrong(true)}
+      />
       {wrong && (
         <Wrong
           clamping={setup.clamping}

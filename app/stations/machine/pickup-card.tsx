@@ -10,6 +10,9 @@ import { Figure, Words } from "../../instruments/words.tsx";
 export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup"]>; title: Step["title"] }) {
   const NAME = pickup.axis.toUpperCase();
   const halved = pickup.faces.length > 1;
+  const byReadout = pickup.by === "readout";
+  // An indicator stands over the edge itself: nothing is moved on.
+  const moves = !byReadout && pickup.off > 0;
   return (
     <>
       <chakra.h1 fontSize={{ base: "24px", md: "32px" }} mb="4px" lineHeight="1.15">
@@ -30,15 +33,15 @@ export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup
           <chakra.p fontSize="19px" color="quiet">
             {halved
               ? `Half of what ${NAME} reads from side to side, then`
-              : pickup.by === "readout"
-                ? `At the touch, set ${NAME} to`
-                : "At the touch set the collar to 0, then move on by"}
+              : moves
+                ? "At the touch set the collar to 0, then move on by"
+                : `At the touch, set ${byReadout ? NAME : `the ${NAME} collar`} to`}
           </chakra.p>
           <chakra.p fontSize={{ base: "54px", md: "76px" }} fontWeight="700" lineHeight="1.1">
             {halved ? (
               `${NAME} 0`
             ) : (
-              <Figure of={mm(pickup.by === "readout" ? pickup.settings[0]! : pickup.off)} decimals={3} />
+              <Figure of={mm(byReadout ? pickup.settings[0]! : pickup.off)} decimals={3} />
             )}
           </chakra.p>
         </Box>

@@ -20,6 +20,7 @@ import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
@@ -27,6 +28,8 @@ import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { Reasons } from "./reasons.tsx";
+import { PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
 
 /** A setup in which features are cut: how it is held, where zero is picked up, what is done in it, and all of it on one page. */
 export function FeatureSetupView({
@@ -103,7 +106,9 @@ export function FeatureSetupView({
                 </b>
               </span>
             </Box>
-            <Why setup={setup} />
+            <Box mt="8px">
+              <Reasons of={setup.reasons} />
+            </Box>
           </Box>
           <Box>
             <FigureView
@@ -120,7 +125,12 @@ export function FeatureSetupView({
                 </b>
                 {p.faces.length === 1 && (
                   <>
-                    : {p.by === "readout" ? `set ${p.axis.toUpperCase()} to ` : "move on by "}
+                    :{" "}
+                    {p.by === "readout"
+                      ? `set ${p.axis.toUpperCase()} to `
+                      : p.off > 0
+                        ? "move on by "
+                        : `set the ${p.axis.toUpperCase()} collar to `}
                     <Worked at={cutKey(first.key, "zero")}>
                       <Figure of={mm(p.by === "readout" ? p.settings[0]! : p.off)} decimals={3} />
                     </Worked>
@@ -180,23 +190,6 @@ export function FeatureSetupView({
         </Box>
       </Section>
     </>
-  );
-}
-
-function Why({ setup }: { setup: FeatureSetup }) {
-  return (
-    <Box as="ul" listStyleType="none" mt="8px">
-      {setup.reasons.map((why, i) => (
-        <Box as="li" key={i} display="flex" gap="10px" py="6px" borderBottomWidth="1px">
-          <chakra.span color="accent" aria-hidden="true">
-            →
-          </chakra.span>
-          <span>
-            <Words of={why} />
-          </span>
-        </Box>
-      ))}
-    </Box>
   );
 }
 
@@ -272,6 +265,7 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
   const finder = edgeFinderOf(inUse(shop)) !== undefined;
   return (
     <Section title="Held another way">
+      {own.refused && <NotTaken />}
       {reports.map((report) => (
         <OverrideNotice
           key={report.override.id}
@@ -288,13 +282,8 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
               options={beside.map((f) => [f, `the ${f} face`] as const)}
               onChoose={(face) => own.set([["fixed", face]], because)}
             />
-            <Choice
-              label="Parallels"
-              value={setup.seat.parallels?.id ?? ""}
-              empty="none, on the bed"
-              options={shop.parallels.map((p) => [p.id, p.name] as const)}
-              onChoose={(id) => own.set([["parallels", id]], because)}
-            />
+            <ParallelsChoice seat={setup.seat} own={own} />
+            <PackingChoice seat={setup.seat} own={own} label="Between part and jaws" />
           </>
         )}
         <Choice<PickupWay>
@@ -308,17 +297,7 @@ function HeldAnotherWay({ setup }: { setup: FeatureSetup }) {
           ]}
           onChoose={(way) => own.set([["pickup", way]], because)}
         />
-        <Choice<"none" | "against">
-          label="Stop"
-          value={setup.seat.stop ? "against" : "none"}
-          options={[
-            ["none", "none"],
-            ["against", "set against a stop"],
-          ]}
-          onChoose={(stop) =>
-            stop === "against" ? own.set([["stop", stop]], because) : own.takeBack("stop")
-          }
-        />
+        <StopChoice seat={setup.seat} own={own} />
       </Box>
     </Section>
   );

@@ -9,6 +9,7 @@ import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
+import { PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
 
 /** The order of setups with this one before or after its neighbor; null where it is the first or the last, or begun. */
 function ordersFor(setup: Setup, setups: readonly Setup[], begun: number) {
@@ -33,7 +34,7 @@ const besideOf = (face: Face): Face => faceNames.find((f) => axisOf(f) !== axisO
 
 /** How the person wants this setup held: the face at the fixed jaw, the parallels; the rest of the plan follows. */
 export function OwnSeat({ setup }: { setup: Setup }) {
-  const { shop, plan, reason } = useJob();
+  const { plan, reason } = useJob();
   const begun = plan.setups.filter((s) =>
     plan.steps.some((step) => step.op === s.key && (step.done || step.ticks.some((t) => t.done))),
   ).length;
@@ -71,39 +72,13 @@ export function OwnSeat({ setup }: { setup: Setup }) {
             onChoose={(face) => own.set([["fixed", face]], reason || "by choice")}
           />
         )}
-        {!setup.seat.table && (
-          <Choice
-            label="Parallels"
-            value={setup.seat.parallels?.id ?? ""}
-            empty="none, on the bed"
-            options={shop.parallels.map((p) => [p.id, p.name] as const)}
-            onChoose={(id) => own.set([["parallels", id]], reason || "by choice")}
-          />
-        )}
-        <Choice<"metal" | "paper">
+        {!setup.seat.table && <ParallelsChoice seat={setup.seat} own={own} />}
+        <PackingChoice
+          seat={setup.seat}
+          own={own}
           label={setup.seat.table ? "Under the part" : "Between part and jaws"}
-          value={setup.seat.paper ? "paper" : "metal"}
-          options={[
-            ["metal", "nothing"],
-            ["paper", "paper, for friction"],
-          ]}
-          onChoose={(packing) =>
-            packing === "paper"
-              ? own.set([["packing", "paper"]], reason || "by choice")
-              : own.takeBack("packing")
-          }
         />
-        <Choice<"none" | "against">
-          label="Stop"
-          value={setup.seat.stop ? "against" : "none"}
-          options={[
-            ["none", "none"],
-            ["against", "set against a stop"],
-          ]}
-          onChoose={(stop) =>
-            stop === "against" ? own.set([["stop", stop]], reason || "by choice") : own.takeBack("stop")
-          }
-        />
+        <StopChoice seat={setup.seat} own={own} />
         {setup.seat.overhang !== null && (
           <Choice<"none" | "under">
             label="Under the end"

@@ -22,6 +22,7 @@ import { FeatureSetupView, RefusedFeatures } from "./feature-setup-view.tsx";
 import { OwnSeat } from "./own-seat.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
+import { Reasons } from "./reasons.tsx";
 
 /** How do I hold it, in which order? */
 export function SetupsStation() {
@@ -118,18 +119,7 @@ export function SetupsStation() {
           <chakra.h2 fontSize="14px" color="quiet" mb="4px">
             Why this way
           </chakra.h2>
-          <Box as="ul" listStyleType="none">
-            {setup.reasons.map((why, i) => (
-              <Box as="li" key={i} display="flex" gap="10px" py="7px" borderBottomWidth="1px">
-                <chakra.span color="accent" aria-hidden="true">
-                  →
-                </chakra.span>
-                <span>
-                  <Words of={why} />
-                </span>
-              </Box>
-            ))}
-          </Box>
+          <Reasons of={setup.reasons} />
           <Section title="Face net, before and after">
             <Box display="grid" gridTemplateColumns="1fr 24px 1fr" alignItems="center">
               <FigureView figure={faceNet(setup.before, setup.at)} />

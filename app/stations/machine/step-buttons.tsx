@@ -1,0 +1,66 @@
+import { chakra } from "@chakra-ui/react";
+import { Button } from "../../instruments/button.tsx";
+import { StepFoot } from "./machine-frame.tsx";
+
+/** The buttons at the foot of a step: done, measured or left out, a reading between, what is wrong. */
+export function StepButtons({
+  done,
+  enabled,
+  busy,
+  measuring,
+  onDone,
+  reading,
+  onWrong,
+}: {
+  /** Words of the large button; null where the step is not done by one. */
+  done: string | null;
+  enabled: boolean;
+  busy: boolean;
+  /** The measurement that is due now: whether anything was read, and how it is left out; null of leave for one that is required. */
+  measuring: { read: boolean; onLeave: (() => void) | null } | null;
+  onDone: () => void;
+  /** The pad for a reading nobody asked for; null where there is nothing to read. */
+  reading: { open: boolean; onToggle: () => void } | null;
+  onWrong: () => void;
+}) {
+  return (
+    <StepFoot>
+      {done && (
+        <Button
+          look="strong"
+          size="machine"
+          disabled={!enabled || busy}
+          onClick={onDone}
+          gridColumn={{ base: "1 / -1", md: "auto" }}
+          css={{ fontSize: "26px" }}
+        >
+          {done}
+          <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">
+            space
+          </chakra.span>
+        </Button>
+      )}
+      {measuring ? (
+        <>
+          <Button look="strong" size="machine" disabled={!measuring.read || busy} onClick={onDone}>
+            Done measuring
+          </Button>
+          {measuring.onLeave && (
+            <Button size="machine" disabled={busy} onClick={measuring.onLeave}>
+              Leave it out
+            </Button>
+          )}
+        </>
+      ) : (
+        reading && (
+          <Button size="machine" onClick={reading.onToggle} aria-expanded={reading.open}>
+            Take a reading
+          </Button>
+        )
+      )}
+      <Button look="warn" size="machine" onClick={onWrong}>
+        Something is wrong
+      </Button>
+    </StepFoot>
+  );
+}

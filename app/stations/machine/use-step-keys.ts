@@ -1,0 +1,51 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { keySlug } from "../../../core/route/index.ts";
+import type { Step } from "../../../core/steps/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { useKeyboard } from "../../instruments/keyboard.ts";
+import { useSingleKeys } from "../../instruments/local-setting.ts";
+import type { useWalk } from "./use-walk.ts";
+
+/**
+ * What a step has open, and its keys: the reading pad asked for between measurements with what an instrument sent into it, and
+ * the sheet of what is wrong.
+ * @param act does what the step asks for
+ */
+export function useStepKeys(step: Step, walk: ReturnType<typeof useWalk>, act: () => void) {
+  const { job } = useJob();
+  const navigate = useNavigate();
+  const [single] = useSingleKeys();
+  const [wrong, setWrong] = useState(false);
+  const [sent, setSent] = useState("");
+  const [extraPad, setExtraPad] = useState(false);
+  useKeyboard(
+    {
+      j: () => walk.move(1),
+      k: () => walk.move(-1),
+      " ": act,
+      m: () => setExtraPad(true),
+      o: () => void navigate(`/jobs/${job.id}/cuts/${keySlug(step.op)}`),
+      Escape: () => {
+        setWrong(false);
+        setExtraPad(false);
+      },
+    },
+    {
+      single: single === "on",
+      onInstrument: (text) => {
+        setSent(text);
+        setExtraPad(true);
+      },
+    },
+  );
+  return {
+    wrong,
+    setWrong,
+    extraPad,
+    setExtraPad,
+    /** What an instrument sent, until it is kept as a reading. */
+    sent,
+    clearSent: () => setSent(""),
+  };
+}

@@ -1,0 +1,74 @@
+import { type Outline } from "../frame/index.ts";
+import { type Mm } from "../quantity/index.ts";
+import { type Sweep, widestLane } from "../route/index.ts";
+import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
+import { conventionalAlong, type Point, type SpindleWay, straight } from "./spindle-way.ts";
+
+/** Rows over a region that touch neither its outline nor what stands in it. */
+export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: Mm): SpindleWay[] {
+  const { outer, islands, around, leave } = sweep;
+  const r = diameter / 2;
+  const walls: Outline[] = [...(outer ? [outer] : []), ...islands];
+  const pieces = walls.flatMap(piecesOf);
+  const extent = outer
+    ? {
+        x: [Math.min(...pieces.map(([p]) => p[0])), Math.max(...pieces.map(([p]) => p[0]))] as const,
+        y: [Math.min(...pieces.map(([p]) => p[1])), Math.max(...pieces.map(([p]) => p[1]))] as const,
+      }
+    : { x: [around.x[0] - r, around.x[1] + r] as const, y: [around.y[0], around.y[1]] as const };
+  const [low, high] = outer ? [extent.y[0] + r + leave, extent.y[1] - r - leave] : extent.y;
+  if (high < low) return [];
+  const count = Math.max(1, Math.ceil((high - low) / (widestLane * diameter) - 1e-9));
+  const inside = (p: Point) => within(p, outer, islands);
+  return Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count).flatMap((y, row) =>
+    freeAlong("x", y, [extent.x[0], extent.x[1]], pieces, r + leave)
+      .filter(([a, b]) => inside([(a + b) / 2, y]))
+      .map(([a, b]): SpindleWay => {
+        const toward = row % 2 === 0 ? 1 : -1;
+        const open = { low: !outer && a <= extent.x[0] + 1e-6, high: !outer && b >= extent.x[1] - 1e-6 };
+        return straight("x", y, [a, b], toward, open, "full");
+      }),
+  );
+}
+
+/** Whether a point lies in the outer outline and in no island: counted by crossings of its pieces. */
+function within([x, y]: Point, outer: Outline | null, islands: readonly Outline[]): boolean {
+  const inside = (outline: Outline) =>
+    piecesOf(outline).filter(
+      ([[ax, ay], [bx, by]]) => ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax),
+    ).length %
+      2 ===
+    1;
+  return (!outer || inside(outer)) && islands.every((o) => !inside(o));
+}
+
+/** Along an outline: feeds where it runs with an axis, plunges along the rest. */
+export function contourWays(sweep: Extract<Sweep, { kind: "contour" }>, diameter: Mm): SpindleWay[] {
+  const { outline, metal, cusp, ways } = sweep;
+  const r = diameter / 2;
+  const side = offSide(outline, metal);
+  const pieces = piecesOf(outline);
+  return waysWithAxis(outline).flatMap(({ from, to, along, index }): SpindleWay[] => {
+    if (ways && !ways.includes(index)) return [];
+    if (along) {
+      const other = along === "x" ? "y" : "x";
+      const ahead = Math.sign(to[along] - from[along]);
+      const left = along === "x" ? ahead : -ahead;
+      const at = from[other] + side * left * r;
+      const ends: [Mm, Mm] = [Math.min(from[along], to[along]) - r, Math.max(from[along], to[along]) + r];
+      const toward = conventionalAlong(along, side * left > 0 ? "low" : "high");
+      return freeAlong(along, at, ends, pieces, r).map((reach) =>
+        straight(along, at, reach, toward, { low: false, high: false }, "conventional"),
+      );
+    }
+    const points = plungesAlong(from, to, side, r, cusp).filter((p) => isFree(p, pieces, r - 0.002));
+    return points.map((p): SpindleWay => ({
+      points: [p],
+      depth: null,
+      closed: false,
+      entry: "plunge",
+      cuts: "down",
+      stops: [true],
+    }));
+  });
+}

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { expect, loadDemo, test } from "./support/fixtures.ts";
+import { pressSpace } from "./support/keyboard.ts";
 
 interface JobFile {
   job: {
@@ -75,7 +76,7 @@ async function walkOn(page: Page, most: number): Promise<Set<string>> {
     } else if (await page.getByRole("button", { name: "Clean all over" }).isVisible()) {
       await page.getByRole("button", { name: "Clean all over" }).click();
     } else {
-      await page.keyboard.press("Space");
+      await pressSpace(page);
     }
     await expect.poll(() => page.locator("main").innerText(), often).not.toBe(before);
   }
@@ -134,7 +135,7 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
       await page.keyboard.press("Enter");
       await expect(page.getByText("Read so far")).toBeVisible();
       await page.keyboard.press("Enter");
-    } else await page.keyboard.press("Space");
+    } else await pressSpace(page);
     await expect.poll(() => page.locator("main").innerText(), often).not.toBe(before);
   }
   await expect(page.getByText(/Move 2 of/)).toBeVisible();

@@ -1,4 +1,5 @@
 import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
+import { pressSpace } from "./support/keyboard.ts";
 
 /** What people mistype, and whether the field must refuse it. */
 const inputs: [text: string, refused: boolean][] = [
@@ -108,14 +109,14 @@ test("a stale zero blocks the cut until it is taken again; the last entry can be
   await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
   for (let i = 0; i < 60 && !(await page.getByRole("button", { name: /Cut done/ }).isVisible()); i++) {
     const before = await page.locator("main").innerText();
-    await page.keyboard.press("Space");
+    await pressSpace(page);
     await expect.poll(() => page.locator("main").innerText()).not.toBe(before);
   }
   await page.getByRole("button", { name: "Something is wrong" }).click();
   await page.getByRole("button", { name: /I moved the knee/ }).click();
   await expect(page.getByRole("alert")).toContainText("is stale");
   await expect(page.getByRole("button", { name: /Cut done/ })).toHaveCount(0);
-  await page.keyboard.press("Space");
+  await pressSpace(page);
   await expect(page.getByRole("button", { name: /Cut done/ })).toBeVisible();
   await page.getByRole("button", { name: "Something is wrong" }).click();
   await page.getByRole("button", { name: /Take back the last entry/ }).click();

@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { expect, loadDemo, test } from "./support/fixtures.ts";
+import { pressSpace } from "./support/keyboard.ts";
 
 const port = 4181;
 
@@ -24,7 +25,7 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
   await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
   // Keys act as soon as the view listens, a moment after it can be seen.
   await expect(async () => {
-    await page.keyboard.press("Space");
+    await pressSpace(page);
     await expect(page.getByRole("button", { name: /wiped clean/, pressed: true })).toBeVisible({
       timeout: 1_000,
     });

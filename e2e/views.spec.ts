@@ -32,7 +32,7 @@ for (const {
       if (view.press) await page.getByRole("button", { name: view.press }).first().click();
       for (const key of view.keys ?? []) {
         await page.keyboard.press(key);
-        await page.waitForTimeout(120);
+        await page.waitForTimeout(key === "Space" ? 400 : 120);
       }
       // The page itself never scrolls sideways; what is wide scrolls in its own frame.
       const overflow = await page.evaluate(

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "./support/fixtures.ts";
-import { tabTo, typeInto } from "./support/keyboard.ts";
+import { pressSpace, tabTo, typeInto } from "./support/keyboard.ts";
 
 /** Looked at often: a walk has hundreds of steps. */
 const often = { intervals: [20, 30, 50, 100] };
@@ -101,7 +101,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
       await tabTo(page, page.getByRole("button", { name: "Clean all over" }));
       await page.keyboard.press("Enter");
     } else {
-      await page.keyboard.press("Space");
+      await pressSpace(page);
     }
     await expect.poll(() => page.locator("main").innerText(), often).not.toBe(before);
   }

@@ -40,7 +40,7 @@ for (const view of views) {
     if (view.press) await page.getByRole("button", { name: view.press }).first().click();
     for (const key of view.keys ?? []) {
       await page.keyboard.press(key);
-      await page.waitForTimeout(250);
+      await page.waitForTimeout(key === "Space" ? 420 : 250);
     }
     if (view.from)
       await page

@@ -3,13 +3,15 @@ import { sameJson } from "../core/job/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import { refused, say, words } from "../core/working/index.ts";
 import { type Database, newId } from "./database.ts";
-import { addJob, loadJob } from "./jobs.ts";
+import { addJob, archivedCard, loadJob, restoreJob } from "./jobs.ts";
 import { addMissing, addMissingMaterials, loadOwn, loadShop } from "./shop.ts";
 
 export type Imported =
   | { kind: "added" | "same" | "merged"; jobId: string; added: string[] }
   /** The job is known here with other decisions: ask which to keep. */
   | { kind: "differs"; jobId: string; name: string }
+  /** The job is here, archived: ask whether it is to come back as it is, or be replaced by the file. */
+  | { kind: "archived"; jobId: string; name: string }
   | { kind: "refused"; reason: Phrase; suggestion: Phrase };
 
 /** What to do when the job is known here with other decisions. */
@@ -30,15 +32,21 @@ export async function importJobFile(
   const file = outcome.value;
   const { job, shopUsed, ownUsed } = file;
   const came = { shopUsed, ownUsed };
-  const known = await loadJob(db, job.id);
-  if (!known) {
-    await addJob(db, job, file.records, at, came);
-    return { kind: "added", jobId: job.id, added: await addAll(db, file) };
-  }
   if (onDiffer === "asCopy") {
     const copy = { ...job, id: newId(), name: `${job.name} (imported)` };
     await addJob(db, copy, file.records, at, came);
     return { kind: "added", jobId: copy.id, added: await addAll(db, file) };
+  }
+  const archived = await archivedCard(db, job.id);
+  if (archived) {
+    // Nothing archived is overwritten unasked; once it is back, the file is held against it like against any other.
+    if (onDiffer === "ask") return { kind: "archived", jobId: job.id, name: archived.name };
+    await restoreJob(db, job.id);
+  }
+  const known = await loadJob(db, job.id);
+  if (!known) {
+    await addJob(db, job, file.records, at, came);
+    return { kind: "added", jobId: job.id, added: await addAll(db, file) };
   }
   const parted = known.records.some((mine) => {
     const theirs = file.records.find((r) => r.seq === mine.seq);

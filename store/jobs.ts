@@ -4,12 +4,17 @@ import {
   type Change,
   type Conflict,
   type Job,
-  jobSchema,
-  migrate,
   newJob,
+  openDocument,
   reversed,
 } from "../core/job/index.ts";
-import { effective, type Record, type RecordEvent } from "../core/steps/index.ts";
+import {
+  effective,
+  type Record,
+  type RecordEvent,
+  recordSchema,
+  upgradeRecord,
+} from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import type { Database, Draft, JobCard, JobDocument, JobRecord } from "./database.ts";
 import { newId } from "./database.ts";
@@ -36,7 +41,43 @@ export interface Stamp {
 function withoutJobId(record: JobRecord): Record {
   const { jobId, ...kept } = record;
   void jobId;
-  return kept;
+  return upgradeRecord(kept) as Record;
+}
+
+/** A record with what its shape gained since; one that fits no shape known here stays as it is. */
+function upToDate(record: Record): Record {
+  const parsed = recordSchema.safeParse(record);
+  return parsed.success ? parsed.data : record;
+}
+
+/** The job of a kept document, whatever version kept it; throws for one this app cannot know. */
+function opened({ job }: JobDocument): { job: Job; migrated: boolean } {
+  const document = openDocument(job);
+  if (document.ok) return document;
+  throw new Error(
+    document.problem === "invalid"
+      ? `the kept job cannot be read at ${document.at}: ${document.message}`
+      : `the job was kept by a newer version of the app (${String(document.version)}): reload`,
+  );
+}
+
+/**
+ * Writes a document of an older version back as this one has it, once. Changes made before it speak of another shape, so that
+ * undo begins anew.
+ */
+async function writeBackMigrated(db: Database, jobId: string): Promise<void> {
+  const document = await db.documents.get(jobId);
+  if (!document || !opened(document).migrated) return;
+  await db.transaction("rw", db.documents, db.records, db.history, async () => {
+    const now = await db.documents.get(jobId);
+    if (!now) return;
+    const { job, migrated } = opened(now);
+    if (!migrated) return;
+    await db.documents.put({ ...now, job });
+    const records = await db.records.where("jobId").equals(jobId).toArray();
+    await db.records.bulkPut(records.map((r) => ({ ...upToDate(withoutJobId(r)), jobId })));
+    await db.history.where("jobId").equals(jobId).delete();
+  });
 }
 
 /** Cards of the jobs on the bench, the newest change first. */
@@ -81,8 +122,9 @@ export async function createJob(db: Database, name: string, at: string): Promise
   return job.id;
 }
 
-/** Loads a job; null when there is none. A document of an older version is brought up to this one. */
+/** Loads a job that is on the bench; null when there is none. A document of an older version is brought up to this one. */
 export async function loadJob(db: Database, jobId: string): Promise<KeptJob | null> {
+  await writeBackMigrated(db, jobId);
   return db.transaction("r", [db.jobs, db.documents, db.records, db.drafts, db.history], async () => {
     const document = await db.documents.get(jobId);
     const card = await db.jobs.get(jobId);
@@ -90,11 +132,8 @@ export async function loadJob(db: Database, jobId: string): Promise<KeptJob | nu
     const records = await db.records.where("jobId").equals(jobId).toArray();
     const drafts = await db.drafts.where("jobId").equals(jobId).toArray();
     const [undo, redo] = await Promise.all([lastOf(db, jobId, 0), firstUndone(db, jobId)]);
-    const migrated = migrate(document.job);
-    if (!migrated.ok)
-      throw new Error(`the job was kept by a newer version of the app (${String(migrated.version)}): reload`);
     return {
-      job: jobSchema.parse(migrated.document),
+      job: opened(document).job,
       rev: document.rev,
       records: records.map(withoutJobId).sort((a, b) => a.seq - b.seq),
       drafts: Object.fromEntries(drafts.map((d) => [d.path, d.text])),
@@ -121,10 +160,11 @@ async function commit(
   stamp: Stamp,
   keep: () => Promise<void>,
 ): Promise<Changed> {
+  await writeBackMigrated(db, jobId);
   return db.transaction("rw", [db.jobs, db.documents, db.records, db.history, db.drafts], async () => {
     const document = await db.documents.get(jobId);
     if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
-    const applied = applyChanges(document.job, changes);
+    const applied = applyChanges(opened(document).job, changes);
     if (!applied.ok) return told(applied);
     await db.documents.put({ ...document, rev: document.rev + 1, job: applied.job });
     await db.jobs.update(jobId, { name: applied.job.name, sheet: applied.job.sheet, changed: stamp.at });
@@ -170,6 +210,7 @@ export async function undoJob(
   direction: "undo" | "redo",
   stamp: Stamp,
 ): Promise<Changed | null> {
+  await writeBackMigrated(db, jobId);
   const entry = direction === "undo" ? await lastOf(db, jobId, 0) : await firstUndone(db, jobId);
   if (!entry) return null;
   const changes = direction === "undo" ? reversed(entry.changes) : entry.changes;
@@ -210,6 +251,12 @@ export async function keepDraft(db: Database, draft: Draft): Promise<void> {
 /** The status line of a job's card, as the newest plan says it. Does not touch the time of change. */
 export async function setStatus(db: Database, jobId: string, status: Phrase): Promise<void> {
   await db.jobs.update(jobId, { status });
+}
+
+/** The card of a job that was archived; null when it is on the bench or not here. */
+export async function archivedCard(db: Database, jobId: string): Promise<JobCard | null> {
+  const card = await db.jobs.get(jobId);
+  return card?.deleted ? card : null;
 }
 
 /** Puts a job away; it can be brought back. */

@@ -16,6 +16,7 @@ import {
   type ShopList,
   shopListNames,
   shopSchema,
+  upgradeShop,
 } from "../core/shop/index.ts";
 import { type Database, shopKey } from "./database.ts";
 
@@ -33,7 +34,8 @@ export interface Equipment {
 export async function loadMine(db: Database): Promise<Shop> {
   const stored: unknown = await db.shop.get(shopKey);
   if (stored === undefined) return emptyShop;
-  const parsed = shopSchema.safeParse(stored);
+  // One kept by an earlier version lacks what came since: it is filled in, and written so with the next change.
+  const parsed = shopSchema.safeParse(upgradeShop(stored as { [key: string]: unknown }));
   if (!parsed.success)
     throw new Error(
       `the shop kept in this browser cannot be read (${parsed.error.issues[0]?.path.join("/") ?? ""}): reload to get the newer app`,

@@ -24,7 +24,9 @@ import {
   listDeleted,
   listJobs,
   loadJob,
+  loadMine,
   restoreJob,
+  saveItem,
   undoJob,
 } from "./index.ts";
 
@@ -149,6 +151,21 @@ describe("files", () => {
     expect((await kept()).job.name).toBe("Cheek block");
   });
 
+  test("a file of an archived job asks, and nothing archived is lost whatever is answered", async () => {
+    await set("name", "Mine");
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], 0, 1, stamp);
+    await deleteJob(db, "cheek-block", stamp.at);
+    expect(await importJobFile(db, demoFile, stamp.at)).toMatchObject({ kind: "archived", name: "Mine" });
+    expect([await loadJob(db, "cheek-block"), (await listDeleted(db)).length]).toEqual([null, 1]);
+    expect(await importJobFile(db, demoFile, stamp.at, "asCopy")).toMatchObject({ kind: "added" });
+    expect((await listDeleted(db)).length).toBe(1);
+    await importJobFile(db, demoFile, stamp.at, "keepMine");
+    expect([(await kept()).job.name, (await kept()).records.length]).toEqual(["Mine", 1]);
+    await deleteJob(db, "cheek-block", stamp.at);
+    await importJobFile(db, demoFile, stamp.at, "takeTheirs");
+    expect([(await kept()).job.name, (await kept()).records.length]).toEqual(["Cheek block", 1]);
+  });
+
   test("records that parted ways are never mixed", async () => {
     await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], 0, 1, stamp);
     const other = canonicalJson({
@@ -221,6 +238,42 @@ describe("versions", () => {
     expect(made.setups.length).toBe(6);
     expect(made.current).toBeGreaterThan(records.length > 0 ? 0 : -1);
   });
+
+  test.each([1, 2, 3, 4])(
+    "a job and a shop kept by version %d can be changed, undone, copied and exported today",
+    async (version) => {
+      const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
+      const { job, records, shopUsed } = JSON.parse(text) as {
+        job: { id: string; name: string };
+        records: object[];
+        shopUsed: object;
+      };
+      const old = new Database(`old-${version}`);
+      await addJob(old, job as never, records as never, stamp.at);
+      await old.shop.put(shopUsed as never, "mine");
+      const change = (to: string, from: string) =>
+        changeJob(old, job.id, [{ path: "name", from, to }], "", stamp);
+      // The first change, with nothing read before.
+      expect(await change("First", job.name)).toMatchObject({ ok: true });
+      expect(await change("Second", "First")).toMatchObject({ ok: true });
+      expect(await undoJob(old, job.id, "undo", stamp)).toMatchObject({ ok: true });
+      const now = (await loadJob(old, job.id))!;
+      expect([now.job.name, now.job.version, now.records.length]).toEqual([
+        "First",
+        jobVersion,
+        records.length + now.records.filter((r) => r.type === "changed").length,
+      ]);
+      expect((await loadJob(old, (await copyJob(old, job.id, stamp.at))!))!.job.part).toEqual(now.job.part);
+      const file = (await exportJobFile(old, job.id))!;
+      expect(readJobFile(file).ok).toBe(true);
+      expect(await importJobFile(old, file, stamp.at)).toMatchObject({ kind: "same" });
+      const [vise] = (await loadMine(old)).vises;
+      expect(await saveItem(old, "vises", vise!.id, vise!, { ...vise!, name: "Renamed" })).toEqual({
+        ok: true,
+      });
+      expect((await loadMine(old)).vises[0]!.name).toBe("Renamed");
+    },
+  );
 
   test("steps lead from version to version, and a newer document is refused", () => {
     const steps: Migrations = { 1: (d) => ({ ...d, b: d.a }), 2: (d) => ({ ...d, c: 3 }) };

@@ -212,3 +212,27 @@ test("holes that follow one another are spotted together: one change of the tool
   expect(operations.slice(0, 3).map((o) => o.key)).toEqual(["h-0/spot", "h-1/spot", "h-2/spot"]);
   expect(operations.filter((o) => o.cutter === "spot-10" && !o.sameTool)).toHaveLength(1);
 });
+
+describe("what the drawing check blocks is not planned", () => {
+  const sizes = { diameter: "6", depth: "10" };
+  test.each([
+    [
+      "outside the block",
+      featureOf("hole", "bad", "top", { sizes, first: "left 150" }),
+      /goes out of the block/,
+    ],
+    ["without its size", featureOf("hole", "bad", "top", { sizes: { depth: "10" } }), /is not whole yet/],
+    ["just inside", featureOf("hole", "bad", "top", { sizes, first: "left 90" }), null],
+  ])("a hole %s", (_what, hole, reason) => {
+    const good = featureOf("hole", "good", "top", { sizes, first: "left 30" });
+    const made = planOf(block(["part/features", featureList([hole, good])]));
+    const cut = made.features!.setups.flatMap((s) => s.features);
+    expect(cut).toContain("good");
+    expect(cut.includes("bad")).toBe(reason === null);
+    const told = made.features!.refused.map((r) => phraseText(r.reason, "mm"));
+    if (reason) expect(told.join()).toMatch(reason);
+    else expect(told).toEqual([]);
+    // The squaring of the block is not held up by it.
+    expect(made.setups).toHaveLength(6);
+  });
+});

@@ -194,7 +194,9 @@ function ImportJob() {
   };
   const good = imported && !tooLarge ? goodWords[imported.kind] : undefined;
   return (
-    <Box flexBasis={problem || imported?.kind === "differs" ? "100%" : "auto"}>
+    <Box
+      flexBasis={problem || imported?.kind === "differs" || imported?.kind === "archived" ? "100%" : "auto"}
+    >
       <FileChoice
         label="Import a job file"
         accept=".json,application/json"
@@ -226,6 +228,17 @@ function ImportJob() {
           <Box display="flex" gap="8px" mt="6px" flexWrap="wrap">
             <Button onClick={() => send(text, "keepMine")}>Keep the decisions here</Button>
             <Button onClick={() => send(text, "takeTheirs")}>Take those of the file</Button>
+            <Button onClick={() => send(text, "asCopy")}>Import as a copy</Button>
+          </Box>
+        </Notice>
+      )}
+      {imported?.kind === "archived" && !tooLarge && (
+        <Notice severity="warn" role="alert">
+          "{imported.name}" is in your archive. Bring it back as it is, replace its decisions with the file's,
+          or keep both?{" "}
+          <Box display="flex" gap="8px" mt="6px" flexWrap="wrap">
+            <Button onClick={() => send(text, "keepMine")}>Bring back the archived one</Button>
+            <Button onClick={() => send(text, "takeTheirs")}>Bring it back with the file's decisions</Button>
             <Button onClick={() => send(text, "asCopy")}>Import as a copy</Button>
           </Box>
         </Notice>

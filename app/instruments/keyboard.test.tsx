@@ -30,6 +30,7 @@ describe("keys of a view", () => {
     const actions: KeyActions = {
       "3": () => done.push("3"),
       j: () => done.push("j"),
+      " ": () => done.push("cut"),
       "Ctrl+z": () => done.push("undo"),
     };
     const { getByLabelText } = render(
@@ -62,5 +63,37 @@ describe("keys of a view", () => {
     act(field);
     vi.advanceTimersByTime(100);
     expect(done).toEqual(expected);
+  });
+
+  const space = (downs: number, heldFor: number, then = 0) => {
+    for (let i = 0; i < downs; i++) {
+      press(" ", document.body, { repeat: i > 0 });
+      vi.advanceTimersByTime(heldFor / downs);
+    }
+    document.body.dispatchEvent(new KeyboardEvent("keyup", { key: " ", bubbles: true }));
+    vi.advanceTimersByTime(then);
+  };
+  test.each<[string, () => void, string[]]>([
+    ["a short press of Space cuts once", () => space(1, 80), ["cut"]],
+    ["six seconds of Space cut nothing", () => space(180, 6000), []],
+    ["a doubled Space cuts once", () => [space(1, 60, 90), space(1, 60)], ["cut"]],
+    ["Space pressed again later cuts again", () => [space(1, 60, 500), space(1, 60)], ["cut", "cut"]],
+    [
+      "Space that went down in a field is no press of the view",
+      () => document.body.dispatchEvent(new KeyboardEvent("keyup", { key: " ", bubbles: true })),
+      [],
+    ],
+  ])("%s", (_what, act, expected) => {
+    const { done } = setUp();
+    act();
+    expect(done).toEqual(expected);
+  });
+
+  test("a held Enter presses the button that has focus only once", () => {
+    setUp();
+    const button = document.body.appendChild(document.createElement("button"));
+    expect(press("Enter", button)).toBe(true);
+    expect(press("Enter", button, { repeat: true })).toBe(false);
+    button.remove();
   });
 });

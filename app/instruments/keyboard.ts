@@ -1,4 +1,5 @@
 import { useEffect, useEffectEvent } from "react";
+import { deliberatePress } from "./deliberate-press.ts";
 
 /** Digits that come this close together come from an instrument that types, ms. */
 const burstGap = 30;
@@ -12,6 +13,8 @@ const isField = (target: EventTarget | null): boolean =>
 /**
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.
  * Digits within 30 ms of each other ending in Enter come from an instrument: they go to `onInstrument`, not to the keys.
+ * Space cuts and ticks: it acts when it is let go after a short press, never while it is held, and not twice at a double press;
+ * a button that has focus gets no more of a held Enter either.
  */
 export function useKeyboard(
   actions: KeyActions,
@@ -25,6 +28,7 @@ export function useKeyboard(
     let burst = "";
     let lastAt = 0;
     let timer: ReturnType<typeof setTimeout> | undefined;
+    const space = deliberatePress();
     const settle = () => {
       // A lone digit is a key; a longer burst without Enter is nobody's.
       if (burst.length === 1 && single) act(burst);
@@ -58,14 +62,24 @@ export function useKeyboard(
       }
       const onControl =
         event.target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(event.target.tagName);
+      if (event.key === "Enter" && event.repeat && onControl && has(" ")) event.preventDefault();
       if (!single || (event.key === " " && onControl) || !has(event.key)) return;
       event.preventDefault();
-      act(event.key);
+      if (event.key === " ") space.down(now, event.repeat);
+      else act(event.key);
+    };
+    const onRelease = (event: KeyboardEvent) => {
+      if (event.key === " " && space.up(performance.now()) && single) act(" ");
     };
     addEventListener("keydown", onKey);
+    addEventListener("keyup", onRelease);
+    const onBlur = () => space.forget();
+    addEventListener("blur", onBlur);
     return () => {
       clearTimeout(timer);
       removeEventListener("keydown", onKey);
+      removeEventListener("keyup", onRelease);
+      removeEventListener("blur", onBlur);
     };
   }, [single]);
 }

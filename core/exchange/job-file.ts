@@ -1,5 +1,5 @@
 import { ownHandbookSchema } from "../handbook/index.ts";
-import { type Job, jobSchema, jobVersion, migrate } from "../job/index.ts";
+import { type Job, jobSchema, jobVersion, openDocument } from "../job/index.ts";
 import { type Record, recordSchema, upgradeRecord } from "../steps/index.ts";
 import { type Shop, shopSchema, upgradeShop } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, say, words } from "../working/index.ts";
@@ -47,6 +47,9 @@ function placeOf(text: string, error: unknown): Phrase {
   return say`at line ${before.length}, column ${(before.at(-1) ?? "").length + 1}`;
 }
 
+const notFitting = (path: readonly PropertyKey[], message: string) =>
+  refused(say`The file does not fit at ${path.map(String).join(" / ") || "its top"}: ${message}.`, another);
+
 /**
  * Reads a job file of any version up to this one.
  * @returns the file, or what is wrong with it and where; never a half-read job
@@ -73,22 +76,27 @@ export function readJobFile(text: string): Outcome<JobFile> {
   const { job, version } = raw as { job?: unknown; version?: unknown };
   if (typeof job !== "object" || job === null)
     return refused(words('The file holds no job: its field "job" is missing.'), another);
-  const migrated = migrate(job as { [key: string]: unknown });
-  if (!migrated.ok) {
-    return migrated.problem === "newer"
-      ? refused(
+  const opened = openDocument(job);
+  if (!opened.ok) {
+    switch (opened.problem) {
+      case "newer":
+        return refused(
           say`The file was written by a newer version (${String(version)}); this app knows up to ${jobVersion}.`,
           words(
             "Reload this page to get the newer app, or export from the other one again. Nothing was changed here.",
           ),
-        )
-      : refused(say`The version of the job, "${String(migrated.version)}", is not known here.`, another);
+        );
+      case "unknown":
+        return refused(say`The version of the job, "${String(opened.version)}", is not known here.`, another);
+      case "invalid":
+        return notFitting(["job", ...opened.at.split("/")], opened.message);
+    }
   }
   const { shopUsed, records } = raw as { shopUsed?: unknown; records?: unknown };
   const parsed = jobFileSchema.safeParse({
     ...raw,
     version: jobVersion,
-    job: migrated.document,
+    job: opened.job,
     // A file of version 1 has machines without ranges and conditions with one feed.
     shopUsed:
       typeof shopUsed === "object" && shopUsed !== null
@@ -98,10 +106,7 @@ export function readJobFile(text: string): Outcome<JobFile> {
   });
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    return refused(
-      say`The file does not fit at ${issue?.path.join(" / ") || "its top"}: ${issue?.message ?? "not valid"}.`,
-      another,
-    );
+    return notFitting(issue?.path ?? [], issue?.message ?? "not valid");
   }
   return done(parsed.data);
 }

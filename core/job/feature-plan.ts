@@ -33,6 +33,8 @@ export interface PlannedFeatures extends FeaturePlan {
 
 export interface FeatureInputs {
   part: Part;
+  /** What the drawing check blocks. */
+  blocked: FeaturesAsked["blocked"];
   /** The squared block; null for a shaft, which comes turned. */
   piece: Piece | null;
   last: Setup | null;
@@ -77,6 +79,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     part,
     site,
     features,
+    blocked: inputs.blocked,
     piece: piece ?? turnedPiece(site.sizes),
     machine,
     vise,

@@ -5,6 +5,7 @@ export { errorKey } from "./error-working.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";
 export * from "./cut-comparison.ts";
+export * from "./open-document.ts";
 export * from "./override.ts";
 export * from "./plan.ts";
 export { planStart, schoolOf } from "./plan-start.ts";

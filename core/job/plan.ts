@@ -1,6 +1,14 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { asMilled, checkDrawing, type DrawingFinding, type Part, partSizes } from "../part/index.ts";
+import {
+  asMilled,
+  blockedFeatures,
+  checkDrawing,
+  type DrawingFinding,
+  type Part,
+  partSizes,
+  stopsPlan,
+} from "../part/index.ts";
 import { mm, quantity, tidy } from "../quantity/index.ts";
 import {
   extentOf,
@@ -134,10 +142,11 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   };
   const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   if (part.shaft) {
-    const whole = target && machine && vise && material && findings.every((f) => f.severity !== "stop");
+    const whole = target && machine && vise && material && !findings.some(stopsPlan);
     const features = whole
       ? planFeaturesOf({
           part,
+          blocked: blockedFeatures(findings),
           piece: null,
           last: null,
           machine,
@@ -151,7 +160,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     const made = withFeatures(empty, features, records, piece, part, everything);
     return { ...made, status: shaftStatus(job, made) };
   }
-  if (!target || findings.some((f) => f.severity === "stop") || !machine || !vise || !material) {
+  if (!target || findings.some(stopsPlan) || !machine || !vise || !material) {
     return { ...empty, status: statusLines(job, empty) };
   }
 
@@ -169,6 +178,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     route.refusal === null
       ? planFeaturesOf({
           part,
+          blocked: blockedFeatures(findings),
           piece: route.setups.at(-1)?.after ?? raw,
           last: route.setups.at(-1) ?? null,
           machine,
@@ -263,15 +273,17 @@ function spareWarning(spare: Spare): Warning[] {
     : [];
 }
 
-/** How many features the drawing has, for its status line. */
-function featureCount(job: Job): string {
+/** How many features the drawing has, and how many of them cannot be cut as drawn, for its status line. */
+function featureCount(job: Job, findings: readonly DrawingFinding[]): string {
   const count = job.part.features.order.length;
-  return count === 0 ? "" : count === 1 ? ", 1 feature" : `, ${count} features`;
+  const blocked = Object.keys(blockedFeatures(findings)).length;
+  const all = count === 0 ? "" : count === 1 ? ", 1 feature" : `, ${count} features`;
+  return blocked === 0 ? all : `${all}, ${blocked} to correct`;
 }
 
 /** A shaft comes turned: what its stations say in a line. */
 function shaftStatus(job: Job, made: Plan): Plan["status"] {
-  const stops = made.findings.filter((f) => f.severity === "stop").length;
+  const stops = made.findings.filter(stopsPlan).length;
   const sections = job.part.shaft?.order ?? [];
   const measured = sections.filter((id) => job.stock.turned[id]).length;
   const features = made.features;
@@ -279,7 +291,7 @@ function shaftStatus(job: Job, made: Plan): Plan["status"] {
     drawing:
       stops > 0
         ? say`${stops} still to fill in`
-        : say`shaft, ${sections.length} ${sections.length === 1 ? "section" : "sections"}${featureCount(job)}`,
+        : say`shaft, ${sections.length} ${sections.length === 1 ? "section" : "sections"}${featureCount(job, made.findings)}`,
     stock: say`turned, ${measured} of ${sections.length} measured`,
     ...featureStatus(made),
     setups: features
@@ -322,7 +334,7 @@ function featureStatus(made: Plan): Pick<Plan["status"], "cuts" | "machine" | "r
 }
 
 function statusLines(job: Job, made: Plan): Plan["status"] {
-  const stops = made.findings.filter((f) => f.severity === "stop").length;
+  const stops = made.findings.filter(stopsPlan).length;
   const own = axisNames.filter((axis) => typeof job.part.sizes[axis]?.upper === "number").length;
   const tightest = made.spares
     ? axisNames
@@ -332,7 +344,9 @@ function statusLines(job: Job, made: Plan): Plan["status"] {
     : undefined;
   return {
     drawing:
-      stops > 0 ? say`${stops} still to fill in` : say`3 sizes, ${own} with own limits${featureCount(job)}`,
+      stops > 0
+        ? say`${stops} still to fill in`
+        : say`3 sizes, ${own} with own limits${featureCount(job, made.findings)}`,
     stock:
       made.spares === null
         ? words("after the drawing")

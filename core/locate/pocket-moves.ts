@@ -17,10 +17,17 @@ export interface PocketMoves {
   cornerRadius: Mm;
 }
 
+/** More rings than anyone walks by hand: a cutter that wants them is too small for the pocket. */
+export const mostRings = 200;
+
+/** How many rings clear a pocket besides the innermost one. */
+const ringsFor = (smaller: Mm, cutter: Mm, share: number): number =>
+  Math.ceil(tidy(smaller / (share * cutter)));
+
 /**
  * Rings that clear a rectangular pocket from its middle, none wider than a share of the cutter.
  * @param leave on every wall for the finish
- * @returns null when the cutter does not go in
+ * @returns null when the cutter does not go in, or is so small that it takes more than two hundred rings
  */
 export function pocketMoves(
   size: { x: Mm; y: Mm },
@@ -34,7 +41,8 @@ export function pocketMoves(
   const outer = { x: Math.max(0, finish.x - leave), y: Math.max(0, finish.y - leave) };
   const smaller = Math.min(outer.x, outer.y);
   // The innermost ring is a line along the longer size; each further one goes out by the same.
-  const count = Math.ceil(tidy(smaller / (share * cutter)));
+  const count = ringsFor(smaller, cutter, share);
+  if (!(count <= mostRings)) return null;
   const step = count === 0 ? 0 : smaller / count;
   const rings = Array.from({ length: count + 1 }, (_, i) => {
     const off = smaller - i * step;

@@ -2,7 +2,7 @@ import { type Axis, axisNames } from "../frame/index.ts";
 import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { type Dimension, mm } from "../quantity/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { note, rule, stop, type Warning } from "../working/index.ts";
+import { note, type Phrase, rule, stop, type Warning } from "../working/index.ts";
 import { checkFeatures } from "./features/check-features.ts";
 import { checkMates } from "./mates-of-part.ts";
 import { featuresOf, limitsOf, type Part } from "./part.ts";
@@ -78,23 +78,36 @@ function checkSizes(part: Part, shop: Shop): DrawingFinding[] {
   return found;
 }
 
-/** What speaks against the features and the mates, and that they are not cut yet. */
+/** What is wrong with the features and the mates. */
 function checkContents(part: Part, shop: Shop, machine: Machine | null): DrawingFinding[] {
   const site = siteOfPart(part);
   const features = featuresOf(part);
-  const told = (found: Warning[]): DrawingFinding[] => found.map((finding) => ({ axis: null, ...finding }));
+  const found = (warnings: Warning[]): DrawingFinding[] =>
+    warnings.map((finding) => ({ axis: null, ...finding }));
   const limits = (dimension: Dimension) => limitsOf(dimension, part);
   return [
-    ...(site ? told(checkFeatures(features, { site, shop, machine, limitsOf: limits })) : []),
-    ...told(checkMates(part)),
-    ...(site && (features.length > 0 || part.shaft)
-      ? told([
+    ...(site ? found(checkFeatures(features, { site, shop, machine, limitsOf: limits })) : []),
+    ...found(checkMates(part)),
+    ...(site && part.shaft && features.length === 0
+      ? found([
           note(
             rule(
-              "drawing.featuresBeside",
-            )`${part.shaft ? "A shaft comes turned to its drawing" : "The setups square the block"}. ${features.length === 0 ? "Nothing is cut into it yet." : `${features.length === 1 ? "Its feature is" : `Its ${features.length} features are`} drawn and checked here, and milled by you: the plan does not cut them.`}`,
+              "drawing.plainShaft",
+            )`A shaft comes turned to its drawing. Add a feature: nothing is milled on it yet.`,
           ),
         ])
       : []),
   ];
+}
+
+/** Whether a finding stops the plan of the whole part; one about a feature leaves only that feature out. */
+export const stopsPlan = (finding: DrawingFinding): boolean =>
+  finding.severity === "stop" && finding.feature === undefined;
+
+/** Why features are not planned, by their id: the first that the drawing check blocks of each. */
+export function blockedFeatures(findings: readonly DrawingFinding[]): { [feature: string]: Phrase } {
+  const blocked: { [feature: string]: Phrase } = {};
+  for (const { feature, severity, phrase } of findings)
+    if (feature !== undefined && severity === "stop") blocked[feature] ??= phrase;
+  return blocked;
 }

@@ -7,12 +7,15 @@ import type { Piece } from "../stock/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import type { FeatureTold } from "./feature-setup.ts";
 import type { OwnSeat } from "./route-context.ts";
+import type { Phrase } from "../working/index.ts";
 import type { Setup } from "./setup-facts.ts";
 
 export interface FeaturesAsked {
   part: Part;
   site: Site;
   features: readonly Feature[];
+  /** Why the drawing check lets a feature not be cut, by its id. */
+  blocked: { readonly [feature: string]: Phrase };
   /** The squared block, or the turned shaft. */
   piece: Piece;
   machine: Machine;

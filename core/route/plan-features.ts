@@ -32,6 +32,12 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
     });
   const drawn: Drawn[] = [];
   for (const feature of features) {
+    const reason = asked.blocked[feature.id];
+    if (reason) {
+      const suggestion = words("Correct it on the drawing (1).");
+      refusedOnes.push({ feature: feature.id, others: [], ...refused(reason, suggestion) });
+      continue;
+    }
     const cutout = cutoutOf(feature, site);
     const form = site.shaft ? "shaft" : "block";
     const { on } = rulesOf(feature.kind);

@@ -1,5 +1,5 @@
 import { pocketPlaces } from "../figure/index.ts";
-import { pocketMoves } from "../locate/index.ts";
+import { mostRings, pocketMoves } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, note, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";
@@ -19,6 +19,11 @@ export const pocketSum: Sum = {
   work: ({ n }) => {
     const [x, y, radius, cutter, leave] = [n("x"), n("y"), n("radius"), n("cutter"), n("leave")];
     const moves = pocketMoves({ x, y }, cutter, leave);
+    if (!moves && cutter > 0 && cutter <= Math.min(x, y))
+      return refused(
+        say`A ${mm(cutter)} cutter takes more than ${mostRings} rings to clear ${mm(x)} by ${mm(y)}.`,
+        words("Take a larger cutter to clear it, and a small one for the corners only."),
+      );
     if (!moves)
       return refused(
         say`A cutter of ${mm(cutter)} does not go into a pocket of ${mm(x)} by ${mm(y)}.`,

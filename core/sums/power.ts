@@ -1,9 +1,12 @@
 import { cutChain, forceOverTurn, teethEngaged } from "../cutting/index.ts";
 import { suggestedShare } from "../handbook/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
-import { done, line, refused, rule, warn, type Warning, words } from "../working/index.ts";
+import { done, line, refused, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { materialField, materialOf } from "./choices.ts";
 import { number, type Sum } from "./sum.ts";
+
+/** No cutter has more teeth than a fine slitting saw. */
+const mostTeeth = 400;
 
 /** Power, torque and force of a cut. */
 export const power: Sum = {
@@ -33,7 +36,7 @@ export const power: Sum = {
       n("rpm"),
     ];
     const { kc11, mc } = material;
-    const whole = Number.isInteger(teeth) && teeth >= 1;
+    const whole = Number.isInteger(teeth) && teeth >= 1 && teeth <= mostTeeth;
     const chain = whole ? cutChain({ diameter, teeth, ap, ae, fz, n: rpm, kc11, mc }) : null;
     if (
       !chain ||
@@ -44,9 +47,7 @@ export const power: Sum = {
       n("efficiency") > 1
     )
       return refused(
-        words(
-          "Such a cut cannot be: the width lies within the diameter, all sizes above nothing, teeth whole.",
-        ),
+        say`Such a cut cannot be: the width lies within the diameter, all sizes above nothing, teeth whole and at most ${mostTeeth}.`,
         words("Correct the sizes."),
       );
     const engagement = (Math.acos(1 - (2 * ae) / diameter) * 180) / Math.PI;

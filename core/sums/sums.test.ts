@@ -54,7 +54,7 @@ describe.each(sums)("$title", (sum) => {
       const rubbish = workSum(sum, (key) => (key === field.key ? "x?" : null), "mm");
       expect(rubbish.fields.find((f) => f.key === field.key)!.problem).not.toBeNull();
       expect(rubbish.answer).toBeNull();
-      for (const text of isChoice(field) ? [""] : ["", "0", "999999", "0.0001"]) {
+      for (const text of isChoice(field) ? [""] : ["", "0", "999999", "0.0001", "999999999", "0.00001"]) {
         const worked = workSum(sum, (key) => (key === field.key ? text : null), "mm");
         const figures = worked.answer?.figures ?? [];
         expect([field.key, text, figures.every((f) => Number.isFinite(f.value.value))]).toEqual([
@@ -69,6 +69,9 @@ describe.each(sums)("$title", (sum) => {
 });
 
 test.each<[string, { [key: string]: string }, RegExp]>([
+  ["pocket", { cutter: "0.00001" }, /more than 200 rings/],
+  ["pocket", { x: "9000", y: "9000" }, /more than 200 rings/],
+  ["power", { teeth: "999999999" }, /at most 400/],
   ["power", { ap: "30", motor: "0.5" }, /wanted of 0.38 kW at the spindle: too much; \d/],
   ["power", { ae: "25" }, /within the diameter/],
   ["power", { teeth: "2.5" }, /teeth whole/],

@@ -17,3 +17,15 @@ export async function typeInto(page: Page, field: Locator, text: string): Promis
   await page.keyboard.type(text);
   await page.keyboard.press("Enter");
 }
+
+/** When Space was pressed last on a page: a press right after another counts as the same one doubled. */
+const lastSpace = new WeakMap<Page, number>();
+const apart = 360;
+
+/** Presses Space as a person who means it, no sooner after the last press than the app takes for a new one. */
+export async function pressSpace(page: Page): Promise<void> {
+  const since = Date.now() - (lastSpace.get(page) ?? 0);
+  if (since < apart) await page.waitForTimeout(apart - since);
+  await page.keyboard.press("Space");
+  lastSpace.set(page, Date.now());
+}

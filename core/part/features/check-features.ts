@@ -1,7 +1,7 @@
 import { type Axis, axesAcross, axisNames, axisOf, facesOf } from "../../frame/index.ts";
 import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.ts";
 import type { Machine, Shop } from "../../shop/index.ts";
-import { rule, type Warning, warn } from "../../working/index.ts";
+import { rule, stop, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
 import { between, crossings, held, type Held } from "./between.ts";
 import { chainAlong } from "./chain.ts";
@@ -35,7 +35,7 @@ export interface CheckedBy {
   limitsOf: (dimension: Dimension) => Limits;
 }
 
-/** What speaks against the features of a part, each with what to do. */
+/** What is wrong with the features of a part, each with what to do; what is blocked is not planned. */
 export function checkFeatures(features: readonly Feature[], by: CheckedBy): FeatureFinding[] {
   const { site, shop } = by;
   const names = featureNames(features);
@@ -48,7 +48,7 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
     const { on } = rulesOf(feature.kind);
     if (on !== "both" && on !== form)
       return told([
-        warn(
+        stop(
           rule(
             "drawing.wrongForm",
           )`A ${rulesOf(feature.kind).word} goes into a ${on}, this part is a ${form}. Take it out.`,
@@ -65,7 +65,7 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
       ...others.flatMap((other) =>
         other.print === mine.print
           ? [
-              warn(
+              stop(
                 rule(
                   "drawing.twice",
                 )`The ${name} and the ${other.name} are the same in the same place. Move one, or take it out.`,
@@ -89,13 +89,13 @@ function notWhole(feature: Feature, name: string, features: readonly Feature[], 
     if (from !== "feature") continue;
     const axis = axesAcross(feature.face)[which === "first" ? 0 : 1];
     if (!features.some((f) => f.id === of))
-      return warn(
+      return stop(
         rule(
           "drawing.datumGone",
         )`The ${name} counts from a feature that was taken out. Choose where it counts from.`,
       );
     if (site.middleOf(of!, axis) === null)
-      return warn(
+      return stop(
         rule(
           "drawing.ring",
         )`The ${name} counts from a feature that is not placed, or from itself in a ring. Give one of them a place from an edge.`,
@@ -103,15 +103,15 @@ function notWhole(feature: Feature, name: string, features: readonly Feature[], 
   }
   const impossible = rules.impossible?.(feature, site);
   return impossible
-    ? warn(rule("drawing.impossible")`The ${name} cannot be: ${impossible}`)
-    : warn(rule("drawing.unfinished")`The ${name} is not whole yet: fill in what is empty.`);
+    ? stop(rule("drawing.impossible")`The ${name} cannot be: ${impossible}`)
+    : stop(rule("drawing.unfinished")`The ${name} is not whole yet: fill in what is empty.`);
 }
 
 function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warning[] {
   return axisNames
     .filter((axis) => box[axis][0] < -1e-6 || box[axis][1] > sizes[axis] + 1e-6)
     .map((axis) =>
-      warn(
+      stop(
         rule(
           "drawing.outside",
         )`The ${name} goes out of the ${shaft ? "shaft" : "block"} along its ${axis}: it reaches from ${mm(box[axis][0])} to ${mm(box[axis][1])} of ${mm(sizes[axis])}.`,
@@ -157,7 +157,7 @@ function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }:
       const limits = limitsOf(dimension);
       return limits.upper < limits.lower || limits.lower <= 0
         ? [
-            warn(
+            stop(
               rule(
                 "drawing.limitsOf",
               )`The limits of the ${what} cannot be: ${mm(limits.lower)} to ${mm(limits.upper)}.`,

@@ -49,7 +49,7 @@ server.closeAllConnections();
 
 const { count, size, warnings } = await generateSW({
   globDirectory: "build/client",
-  globPatterns: ["assets/**/*.{js,css,woff2}", "favicon.svg", "demo/*.json"],
+  globPatterns: ["assets/**/*.{js,css,woff2,wasm}", "favicon.svg", "demo/*.json"],
   swDest: "build/client/sw.js",
   additionalManifestEntries: documents.map((url) => ({ url, revision })),
   ignoreURLParametersMatching: [/./],

@@ -35,7 +35,16 @@ import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
-import { askComparison, askCost, askRoutes, stopRoutes, usePlan, useWorking } from "../planner/use-plan.ts";
+import {
+  askComparison,
+  askCost,
+  askRoutes,
+  stopRoutes,
+  stopWalk,
+  usePlan,
+  useWorking,
+  askWalk,
+} from "../planner/use-plan.ts";
 import { Drawers } from "./drawers.tsx";
 import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
@@ -228,6 +237,8 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     cost: askCost,
     compareRoutes: askRoutes,
     stopRoutes,
+    walkThrough: askWalk,
+    stopWalk,
     focusKey,
     setFocusKey,
     reason,

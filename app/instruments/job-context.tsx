@@ -7,6 +7,8 @@ import type {
   DrawingCost,
   Job,
   Plan,
+  Rehearsal,
+  RehearsalProgress,
   RouteComparison,
 } from "../../core/job/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
@@ -46,6 +48,10 @@ export interface JobContextValue {
   compareRoutes: (onProgress: (progress: ComparisonProgress) => void) => Promise<RouteComparison | null>;
   /** Ends that comparison. */
   stopRoutes: () => void;
+  /** Obeys the told steps to the letter, from raw stock to the end. */
+  walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;
+  /** Ends that walk. */
+  stopWalk: () => void;
   /** Plans with changes that are being typed, before they are kept; null takes them back. */
   preview: (path: string, change: Change | null) => void;
   /** Figure whose working stands in the margin. */

@@ -20,6 +20,8 @@ const context: JobContextValue = {
   cost: () => Promise.resolve(null),
   compareRoutes: () => Promise.resolve(null),
   stopRoutes: () => undefined,
+  walkThrough: () => Promise.resolve(null),
+  stopWalk: () => undefined,
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
   working: false,
   piece: 1,

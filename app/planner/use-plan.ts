@@ -6,6 +6,8 @@ import type {
   DrawingCost,
   Plan,
   PlanInputs,
+  Rehearsal,
+  RehearsalProgress,
   RouteComparison,
 } from "../../core/job/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
@@ -73,3 +75,9 @@ export const askRoutes = (
 ): Promise<RouteComparison | null> => thePlanner().routes(Comlink.proxy(onProgress));
 
 export const stopRoutes = (): void => void thePlanner().stopRoutes();
+
+/** The told steps of the last plan obeyed to the letter; null when stopped. */
+export const askWalk = (onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> =>
+  thePlanner().walkThrough(Comlink.proxy(onProgress));
+
+export const stopWalk = (): void => void thePlanner().stopWalk();

@@ -1,4 +1,5 @@
 import * as Comlink from "comlink";
+import wasm from "manifold-3d/manifold.wasm?url";
 import {
   compareCut,
   costing,
@@ -9,9 +10,13 @@ import {
   type Plan,
   plan,
   type PlanInputs,
+  type Rehearsal,
+  type RehearsalProgress,
+  rehearsing,
   type RouteComparison,
   workingOf,
 } from "../../core/job/index.ts";
+import { openSolids, type SolidKit } from "../../core/rehearse/index.ts";
 import type { OperationKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 
@@ -19,6 +24,18 @@ import type { Working } from "../../core/working/index.ts";
 let comparison = 0;
 
 let last: { inputs: PlanInputs; shopText: string; made: Plan } | undefined;
+
+/** The newest walk asked for, and those that were walked to their end, by what they were walked of. */
+let walk = 0;
+const walked = new Map<string, Rehearsal>();
+const mostWalked = 8;
+let solids: Promise<SolidKit> | undefined;
+
+const pause = (ms = 0) => new Promise((resolve) => setTimeout(resolve, ms));
+/** Work goes on this long before others are let in, ms. */
+const piece = 40;
+/** Nothing long begins while somebody types, ms. */
+const quiet = 400;
 
 /** Hosts the heavy rooms of core, so that typing never waits for planning. */
 const planner = {
@@ -43,13 +60,13 @@ const planner = {
    */
   async cost(): Promise<DrawingCost | null> {
     const mine = last?.inputs;
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    await pause(quiet);
     if (!mine || last?.inputs !== mine) return null;
     const work = costing(mine.job, mine.shop, mine.own);
     for (;;) {
       const step = work.next();
       if (step.done) return step.value;
-      await new Promise((resolve) => setTimeout(resolve));
+      await pause();
       if (last.inputs !== mine) return null;
     }
   },
@@ -66,16 +83,55 @@ const planner = {
       const step = work.next();
       if (step.done) return step.value;
       const now = performance.now();
-      if (now - told < 40) continue;
+      if (now - told < piece) continue;
       told = now;
       onProgress(step.value);
-      await new Promise((resolve) => setTimeout(resolve));
+      await pause();
       if (mine !== comparison) return null;
     }
   },
   /** Ends the comparison that is being worked. */
   stopRoutes(): void {
     comparison++;
+  },
+  /**
+   * The told steps of the last plan's job obeyed to the letter, from raw stock to the end; null when it was stopped or another
+   * plan was asked for meanwhile. Walked once for the same decisions and shop.
+   */
+  async walkThrough(onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> {
+    const mine = ++walk;
+    if (!last) return null;
+    const { inputs, shopText } = last;
+    const { job, shop, own } = inputs;
+    const key = JSON.stringify([job, shopText, own ?? null]);
+    const known = walked.get(key);
+    if (known) return known;
+    await pause(quiet);
+    const kit = await (solids ??= openSolids(wasm));
+    const work = rehearsing({ job, shop, kit, seed: 1, ...(own ? { own } : {}) });
+    let told = performance.now();
+    for (;;) {
+      if (mine !== walk || last.inputs !== inputs) {
+        work.return(undefined as never);
+        return null;
+      }
+      const step = work.next();
+      if (step.done) {
+        const oldest = walked.size >= mostWalked ? walked.keys().next().value : undefined;
+        if (oldest !== undefined) walked.delete(oldest);
+        walked.set(key, step.value);
+        return step.value;
+      }
+      const now = performance.now();
+      if (now - told < piece) continue;
+      told = now;
+      onProgress(step.value);
+      await pause();
+    }
+  },
+  /** Ends the walk that is under way. */
+  stopWalk(): void {
+    walk++;
   },
 };
 

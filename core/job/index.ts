@@ -17,3 +17,4 @@ export { featureFigures } from "./feature-workings.ts";
 export * from "./workings.ts";
 export { type Change } from "../steps/index.ts";
 export * from "./route-comparison.ts";
+export * from "./rehearse-job.ts";

@@ -7,3 +7,4 @@ export * from "./feature-progress.ts";
 export * from "./feature-step.ts";
 export * from "./feature-steps.ts";
 export { wallShift } from "./wall-fit.ts";
+export * from "./events-to-finish.ts";

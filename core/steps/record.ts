@@ -86,3 +86,18 @@ export function effective(records: Record[]): Record[] {
   }
   return bySeq.filter((record) => !gone.has(record.seq) && record.type !== "withdrawn");
 }
+
+/** Records with events put after them, all at one time and by nobody: for whoever walks a job without a store. */
+export function appended(records: readonly Record[], ...events: RecordEvent[]): Record[] {
+  const last = records.at(-1)?.seq ?? 0;
+  return [
+    ...records,
+    ...events.map((event, i): Record => ({
+      seq: last + 1 + i,
+      at: "1970-01-01T00:00:00.000Z",
+      by: "",
+      piece: 1,
+      ...event,
+    })),
+  ];
+}

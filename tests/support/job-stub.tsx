@@ -26,12 +26,14 @@ interface StubOptions {
   onIntent?: (intent: JobIntent) => void;
   /** The comparison of ways; without it the real one. */
   comparison?: JobContextValue["compareRoutes"];
+  /** The walk of the told steps; without it one that was stopped. */
+  walk?: JobContextValue["walkThrough"];
 }
 
 /** A station or instrument inside a job that lives in memory: decisions and records are kept as the store would. */
 export function jobStub(
   children: ReactNode,
-  { job: first, records: begin = [], answer, onIntent, comparison }: StubOptions,
+  { job: first, records: begin = [], answer, onIntent, comparison, walk }: StubOptions,
 ) {
   let take: (intent: JobIntent) => void = () => undefined;
   function Host() {
@@ -66,6 +68,8 @@ export function jobStub(
       preview: () => undefined,
       compareRoutes: comparison ?? (() => Promise.resolve(compareRoutes(job, demoShop))),
       stopRoutes: () => undefined,
+      walkThrough: walk ?? (() => Promise.resolve(null)),
+      stopWalk: () => undefined,
       cost: () => Promise.resolve(drawingCost(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,

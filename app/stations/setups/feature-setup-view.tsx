@@ -30,6 +30,7 @@ import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { Reasons } from "./reasons.tsx";
 import { PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
+import { WalkedThrough } from "./walked-through.tsx";
 
 /** A setup in which features are cut: how it is held, where zero is picked up, what is done in it, and all of it on one page. */
 export function FeatureSetupView({
@@ -177,6 +178,7 @@ export function FeatureSetupView({
         <LayoutLines setup={setup} locating={locating} cutouts={drawn.cutouts} />
         <HeldAnotherWay setup={setup} />
         <RefusedFeatures />
+        <WalkedThrough />
         <Box display="flex" gap="14px" mt="16px" flexWrap="wrap">
           <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(first.key)}`}>The moves of this setup</ButtonLink>
           <ButtonLink to={`/jobs/${job.id}/machine`} look="strong">

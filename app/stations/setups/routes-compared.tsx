@@ -7,15 +7,15 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
+import { useLongWork } from "../../instruments/use-long-work.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-import { useComparison } from "./use-comparison.ts";
 
 /** The schools side by side: time, what to expect of squareness and parallelism, what they need; one is recommended. */
 export function RoutesCompared() {
   const { plan, compareRoutes, stopRoutes, reason } = useJob();
-  const { compared, progress, stopped, again } = useComparison(plan, compareRoutes);
+  const { found: compared, progress, stopped, again } = useLongWork(plan, compareRoutes);
   const own = useOverrides("route");
   const report = own.reportOf("school");
   const endsReport = own.reportOf("ends");

@@ -23,6 +23,7 @@ import { OwnSeat } from "./own-seat.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
 import { Reasons } from "./reasons.tsx";
+import { WalkedThrough } from "./walked-through.tsx";
 
 /** How do I hold it, in which order? */
 export function SetupsStation() {
@@ -152,6 +153,7 @@ export function SetupsStation() {
         </ButtonLink>
       </Box>
       <RefusedFeatures />
+      <WalkedThrough />
       <RoutesCompared />
       <ExpectedErrors face={setup.face} />
       <ReadinessSheet />

@@ -1,0 +1,144 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useMemo, useState } from "react";
+import { Link } from "react-router";
+import type { Plan, Rehearsal } from "../../../core/job/index.ts";
+import { featureNames, featuresOf } from "../../../core/part/index.ts";
+import { type Finding, findingPhrase } from "../../../core/rehearse/index.ts";
+import { keyFromSlug, keySlug } from "../../../core/route/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { useLongWork } from "../../instruments/use-long-work.ts";
+import { Words } from "../../instruments/words.tsx";
+
+/** Rows shown at first. */
+const shownAtFirst = 12;
+
+/** The told steps obeyed to the letter, before any metal: what goes wrong, with the step it belongs to. */
+export function WalkedThrough() {
+  const { plan, walkThrough, stopWalk } = useJob();
+  const { found, progress, stopped, again } = useLongWork(plan, walkThrough);
+  if (plan.steps.length === 0) return null;
+  const count = found?.findings.length ?? 0;
+  return (
+    <Section
+      title={
+        found
+          ? `Walked through: ${count} ${count === 1 ? "finding" : "findings"}`
+          : "Walked through to the end"
+      }
+    >
+      {found ? (
+        <Findings of={found} plan={plan} />
+      ) : stopped ? (
+        <Box display="flex" gap="12px" alignItems="center">
+          <chakra.p color="quiet" role="status">
+            Stopped before the last step.
+          </chakra.p>
+          <Button onClick={again}>Walk it through</Button>
+        </Box>
+      ) : (
+        <Box display="flex" gap="12px" alignItems="center">
+          <chakra.p color="quiet" role="status">
+            {progress
+              ? `Following every step to the letter: setup ${progress.setup}, step ${progress.done} of ${progress.of}…`
+              : "Following every step to the letter…"}
+          </chakra.p>
+          <Button onClick={stopWalk}>Stop</Button>
+        </Box>
+      )}
+    </Section>
+  );
+}
+
+/** Findings that say the same of one operation, with the first step and how many more. */
+interface Row {
+  first: Finding;
+  worst: Finding;
+  more: number;
+}
+
+function rowsOf(findings: readonly Finding[]): Row[] {
+  const rows = new Map<string, Row>();
+  for (const finding of findings) {
+    const key = `${finding.sort} ${finding.op} ${finding.what}`;
+    const row = rows.get(key);
+    if (!row) rows.set(key, { first: finding, worst: finding, more: 0 });
+    else
+      rows.set(key, {
+        ...row,
+        worst: finding.size > row.worst.size ? finding : row.worst,
+        more: row.more + 1,
+      });
+  }
+  return [...rows.values()];
+}
+
+function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: Plan }) {
+  const { job } = useJob();
+  const [all, setAll] = useState(false);
+  const rows = useMemo(() => rowsOf(findings), [findings]);
+  const names = useMemo(() => featureNames(featuresOf(job.part)), [job.part]);
+  const shown = all ? rows : rows.slice(0, shownAtFirst);
+  return (
+    <>
+      {findings.length === 0 && (
+        <Notice severity="good">
+          {finished
+            ? "Every step was followed to the letter, and the part comes out as drawn."
+            : "Every step that is planned was followed to the letter. The part is not finished by them."}
+        </Notice>
+      )}
+      {rows.length > 0 && (
+        <Table
+          label="What goes wrong when every step is followed to the letter"
+          head={["setup", "step", "what happens"]}
+        >
+          {shown.map(({ first, worst, more }, i) => (
+            <tr key={i}>
+              <td>{first.setup}</td>
+              <td>
+                <StepName of={first} plan={plan} jobId={job.id} />
+                {more > 0 && (
+                  <chakra.span color="quiet">
+                    {" "}
+                    and {more} more {more === 1 ? "step" : "steps"}
+                  </chakra.span>
+                )}
+              </td>
+              <td>
+                <Words of={findingPhrase(worst, names)} />
+              </td>
+            </tr>
+          ))}
+        </Table>
+      )}
+      {shown.length < rows.length && (
+        <Button onClick={() => setAll(true)} mt="6px">
+          Show all {rows.length}
+        </Button>
+      )}
+      <chakra.p fontSize="12.5px" color="quiet" mt="4px">
+        A person who knows nothing but these steps was simulated, on stock as you measured it, with slack, jaw
+        and paper as they usually are (guess). It checks the steps; it does not replace your own look at the
+        setup.
+      </chakra.p>
+    </>
+  );
+}
+
+/** A step by its title, linked to its setup; what is found at the end belongs to none. */
+function StepName({ of: { op, step }, plan, jobId }: { of: Finding; plan: Plan; jobId: string }) {
+  if (step === "end") return <>at the end</>;
+  const title = plan.steps.find((s) => s.op === op && s.id === step)?.title;
+  const key = keyFromSlug(op.replace("/", "."));
+  const name = title ? <Words of={title} /> : step;
+  return key ? (
+    <Link to={`/jobs/${jobId}/setups/${keySlug(key)}`} style={{ textDecoration: "underline" }}>
+      {name}
+    </Link>
+  ) : (
+    <>{name}</>
+  );
+}

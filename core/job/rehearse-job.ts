@@ -1,0 +1,231 @@
+import { type Axis, axisNames, faceNames } from "../frame/index.ts";
+import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { featuresOf, partSizes, siteOfPart } from "../part/index.ts";
+import { type Limits, type Mm } from "../quantity/index.ts";
+import {
+  type Chance,
+  chance,
+  type Finding,
+  judgePart,
+  LiteralMachine,
+  rawBlock,
+  type SolidKit,
+  type ToldSize,
+  turnedShaft,
+} from "../rehearse/index.ts";
+import { tellOperation, tellSetup } from "../route/index.ts";
+import type { Shop } from "../shop/index.ts";
+import { conditionAt, readingsAlong } from "../stock/index.ts";
+import {
+  appended,
+  eventsToFinish,
+  type Found,
+  isFaceStep,
+  type Record as JobRecord,
+  type RecordEvent,
+  type StaleCause,
+  type Step,
+} from "../steps/index.ts";
+import { equipment } from "./equipment.ts";
+import type { Job } from "./job.ts";
+import { effectivePart, plan, type Plan } from "./plan.ts";
+import type { Requirement } from "./requirement.ts";
+import { toldStep } from "./told-step.ts";
+
+/** What begins the operation of a step, where it is not begun yet. */
+export function beginningOf(step: Step, made: Plan, records: readonly JobRecord[]): RecordEvent[] {
+  if (records.some((r) => (r.type === "begun" || r.type === "featureBegun") && r.op === step.op)) return [];
+  if (isFaceStep(step)) {
+    const setup = made.setups.find((s) => s.key === step.op);
+    return setup ? [{ type: "begun", op: step.op, told: tellSetup(setup) }] : [];
+  }
+  const setup = made.features?.setups.find((s) => s.operations.some((o) => o.key === step.op));
+  const operation = setup?.operations.find((o) => o.key === step.op);
+  if (!setup || !operation) return [];
+  const way = made.features!.routes.find((r) => r.feature === operation.feature)?.way ?? "";
+  return [{ type: "featureBegun", op: operation.key, told: tellOperation(setup, operation, way) }];
+}
+
+/** A size as the part really has it, beside what the application says of it. */
+export interface TruthOfSize {
+  of: string;
+  limits: Limits;
+  is: Mm;
+  verdict: NonNullable<Requirement["verdict"]>["verdict"] | null;
+  /** Within its limits, in truth. */
+  good: boolean;
+}
+
+export interface Rehearsal {
+  findings: Finding[];
+  truths: TruthOfSize[];
+  /** Steps that were done, and whether that was the whole part: all of them, and none refused. */
+  done: number;
+  finished: boolean;
+  records: JobRecord[];
+}
+
+export interface RehearsalProgress {
+  done: number;
+  of: number;
+  setup: number;
+}
+
+export interface RehearsalAsked {
+  job: Job;
+  shop: Shop;
+  own?: OwnHandbook;
+  kit: SolidKit;
+  /** Draws the lump, the errors of machine and vise, and those of every reading. */
+  seed: number;
+  /** What goes wrong before a step, as a person tells it with "Something is wrong"; null for nothing. */
+  upsets?: (step: Step, draws: Chance) => StaleCause | null;
+  /** Draws nothing: every size comes as it was read, every thing is true. */
+  chance?: Chance;
+}
+
+/** More steps than any plan has. */
+const mostSteps = 4000;
+/** A face that is never clean is left at this many looks. */
+const mostLooks = 3;
+
+const rounded = (value: Mm): Mm => Math.round(value * 1000) / 1000;
+
+/**
+ * Follows a job to its end as a person would who knows only what the steps say. Readings that a step asks for are taken from the
+ * metal and put in as records, and the plan goes on from them. Yields after every step, so that others can be let in and it can
+ * be stopped.
+ */
+export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress, Rehearsal> {
+  const { job, shop, kit, own = noOwnValues } = asked;
+  const draws = asked.chance ?? chance(asked.seed);
+  const drawing = effectivePart(job);
+  const { machine, vise, material } = equipment(job, shop, own);
+  const target = partSizes(drawing);
+  let records: JobRecord[] = [];
+  const planned = () => plan({ job, records, shop, piece: 1, own });
+  let made = planned();
+  const nothing: Rehearsal = { findings: [], truths: [], done: 0, finished: false, records };
+  if (!machine || !vise || !material || !target || made.steps.length === 0) return nothing;
+  const part = kit.scope(() => {
+    const site = siteOfPart(drawing);
+    const lump = site?.shaft
+      ? turnedShaft(site.shaft, kit, draws)
+      : rawBlock(
+          {
+            readings: Object.fromEntries(axisNames.map((a) => [a, readingsAlong(job.stock, a)])) as Record<
+              Axis,
+              Mm[]
+            >,
+            conditions: Object.fromEntries(
+              faceNames.map((f) => [f, conditionAt(job.stock, f)]),
+            ) as Parameters<typeof rawBlock>[0]["conditions"],
+            target,
+            u: 0.03,
+          },
+          kit,
+          draws,
+        );
+    lump.solid.keep();
+    return lump;
+  });
+  const literal = new LiteralMachine({ kit, shop, machine, vise, material, drawing, part, chance: draws });
+  let done = 0;
+  const looks = new Map<string, number>();
+  try {
+    while (made.current < made.steps.length && done < mostSteps && !literal.lost) {
+      const step = made.steps[made.current]!;
+      const upset = asked.upsets?.(step, draws) ?? null;
+      if (upset && records.some((r) => "op" in r && r.op === step.op)) {
+        literal.upset(upset);
+        records = appended(records, { type: "stale", op: step.op, cause: upset });
+        made = planned();
+        continue;
+      }
+      const found: Found = {};
+      for (const told of toldStep(step, made, { machine, vise, shop })) {
+        const answer = literal.obey(told);
+        if (answer && "reading" in answer) found.reading = rounded(answer.reading);
+        if (answer && "clean" in answer) {
+          const times = (looks.get(step.op) ?? 0) + 1;
+          looks.set(step.op, times);
+          found.clean = answer.clean || times > mostLooks;
+        }
+      }
+      const events = eventsToFinish(step, found);
+      if (events.length === 0) break;
+      records = appended(records, ...beginningOf(step, made, records), ...events);
+      done++;
+      made = advanced(made, step, planned);
+      yield { done, of: made.steps.length, setup: step.setup };
+    }
+    const finished = made.current >= made.steps.length && made.refusal === null;
+    const cut = new Set(made.features?.setups.flatMap((s) => s.features) ?? []);
+    const out = new Set(featuresOf(drawing).flatMap((f) => (cut.has(f.id) ? [] : [f.id])));
+    const last = made.steps.at(-1)!;
+    const atEnd = finished
+      ? kit.scope(() =>
+          judgePart({
+            part: literal.part,
+            drawing,
+            out,
+            strokes: literal.strokes,
+            kit,
+            end: { op: last.op, step: "end", setup: last.setup },
+          }),
+        )
+      : [];
+    return {
+      findings: [...literal.findings, ...atEnd],
+      truths: finished ? truthsOf(made, literal) : [],
+      done,
+      finished,
+      records,
+    };
+  } finally {
+    literal.drop();
+  }
+}
+
+/** From one move of an operation to the next nothing is planned anew: a tick changes no decision. */
+function advanced(made: Plan, step: Step, planned: () => Plan): Plan {
+  const next = made.steps[made.current + 1];
+  const goesOn = step.move && next?.move && next.op === step.op && !next.done;
+  return goesOn ? { ...made, current: made.current + 1 } : planned();
+}
+
+/** What each requirement really is, against what it was judged. */
+function truthsOf(made: Plan, literal: LiteralMachine): TruthOfSize[] {
+  return made.requirements.flatMap((r): TruthOfSize[] => {
+    const size = toldSizeOf(r);
+    const is = size && literal.trueSize(size);
+    if (is === null) return [];
+    return [
+      {
+        of: r.of,
+        limits: r.limits,
+        is,
+        verdict: r.verdict?.verdict ?? null,
+        good: is >= r.limits.lower - 5e-4 && is <= r.limits.upper + 5e-4,
+      },
+    ];
+  });
+}
+
+function toldSizeOf({ of, drawn, limits }: Requirement): ToldSize | null {
+  if (of === "length" || of === "width" || of === "height") return { of };
+  const [feature, size] = of.split("/");
+  if (!feature || !size) return null;
+  // A depth judged over the far side has limits far from the depth that is drawn.
+  const over = drawn !== null && Math.abs((limits.lower + limits.upper) / 2 - drawn.nominal) > 2;
+  return { of: "feature", feature, size, over };
+}
+
+/** Runs a rehearsal to its end. */
+export function rehearse(asked: RehearsalAsked): Rehearsal {
+  const work = rehearsing(asked);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}

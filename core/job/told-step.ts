@@ -1,0 +1,270 @@
+import { opposite, sideOf } from "../frame/index.ts";
+import type { Pickup } from "../locate/index.ts";
+import { tidy } from "../quantity/index.ts";
+import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
+import { type FeatureOperation, type FeatureSetup, type Setup, travelOf } from "../route/index.ts";
+import type { Cutter, Machine, Shop, Vise } from "../shop/index.ts";
+import { depthAxis, isFaceStep, type Step } from "../steps/index.ts";
+import type { Seat } from "../holding/index.ts";
+import { phraseText } from "../working/index.ts";
+import type { Plan } from "./plan.ts";
+
+/** What a step of today's plan tells a person, in the terms of the literal machine: nothing is added that is not on its card. */
+
+export interface ToldWith {
+  machine: Machine;
+  vise: Vise;
+  shop: Shop;
+}
+
+/** The things that go in with a seat, as its ticks name them. */
+function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
+  const things: Thing[] = [];
+  if (seat.parallels) {
+    const owned = shop.parallels.find((p) => p.id === seat.parallels!.id);
+    things.push({
+      id: "parallels",
+      height: seat.parallels.height,
+      thickness: seat.parallels.thickness,
+      length: owned?.length ?? 125,
+      name: owned?.name ?? "parallels",
+    });
+  }
+  if (seat.rod) things.push({ id: "rod", diameter: seat.rod.diameter, height: seat.rod.height });
+  if (seat.table) {
+    if (!seat.points) things.push({ id: "packing", height: seat.table.packing });
+    things.push({ id: "straps", count: seat.table.straps, over: seat.table.over, reach: seat.table.reach });
+  }
+  for (const [there, id] of [
+    [seat.points, "points"],
+    [seat.paper, "paper"],
+    [seat.jack, "jack"],
+    [seat.stop, "stop"],
+  ] as const)
+    if (there) things.push({ id });
+  return things;
+}
+
+/** What a step of taking out names: every tick `out-…` but the part itself. */
+const takenOut = (step: Step): ThingId[] =>
+  step.ticks.flatMap(({ id }) =>
+    id.startsWith("out-") && id !== "out-part" ? [id.slice("out-".length) as ThingId] : [],
+  );
+
+const other: Instruction = { do: "other" };
+const turnsOf = (step: Step) =>
+  step.ticks.some((t) => t.id === "rotation") ? ("clockwise from above" as const) : null;
+
+function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[] {
+  const { seat, cut, face } = setup;
+  switch (step.kind) {
+    case "place": {
+      if (setup.entry === "stays") return [other];
+      const straps = thingsOf(seat, by).find((t) => t.id === "straps");
+      if (setup.entry === "swapped") return straps?.id === "straps" ? [{ do: "swap", straps }] : [other];
+      const end = travelOf(setup, by.vise).end;
+      return [
+        {
+          do: "place",
+          at: setup.at,
+          on: seat.table ? "table" : "vise",
+          things: thingsOf(seat, by),
+          out: seat.overhang === null ? null : { end: face, by: seat.overhang, side: end },
+          projection: seat.projection,
+        },
+      ];
+    }
+    case "clamp":
+      return [{ do: "clamp", grip: seat.table ? null : seat.effectiveGrip }];
+    case "check":
+      return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: turnsOf(step), upright: false }];
+    case "touch": {
+      const touch = step.touch!;
+      const side = sideOf(setup.at, face, seat.table ? "back" : by.vise.fixedJaw);
+      const readout = by.machine.axes[touch.axis].readout !== null;
+      const downwards = step.notes.some(({ phrase }) => /downwards/.test(phraseText(phrase, "mm")));
+      return [
+        {
+          do: "zero",
+          axis: touch.axis,
+          tool: { kind: "cutter", id: cut.cutter },
+          medium: touch.medium,
+          touches: [{ from: touch.axis === "z" ? "above" : (side ?? "above") }],
+          setting: readout ? touch.setting : null,
+          moveOn: 0,
+          near: null,
+          crown: false,
+          backOff: downwards ? "downwards" : "clear",
+        },
+      ];
+    }
+    case "cut": {
+      const pass = step.pass!;
+      return [
+        {
+          do: "pass",
+          face,
+          by: cut.kind === "side" ? "side" : cut.kind === "slab" || cut.kind === "groove" ? "arbor" : "end",
+          axis: depthAxis(setup),
+          stop: pass.stop,
+          depth: pass.depth,
+          width: cut.width,
+          lanes: cut.lanes,
+          feedAlong: cut.feedAlong,
+          travel: travelOf(setup, by.vise).travel,
+          vf: pass.last ? cut.finishVf : cut.vf,
+          rpm: cut.rpm,
+          cutter: cut.cutter,
+          spring: false,
+        },
+      ];
+    }
+    case "measure":
+      return [{ do: "read", size: { of: setup.axis }, expected: step.measure!.expected }];
+    case "cleanup":
+      return [{ do: "look", face }];
+    case "takeOut":
+      return [{ do: "take out", things: takenOut(step), part: true }];
+    default:
+      return [other];
+  }
+}
+
+/** The cutter that a pick-up names, or the pin it says instead. */
+function namedTool(pickup: Pickup, cutters: readonly Cutter[]): { kind: "cutter"; id: string } | null {
+  const title = phraseText(pickup.title, "mm");
+  const named = cutters
+    .filter((c) => title.includes(c.name))
+    .sort((a, b) => b.name.length - a.name.length)[0];
+  return named ? { kind: "cutter", id: named.id } : null;
+}
+
+function pickupInstruction(
+  step: Step,
+  pickup: Pickup,
+  setup: FeatureSetup,
+  plan: Plan,
+  by: ToldWith,
+): Instruction {
+  const { axis, way } = pickup;
+  const two = pickup.faces.length > 1;
+  const sides = axis === "x" ? (["left", "right"] as const) : (["front", "back"] as const);
+  // A disc cutter is touched on the side away from the fixed jaw.
+  const disc =
+    axis === "y" &&
+    pickup.datum === opposite(setup.at.fixed) &&
+    way === "paper" &&
+    setup.device === "vBlocks";
+  const one =
+    axis === "z"
+      ? ("above" as const)
+      : disc
+        ? by.vise.fixedJaw === "back"
+          ? ("front" as const)
+          : ("back" as const)
+        : sides[pickup.side === "plus" ? 1 : 0];
+  const half = two ? tidy((pickup.settings[1]! - pickup.settings[0]!) / 2 - pickup.off) : 0;
+  const halved = pickup.datum === "center" ? 0 : pickup.datum === pickup.faces[0] ? half : -half;
+  const next = plan.steps.find((s) => s.op === step.op && s.move?.move.kind === "go")?.move?.move.to;
+  return {
+    do: "zero",
+    axis,
+    tool:
+      way === "finder" || way === "indicator"
+        ? { kind: way, diameter: pickup.tool }
+        : (namedTool(pickup, by.shop.cutters) ?? { kind: "pin", diameter: pickup.tool }),
+    medium: pickup.medium,
+    touches: two ? [{ from: sides[0] }, { from: sides[1] }] : [{ from: one }],
+    setting: two ? halved : pickup.by === "readout" ? pickup.settings[0]! : null,
+    moveOn: pickup.by === "dial" && !two ? pickup.off : 0,
+    near: axis === "z" && next?.x !== undefined ? { x: next.x, y: next.y ?? null } : null,
+    crown: axis === "z" && setup.device === "vBlocks" && !setup.seat.square,
+    backOff: "clear",
+  };
+}
+
+/** The most that a stroke of an operation may take, as its cut was told. */
+function limitsOfOperation({ cut }: FeatureOperation): { across: number; along: number } | null {
+  if (!cut) return null;
+  const deepest = Math.max(0, ...cut.passes.map((p) => p.depth));
+  return cut.kind === "side" ? { across: deepest, along: cut.width } : { across: cut.width, along: deepest };
+}
+
+function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: ToldWith): Instruction[] {
+  const operation = setup.operations.find((o) => o.key === step.op);
+  if (!operation) return [other];
+  const { seat, device } = setup;
+  switch (step.kind) {
+    case "place": {
+      if (setup.entry === "stays") return [other];
+      const things = thingsOf(seat, by);
+      return [
+        {
+          do: "place",
+          at: setup.at,
+          on: device === "vBlocks" ? "blocks" : "vise",
+          things: device === "vBlocks" ? [...things, { id: "blocks" }] : things,
+          out: null,
+          projection: seat.projection,
+        },
+      ];
+    }
+    case "clamp":
+      return [{ do: "clamp", grip: device === "vBlocks" ? null : seat.effectiveGrip }];
+    case "check": {
+      const fit: Instruction = {
+        do: "fit",
+        cutter: operation.cutter ?? "",
+        rpm: operation.set?.rpm ?? null,
+        turns: turnsOf(step),
+        upright: step.ticks.some((t) => t.id === "upright"),
+      };
+      return operation.tilt === null ? [fit] : [fit, { do: "tilt head", degrees: operation.tilt }];
+    }
+    case "pickup":
+      return [pickupInstruction(step, step.pickup!, setup, plan, by)];
+    case "move": {
+      const { move, targets } = step.move!;
+      return [
+        {
+          do: "move",
+          how: move.kind,
+          to: Object.fromEntries(targets.map(({ axis, settled }) => [axis, settled.stop])),
+          cuts: move.kind !== "go" && move.cuts !== "air",
+          exact: move.exact,
+          notPast: move.notPast,
+          limits: limitsOfOperation(operation),
+          vf: operation.set?.vf ?? null,
+          rpm: operation.set?.rpm ?? null,
+          cutter: operation.cutter ?? "",
+          byEye: operation.tilt !== null,
+          minutes: step.minutes,
+        },
+      ];
+    }
+    case "measure": {
+      const { measured, expected } = step.fit!;
+      const over = /far side/.test(phraseText(measured.name, "mm"));
+      const { feature } = operation;
+      return [{ do: "read", size: { of: "feature", feature, size: measured.size, over }, expected }];
+    }
+    case "hand":
+      return [{ do: "by hand", feature: operation.feature }];
+    case "takeOut":
+      return [{ do: "take out", things: takenOut(step), part: true }];
+    default:
+      return [other];
+  }
+}
+
+/** Every instruction of a step, in order. */
+export function toldStep(step: Step, plan: Plan, by: ToldWith): Told[] {
+  const where = { op: step.op, step: step.id, setup: step.setup };
+  const setup = isFaceStep(step)
+    ? plan.setups.find((s) => s.key === step.op)
+    : plan.features?.setups.find((s) => s.operations.some((o) => o.key === step.op));
+  if (!setup) return [];
+  const instructions =
+    "face" in setup ? faceInstructions(step, setup, by) : featureInstructions(step, setup, plan, by);
+  return instructions.map((i) => ({ ...i, ...where }));
+}

@@ -1,0 +1,141 @@
+import { axisNames } from "../frame/index.ts";
+import { cutoutOf, featuresOf, limitsOf, type Part, siteOfPart } from "../part/index.ts";
+import type { Dimension, Mm } from "../quantity/index.ts";
+import type { Finding } from "./finding.ts";
+import type { Stroke } from "./literal-machine.ts";
+import type { Workpart } from "./lump.ts";
+import type { Solid, SolidKit, Vec } from "./solid.ts";
+import { blockSizes, cutoutBoxes, drawnPose, drawnSolid, drillPoints, siteAs } from "./truth.ts";
+import { inverse } from "./vec.ts";
+import { middleOf } from "./workpiece.ts";
+
+/** Chords of arcs, seats and rounded stops leave no more than this, mm. */
+const unseen = 0.04;
+/** Smaller than this is no piece of metal, mm³. */
+const speck = 0.4;
+
+/** How thick a sheet or a lump of metal is on the average: twice its volume over its surface. */
+const thickness = (piece: Solid): Mm => (2 * piece.volume) / piece.area;
+
+interface Where {
+  op: string;
+  step: string;
+  setup: number;
+}
+
+/** Half of the tolerance that a size may be off by. */
+const half = (d: Dimension | null | undefined, part: Part): Mm => {
+  if (!d) return 0;
+  const { lower, upper } = limitsOf(d, part);
+  return (upper - lower) / 2;
+};
+
+/** How far the walls of every feature may lie from where they are drawn: by its sizes and its places, mm. */
+function allowance(part: Part): Map<string, Mm> {
+  return new Map(
+    featuresOf(part).map((feature) => {
+      const sizes = Object.values(feature.sizes as Record<string, Dimension | null>);
+      const largest = Math.max(0.05, ...sizes.map((d) => half(d, part)));
+      const placed = Math.max(...[feature.first.at, feature.second.at].map((d) => half(d, part)), 0);
+      return [feature.id, largest + placed];
+    }),
+  );
+}
+
+export interface JudgeAsked {
+  part: Workpart;
+  drawing: Part;
+  /** Features that were refused, or left to another way. */
+  out: ReadonlySet<string>;
+  strokes: readonly Stroke[];
+  kit: SolidKit;
+  /** What is said where no stroke is to blame. */
+  end: Where;
+}
+
+/**
+ * What the part is against its drawing once all told steps were done: metal left over it and cut below it, with the feature or
+ * face, and the step that cut there. The block counts as it came out; its own sizes are held against their limits.
+ */
+export function judgePart({ part, drawing, out, strokes, kit, end }: JudgeAsked): Finding[] {
+  return kit.scope(() => {
+    const findings: Finding[] = [];
+    const pose = drawnPose(part);
+    const solid = part.solid.posed(pose);
+    const planned = siteOfPart(drawing);
+    const gone = planned ? cutoutBoxes(drawing, planned) : [];
+    const actual = Object.fromEntries(
+      axisNames.map((axis) => [axis, Math.max(...blockSizes(solid, axis, gone))]),
+    ) as Record<(typeof axisNames)[number], Mm>;
+    if (!drawing.shaft)
+      for (const axis of axisNames) {
+        const size = drawing.sizes[axis];
+        if (!size) continue;
+        const { lower, upper } = limitsOf(size, drawing);
+        const all = blockSizes(solid, axis, gone);
+        const [least, most] = [Math.min(...all), Math.max(...all)];
+        const place = middleOf(solid.bounds);
+        if (most > upper + unseen / 2)
+          findings.push({ ...end, sort: "left", size: most - upper, what: axis, at: place });
+        if (least < lower - unseen / 2)
+          findings.push({ ...end, sort: "below", size: lower - least, what: axis, at: place });
+      }
+    const site = siteAs(drawing, actual);
+    if (!site) return findings;
+    const drawn = drawnSolid(drawing, site, out, kit);
+    const allowed = allowance(drawing);
+    const boxes = featuresOf(drawing).flatMap((feature) => {
+      const cutout = out.has(feature.id) ? null : cutoutOf(feature, site);
+      return cutout ? [{ id: feature.id, box: cutout.box }] : [];
+    });
+    const featureAt = (p: Vec): string | null => {
+      const near = 1.5;
+      const found = boxes.filter(({ box }) =>
+        axisNames.every((axis, i) => p[i]! > box[axis][0] - near && p[i]! < box[axis][1] + near),
+      );
+      const size = ({ box }: (typeof boxes)[number]) =>
+        axisNames.reduce((v, axis) => v * (box[axis][1] - box[axis][0] + 1), 1);
+      return found.sort((a, b) => size(a) - size(b))[0]?.id ?? null;
+    };
+    const told = (pieces: Solid[], sort: "left" | "below") => {
+      for (const piece of pieces) {
+        if (piece.volume < speck) continue;
+        const thick = thickness(piece);
+        const at = middleOf(piece.bounds);
+        const feature = featureAt(at);
+        const may = (feature === null ? unseen : Math.max(allowed.get(feature) ?? 0, unseen)) + unseen;
+        if (thick <= may) continue;
+        const where = sort === "below" ? blame(piece, strokes, pose, kit) : null;
+        findings.push({
+          ...(where ?? { ...end, ...(feature ? { op: feature, step: "end" } : {}) }),
+          sort,
+          size: thick,
+          what: feature ?? "the block",
+          at,
+        });
+      }
+    };
+    told(solid.minus(drawn).pieces, "left");
+    told(drawn.minus(drillPoints(drawing, site, kit)).minus(solid).pieces, "below");
+    return findings;
+  });
+}
+
+/** The stroke that took a piece of metal away: the first whose way holds most of it. */
+function blame(piece: Solid, strokes: readonly Stroke[], drawn: Stroke["pose"], kit: SolidKit): Where | null {
+  const whole = piece.volume;
+  const inPart = piece.posed(inverse(drawn));
+  const poses = new Map<Stroke["pose"], Solid>();
+  for (const stroke of strokes) {
+    let here = poses.get(stroke.pose);
+    if (!here) poses.set(stroke.pose, (here = inPart.posed(stroke.pose)));
+    const { min, max } = here.bounds;
+    const { low, high } = stroke.body;
+    if (([0, 1, 2] as const).some((i) => max[i] < low[i] || min[i] > high[i])) continue;
+    if (here.within(kit.box(low, high)).volume > 0.5 * whole) {
+      const { op, step, setup } = stroke;
+      return { op, step, setup };
+    }
+  }
+  return null;
+}

@@ -1,0 +1,114 @@
+import type { Face, Orientation } from "../frame/index.ts";
+import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
+
+/**
+ * What a person is told, step by step, and nothing else: which things to put in and out, how the part goes in, what goes into the
+ * spindle, what to touch and set, where to stop. The literal machine obeys it to the letter.
+ */
+
+export type MachineAxis = "x" | "y" | "z";
+
+/** A thing that is put on the bed or the table, with the sizes that were told of it; mm. */
+export type Thing =
+  | { id: "parallels"; height: Mm; thickness: Mm; length: Mm; name: string }
+  | { id: "rod"; diameter: Mm; height: Mm }
+  | { id: "packing"; height: Mm }
+  | { id: "straps"; count: number; over: Face; reach: Mm }
+  | { id: "blocks" }
+  | { id: "points" }
+  | { id: "paper" }
+  | { id: "jack" }
+  | { id: "stop" };
+export type ThingId = Thing["id"];
+
+/** What is to be measured. */
+export type ToldSize =
+  | { of: "length" | "width" | "height" }
+  | { of: "feature"; feature: string; size: string; /** Over the far side of the part. */ over: boolean };
+
+/** One touch of a face. */
+export interface Touch {
+  /** Where the tool stands, seen from the face: it comes from there. */
+  from: "left" | "right" | "front" | "back" | "above";
+}
+
+export type Instruction =
+  | {
+      do: "place";
+      at: Orientation;
+      on: "vise" | "table" | "blocks";
+      things: readonly Thing[];
+      /** The end that hangs out, how far, and the side it is said to hang out at. */
+      out: { end: Face; by: Mm; side: "left" | "right" | null } | null;
+      /** Told to stand above the jaws; only where it says how high a round part lies. */
+      projection: Mm;
+    }
+  /** The straps go over another edge; the part stays. */
+  | { do: "swap"; straps: Extract<Thing, { id: "straps" }> }
+  | { do: "clamp"; /** Grip after the chamfers, as told; mm. */ grip: Mm | null }
+  | { do: "take out"; things: readonly ThingId[]; part: boolean }
+  | { do: "fit"; cutter: string; rpm: Rpm | null; turns: "clockwise from above" | null; upright: boolean }
+  | { do: "tilt head"; degrees: number }
+  | {
+      do: "zero";
+      axis: MachineAxis;
+      /** What touches: the tool in the spindle by its name, or something put there by hand. */
+      tool: { kind: "cutter"; id: string } | { kind: "finder" | "pin" | "indicator"; diameter: Mm };
+      medium: Mm;
+      /** One touch, or two to halve between. */
+      touches: readonly Touch[];
+      /** What the readout is set to at the touch; null on a dial, whose collar is set to nothing after moving on. */
+      setting: Mm | null;
+      /** How far to move on before the collar is set to nothing again, in the direction of the touch; mm. */
+      moveOn: Mm;
+      /** Where the cut comes, for a touch from above "on what is cut"; readings. */
+      near: { x: Mm; y: Mm | null } | null;
+      /** Touched there, and not on the highest place of all. */
+      crown: boolean;
+      /** How to leave the touch. */
+      backOff: "clear" | "downwards";
+    }
+  | {
+      do: "pass";
+      /** The face that is cut, and whether by the end of the cutter, its side, or a cutter on an arbor. */
+      face: Face;
+      by: "end" | "side" | "arbor";
+      axis: MachineAxis;
+      /** Reading to stop at. On a dial it is told as turns into the part. */
+      stop: Mm;
+      /** Most that comes off in this pass, and the width of a lane, as told. */
+      depth: Mm;
+      width: Mm;
+      lanes: number;
+      feedAlong: "x" | "y";
+      travel: "left" | "right" | "front" | "back";
+      vf: MmPerMin;
+      rpm: Rpm;
+      cutter: string;
+      spring: boolean;
+    }
+  | {
+      do: "move";
+      how: "go" | "down" | "feed" | "in";
+      to: { x?: Mm; y?: Mm; z?: Mm };
+      /** The order the axes are told in. */
+      cuts: boolean;
+      /** How near a place must be hit, mm. */
+      exact: Mm;
+      notPast: boolean;
+      /** Most that comes off sideways and along the axis, as told; null where nothing is told of it. */
+      limits: { across: Mm; along: Mm } | null;
+      vf: MmPerMin | null;
+      rpm: Rpm | null;
+      cutter: string;
+      /** The figures hold only with the head upright; with it tilted they are set by eye. */
+      byEye: boolean;
+      minutes: number;
+    }
+  | { do: "read"; size: ToldSize; expected: Mm }
+  | { do: "look"; face: Face }
+  | { do: "by hand"; feature: string }
+  | { do: "other" };
+
+/** An instruction with where it stands. */
+export type Told = Instruction & { op: string; step: string; setup: number };

@@ -1,0 +1,60 @@
+import { mm, quantity } from "../quantity/index.ts";
+import { type Phrase, precise, rule, say } from "../working/index.ts";
+import type { Finding, FindingSort } from "./finding.ts";
+
+/** What was found, as a foreman would say it: what can happen, where, how much. All sentences of the room. */
+
+const size = (f: Finding) => precise(mm(f.size), 2);
+/** "cutter, the bed" is two things that meet. */
+const pair = ({ what }: Finding): [string, string] => {
+  const at = what.indexOf(", ");
+  return at === -1 ? [what, ""] : [what.slice(0, at), what.slice(at + 2)];
+};
+const axis = ({ what }: Finding) => what.toUpperCase();
+/** What is named by what it is: the block, or a feature. */
+const named = ({ what }: Finding, names: ReadonlyMap<string, string>) => names.get(what) ?? what;
+
+const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, string>) => Phrase> = {
+  hits: (f) => say`The ${pair(f)[0]} hits ${pair(f)[1]}, ${size(f)} deep.`,
+  ploughs: (f) => say`The cutter runs ${size(f)} into the part on the way, where no cut is called for.`,
+  shank: (f) => say`The ${f.what} rubs on metal that still stands, ${size(f)} in.`,
+  backsIn: () => say`Backing off downwards drives the cutter into the part: here the head comes down.`,
+  tooMuch: (f) =>
+    say`${precise(mm(f.size + (f.told ?? 0)), 2)} comes off ${f.what} in one stroke; the cut allows ${precise(mm(f.told ?? 0), 2)}.`,
+  tooHard: (f) =>
+    say`${f.what}: this cut takes ${quantity("ratio", f.size)} times what the machine can give.`,
+  nothing: () => say`Nothing comes off here.`,
+  endless: () => say`Pass after pass is called for and nothing comes off: it never ends.`,
+  rubs: (f) => say`${f.what} rubs: the chip is ${precise(mm(f.size), 4)} thinner than its edge can cut.`,
+  stopped: (f) => say`A cut is called for, and the spindle was never started (${f.what}).`,
+  wrongWay: (f) => say`Clockwise from above is wrong here: ${f.what}.`,
+  otherSpeed: (f) => say`The speed of the cut is not the one that was set: ${f.what} rpm.`,
+  otherTool: (f) => say`The tool of the cut is not in the spindle: ${f.what}.`,
+  zeroTool: (f) => say`The zero names a tool that is not in the spindle: ${f.what}.`,
+  finderFast: (f) => say`The edge finder would turn at cutting speed: ${f.what}.`,
+  stale: (f) => say`${axis(f)} is used after its zero went stale.`,
+  slack: (f) =>
+    say`${axis(f)} comes to this stop from the other side than its zero: slack leaves it ${size(f)} off.`,
+  halved: (f) =>
+    say`${axis(f)} is halved between touches from either side: slack puts the center ${size(f)} off.`,
+  onAir: (f) => say`The part has no metal over ${f.what}: it rests on air there.`,
+  noGrip: (f) => say`There is no metal of the part at ${f.what}: it is not gripped.`,
+  lessGrip: (f) => say`The grip at ${f.what} is ${size(f)} less than the setup says.`,
+  tips: (f) => say`${size(f)} of the part hangs free past the jaws: it sags and tips. Support it.`,
+  leftIn: (f) => say`Still in from the setup before: ${f.what}.`,
+  side: (f) => say`The side is wrong: ${f.what}.`,
+  reach: (f) => say`There is no room for it: ${size(f)} too much (${f.what}).`,
+  notTold: () => say`No figure says where this is: with the head tilted it is set by eye.`,
+  plunge: (f) => say`${f.what} goes ${size(f)} straight down into metal, and has no teeth at its center.`,
+  left: (f, names) => say`Metal is left over the drawing: ${size(f)} at ${named(f, names)}.`,
+  below: (f, names) => say`Cut below the drawing: ${size(f)} at ${named(f, names)}.`,
+};
+
+/**
+ * A finding as a sentence.
+ * @param names what features are called, by their id
+ */
+export function findingPhrase(finding: Finding, names: ReadonlyMap<string, string> = new Map()): Phrase {
+  const { parts } = sentences[finding.sort](finding, names);
+  return { ...rule(`walked.${finding.sort}`)``, parts };
+}

@@ -1,0 +1,175 @@
+import type { Mm } from "../quantity/index.ts";
+import type { Bounds, Pose, Region, Solid, SolidKit, Vec } from "./solid.ts";
+import { inverse } from "./vec.ts";
+
+/** Metal that a stroke took away. */
+export interface Removed {
+  /** mm³ */
+  volume: number;
+  bounds: Bounds;
+  /** How high and how wide it is but for slivers: at its highest cut of some area, and across the way on the average; mm. */
+  height: Mm;
+  across: Mm;
+}
+
+const nothing = 0.02;
+const far = 1000;
+
+/**
+ * The part as it is clamped, in the machine's frame. What a flat cutter takes at one depth is all above a region of the plane, so
+ * that strokes are kept as regions by depth and only taken out of the body when something else needs it: a hundred strokes then
+ * cost a few booleans of bodies.
+ */
+export class Workpiece {
+  readonly #kit: SolidKit;
+  #base: Solid;
+  /** Cleared from a depth upward, the deepest first; each region holds those below it too. */
+  #levels: { z: Mm; cleared: Region }[] = [];
+  /** Top of the body, whatever is cleared. */
+  #top: Mm;
+
+  constructor(base: Solid, kit: SolidKit) {
+    this.#kit = kit;
+    this.#base = base.keep();
+    this.#top = base.bounds.max[2];
+  }
+
+  /** The body as it is now. */
+  get solid(): Solid {
+    if (this.#levels.length > 0) {
+      const kit = this.#kit;
+      const next = kit.scope(() => {
+        const cleared = this.#levels.map(({ z, cleared }, i) =>
+          cleared.raised(z, (this.#levels[i + 1]?.z ?? this.#top + 1) + 1e-4),
+        );
+        return this.#base.minus(kit.union(cleared)).keep();
+      });
+      this.#replace(next);
+    }
+    return this.#base;
+  }
+
+  #replace(next: Solid): void {
+    this.#base.drop();
+    this.#base = next;
+    this.#levels.forEach(({ cleared }) => cleared.drop());
+    this.#levels = [];
+  }
+
+  /** What still stands above a depth in a region of the plane; it belongs to the present scope. */
+  #standing(region: Region, z: Mm, above: Mm = far): Solid | null {
+    const top = Math.min(this.#top + 0.1, above);
+    if (z >= top) return null;
+    const slabs: Solid[] = [];
+    let low = z;
+    let left = region;
+    // Each region holds those of the levels below it: of those not above the depth the highest will do.
+    const first = Math.max(
+      0,
+      this.#levels.findLastIndex((l) => l.z <= z + 1e-9),
+    );
+    for (const level of this.#levels.slice(first)) {
+      if (level.z > low + 1e-9) {
+        if (low < top) slabs.push(left.raised(low, Math.min(level.z, top)));
+        low = Math.min(level.z, top);
+      }
+      left = left.minus(level.cleared);
+      if (left.empty || low >= top) break;
+    }
+    if (!left.empty && low < top) slabs.push(left.raised(low, top));
+    if (slabs.length === 0) return null;
+    const standing = this.#kit.union(slabs).within(this.#base);
+    return standing.volume > nothing ? standing : null;
+  }
+
+  /** How much metal a body would meet; null for none. */
+  meets(body: Solid): Removed | null {
+    return this.#kit.scope(() => removedOf(body.within(this.solid), 0));
+  }
+
+  /** Metal between two heights over a region of the plane. */
+  over(region: Region, low: Mm, high: Mm): Removed | null {
+    return this.#kit.scope(() => {
+      const standing = this.#standing(region, low, high);
+      return standing && removedOf(standing, 0);
+    });
+  }
+
+  /** Takes away all above a depth in a region; `toward` is the way of the stroke, radians. */
+  cutAbove(region: Region, z: Mm, toward: number): Removed | null {
+    return this.#kit.scope(() => {
+      const standing = this.#standing(region, z);
+      if (!standing) return null;
+      const removed = removedOf(standing, toward);
+      const below = this.#levels.findLast((l) => l.z <= z + 1e-9);
+      const known = below && Math.abs(below.z - z) < 1e-9;
+      const levels = this.#levels.map((l) => {
+        if (l.z < z - 1e-9) return l;
+        const cleared = l.cleared.with(region).keep();
+        l.cleared.drop();
+        return { z: l.z, cleared };
+      });
+      if (!known) {
+        const cleared = (below ? below.cleared.with(region) : region.with(region)).keep();
+        levels.push({ z, cleared });
+        levels.sort((a, b) => a.z - b.z);
+      }
+      this.#levels = levels;
+      return removed;
+    });
+  }
+
+  /** Takes away a body. */
+  cutBody(body: Solid, toward: number): Removed | null {
+    const kit = this.#kit;
+    return kit.scope(() => {
+      const { inside, outside } = this.solid.parted(body);
+      const removed = removedOf(inside, toward);
+      if (removed) this.#replace(outside.keep());
+      return removed;
+    });
+  }
+
+  /** Takes it off the machine: the body in the frame it came from. */
+  released(pose: Pose): Solid {
+    const back = this.solid.posed(inverse(pose)).keep();
+    this.#base.drop();
+    return back;
+  }
+
+  get bounds(): Bounds {
+    return this.solid.bounds;
+  }
+}
+
+/** Cuts through a body that tell how high it is: a corner left by a chord of an arc is no height. */
+const cutsAt = [0.002, 0.01, 0.03, 0.08, 0.2, 0.4, 0.6, 0.8, 0.96] as const;
+const someArea = 0.25;
+
+function removedOf(body: Solid, toward: number): Removed | null {
+  const volume = body.volume;
+  if (volume <= nothing) return null;
+  const { bounds } = body;
+  const [low, high] = [bounds.min[2], bounds.max[2]];
+  const areas = cutsAt.map((share) => body.sectionAt(low + (high - low) * share));
+  const most = Math.max(...areas);
+  const top = areas.findLastIndex((area) => area > someArea * most);
+  const height =
+    (high - low) * (top === cutsAt.length - 1 ? 1 : (cutsAt[Math.max(0, top)]! + cutsAt[top + 1]!) / 2);
+  const [c, s] = [Math.cos(-toward), Math.sin(-toward)];
+  const seen =
+    Math.abs(s * c) < 1e-9
+      ? bounds
+      : body.posed({ x: [c, s, 0], y: [-s, c, 0], z: [0, 0, 1], at: [0, 0, 0] }).bounds;
+  const swapped = Math.abs(s * c) < 1e-9 && Math.abs(s) > 0.5;
+  const along = swapped ? seen.max[1] - seen.min[1] : seen.max[0] - seen.min[0];
+  const reach = swapped ? seen.max[0] - seen.min[0] : seen.max[1] - seen.min[1];
+  return { volume, bounds, height, across: Math.min(reach, most / Math.max(along, 1e-6)) };
+}
+
+/** The middle of a box. */
+export const middleOf = ({ min, max }: Bounds): Vec => [
+  (min[0] + max[0]) / 2,
+  (min[1] + max[1]) / 2,
+  (min[2] + max[2]) / 2,
+];

@@ -97,7 +97,11 @@ test("a lump that is short offers other stock or a deviation, which the record s
   await page.getByRole("button", { name: "Record the deviation" }).click();
   await expect(page.getByText("The height deviates from the drawing")).toBeVisible();
   await expect(page.getByText(/is 0\.85 mm short/)).toHaveCount(0);
-  await page.getByRole("link", { name: /6 Record/ }).click();
+  // What was just kept is read again, which can swallow a press.
+  await expect(async () => {
+    await page.getByRole("link", { name: /6 Record/ }).click();
+    await expect(page).toHaveURL(/\/record/, { timeout: 2_000 });
+  }).toPass();
   await expect(page.getByText("agreed with the fitter")).toBeVisible();
 });
 

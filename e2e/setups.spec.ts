@@ -46,3 +46,26 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   expect(svg).toMatch(/^<svg [^>]*width="\d+(\.\d+)?mm"/);
   expect(svg).not.toContain("var(");
 });
+
+test("the told steps are followed to the letter in the worker: stopped, walked on, listed with their steps", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "setups/back.face");
+  const section = page.locator("section", { hasText: /Walked through/ }).last();
+  await section.getByRole("button", { name: "Stop" }).click();
+  await expect(section.getByText("Stopped before the last step.")).toBeVisible();
+  await section.getByRole("button", { name: "Walk it through" }).click();
+  await expect(section.getByText(/setup \d, step \d+ of \d+/)).toBeVisible();
+  await expect(section.getByRole("heading", { name: /^Walked through: \d+ findings?$/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  const found = section.getByRole("row").filter({ hasText: "Wall of the slot" }).first();
+  await expect(found).toContainText(/The stroke is 0\.8\d mm wide; the cut allows 0\.40 mm/);
+  await found.getByRole("link").click();
+  await expect(page).toHaveURL(/setups\/slot-closed\.wall-/);
+  // Kept for the same decisions: it is there again at once.
+  await expect(page.getByRole("heading", { name: /^Walked through: \d+ findings?$/ })).toBeVisible({
+    timeout: 3_000,
+  });
+});

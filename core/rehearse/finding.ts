@@ -63,7 +63,7 @@ export interface Finding {
   at: readonly [number, number, number] | null;
   /** How much, mm: how deep in, how far off, how much more than told. Of power and force a share above 1. */
   size: Mm;
-  /** What met what, or which axis. */
+  /** Which axis, which cutter, which feature; two things that meet or differ stand apart by " | ". */
   what: string;
   /** What was told, where more came off than that; mm. */
   told?: Mm;

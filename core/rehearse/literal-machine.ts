@@ -17,14 +17,14 @@ import {
   poseOf,
 } from "./fixture.ts";
 import { Handle } from "./handle.ts";
-import { leastChipOf, loadOf } from "./load.ts";
+import { bendOf, leastChipOf, loadOf } from "./load.ts";
 import type { Workpart } from "./lump.ts";
 import type { Pose, Region, Solid, SolidKit, Vec } from "./solid.ts";
 import type { MachineAxis, Thing, ThingId, Told, ToldSize } from "./told.ts";
 import { type Round, sweptBy, type Tool, toolOf, wayInPlan } from "./tool.ts";
 import { blockSizes, cutoutBoxes, cutoutSolid, drawnPose, featureSize, siteAs } from "./truth.ts";
 import { inverse, turned } from "./vec.ts";
-import { middleOf, type Removed, Workpiece } from "./workpiece.ts";
+import { joined, middleOf, type Removed, Workpiece } from "./workpiece.ts";
 
 /** How clear of everything a hand raises the spindle, and runs past an edge, mm. */
 const clear = 5;
@@ -34,6 +34,15 @@ const spare = { mm: 0.15, share: 1.15 };
 const leastContact = 12;
 /** How far past the edge of a face its outer lanes go, mm. */
 const pastEdge = 0.5;
+/** How far a head is usually out of tram, mm over mm (guess; domain.md 4). */
+const usualTram = { rise: 0.02, over: 150 };
+/** A cutter's end out of tram is cut with in so many strips across its way. */
+const strips = 5;
+const nowhere = (): Record<MachineAxis, [Mm, Mm]> => ({
+  x: [Infinity, -Infinity],
+  y: [Infinity, -Infinity],
+  z: [Infinity, -Infinity],
+});
 /** So many passes for nothing, and a person stops. */
 const mostIdle = 8;
 /** An edge finder at more than this flies off, rpm. */
@@ -71,6 +80,10 @@ export class LiteralMachine {
   readonly #axes: Record<MachineAxis, Handle>;
   readonly #errors: HoldingErrors;
   readonly #paper: Mm;
+  /** Slope of the cutter's end along X and across it, by the head out of tram. */
+  readonly #tram: { x: number; y: number };
+  /** How far every axis went in this setup. */
+  #went: Record<MachineAxis, [Mm, Mm]> = nowhere();
   #part: Workpart;
   #piece: Workpiece | null = null;
   #pose: Pose | null = null;
@@ -97,6 +110,12 @@ export class LiteralMachine {
     };
     this.#errors = holdingErrors(asked.chance);
     this.#paper = asked.chance.about(0.01);
+    const { tramAlong, tramAcross, tramSweep } = asked.machine;
+    const usual = () => asked.chance.about(usualTram.rise) / usualTram.over;
+    this.#tram = {
+      x: tramAlong === null ? usual() : tramAlong / tramSweep,
+      y: tramAcross === null ? usual() : tramAcross / tramSweep,
+    };
     this.#part = { ...asked.part, solid: asked.part.solid.keep() };
     const site = siteOfPart(asked.drawing);
     this.#boxes = site ? cutoutBoxes(asked.drawing, site) : [];
@@ -214,11 +233,12 @@ export class LiteralMachine {
     if (told.out?.side) {
       const right = looksRight(this.#pose, this.#part.planes[told.out.end]);
       if (right !== (told.out.side === "right"))
-        this.#find("side", told.out.by, `the ${told.out.end} end, told ${told.out.side}`);
+        this.#find("side", told.out.by, `${told.out.end} | ${told.out.side}`);
     }
     this.#piece = new Workpiece(this.#part.solid.posed(this.#pose), this.#a.kit);
     this.#part.solid.drop();
     this.#rebuild();
+    this.#went = nowhere();
     this.#stale("x", "y", "z");
   }
 
@@ -287,14 +307,10 @@ export class LiteralMachine {
 
   #ready(cutter: string, rpm: number | null): Tool | null {
     if (!this.#tool || this.#tool.cutter.id !== cutter)
-      this.#find(
-        "otherTool",
-        0,
-        `${this.#named(cutter)} told, ${this.#tool?.cutter.name ?? "nothing"} in the spindle`,
-      );
+      this.#find("otherTool", 0, `${this.#named(cutter)} | ${this.#tool?.cutter.name ?? "nothing"}`);
     if (this.#rpm <= 0 || this.#turns === null) this.#find("stopped", 0, this.#named(cutter));
     else if (rpm !== null && Math.abs(rpm - this.#rpm) > 0.5)
-      this.#find("otherSpeed", rpm - this.#rpm, `${rpm} told, ${this.#rpm} set`);
+      this.#find("otherSpeed", rpm - this.#rpm, `${rpm} | ${this.#rpm}`);
     return this.#tool;
   }
 
@@ -320,10 +336,10 @@ export class LiteralMachine {
       this.#find(
         "zeroTool",
         0,
-        `${tool.kind === "cutter" ? this.#named(tool.id) : `the ${tool.kind}`} named, ${inSpindle ? this.#named(inSpindle) : "nothing"} in the spindle`,
+        `${tool.kind === "cutter" ? this.#named(tool.id) : `the ${tool.kind}`} | ${inSpindle ? this.#named(inSpindle) : "nothing"}`,
       );
     if (tool.kind === "finder" && this.#rpm > fastestFinder)
-      this.#find("finderFast", this.#rpm, `${this.#rpm} rpm set`);
+      this.#find("finderFast", this.#rpm, String(this.#rpm));
     const radius =
       tool.kind === "cutter"
         ? ((cutter) => (cutter ? toolOf(cutter, this.#a.shop).radius : 0))(
@@ -429,7 +445,7 @@ export class LiteralMachine {
         if (met.volume < 0.02) continue;
         const { min, max } = met.bounds;
         const deep = Math.min(max[0] - min[0], max[1] - min[1], max[2] - min[2]);
-        if (deep > 0.02) this.#find("hits", deep, `${round.what}, ${name}`, middleOf(met.bounds));
+        if (deep > 0.02) this.#find("hits", deep, `${round.what} | ${name}`, middleOf(met.bounds));
       }
     }
   }
@@ -455,12 +471,42 @@ export class LiteralMachine {
     const z = Math.min(from[2], to[2]);
     if (tool.cutter.kind === "tap") return null;
     this.#remember(tool, from, to);
+    if (tool.flat && this.#now!.do === "pass" && tool.radius >= 8) return this.#sweepFace(tool, from, to, z);
     if (tool.flat) return piece.cutAbove(this.#plan(from, to, tool.radius), z, toward);
     const { kit } = this.#a;
     return piece.cutBody(
       kit.union(tool.cutting.map((round: Round): Solid => sweptBy(round, from, to, kit))),
       toward,
     );
+  }
+
+  /** A way over a face, out past both its ends, with the cutter's end as far out of tram as the head is. */
+  #sweepFace(tool: Tool, from: Vec, to: Vec, z: Mm): Removed | null {
+    const alongX = Math.abs(to[0] - from[0]) >= Math.abs(to[1] - from[1]);
+    const slope = alongX ? this.#tram.y : this.#tram.x;
+    const wide = (2 * tool.radius) / strips;
+    const toward = alongX ? 0 : Math.PI / 2;
+    const [low, high] = alongX
+      ? [Math.min(from[0], to[0]) - tool.radius, Math.max(from[0], to[0]) + tool.radius]
+      : [Math.min(from[1], to[1]) - tool.radius, Math.max(from[1], to[1]) + tool.radius];
+    const middle = alongX ? from[1] : from[0];
+    const removed: Removed[] = [];
+    for (let i = 0; i < strips; i++) {
+      const [a, b] = [middle - tool.radius + wide * i, middle - tool.radius + wide * (i + 1)];
+      // What touches first is the lowest point of the end: all else stands higher.
+      const up = slope * ((a + b) / 2 - middle) + Math.abs(slope) * (tool.radius - wide / 2);
+      const [x0, x1, y0, y1] = alongX ? [low, high, a, b] : [a, b, low, high];
+      const region = this.#a.kit.region([
+        [
+          [x0, y0],
+          [x1, y0],
+          [x1, y1],
+          [x0, y1],
+        ],
+      ]);
+      removed.push(...[this.#piece!.cutAbove(region, z + up, toward)].filter((r) => r !== null));
+    }
+    return joined(removed);
   }
 
   #remember(tool: Tool, from: Vec, to: Vec): void {
@@ -621,7 +667,10 @@ export class LiteralMachine {
     const run = tool.radius + clear;
     const ends: [Mm, Mm] = [min[along] - run, max[along] + run];
     if (told.travel === "left" || told.travel === "front") ends.reverse();
-    const point = (end: Mm): Vec => (along === 0 ? [end, handle.at, z] : [handle.at, end, z]);
+    const taken = { ap: Math.min(told.width, max[2] - z), ae: told.depth, vf: told.vf, rpm: told.rpm };
+    const bend = bendOf(taken, tool.cutter, this.#a.material, this.#a.machine);
+    const at = handle.at - into * bend;
+    const point = (end: Mm): Vec => (along === 0 ? [end, at, z] : [at, end, z]);
     return [[point(ends[0]), point(ends[1])]];
   }
 
@@ -650,7 +699,8 @@ export class LiteralMachine {
       if (solid && !["reamer", "boringHead"].includes(tool.cutter.kind))
         this.#find("plunge", solid.bounds.max[2] - to[2], tool.cutter.name, to);
     }
-    const removed = this.#feed(tool, from, to, { ...told, spring: false });
+    const [start, end] = this.#pushedOff(tool, from, to, told);
+    const removed = this.#feed(tool, start, end, { ...told, spring: false });
     if (!removed) {
       if (told.minutes > 0.02 && tool.cutter.kind !== "tap") this.#find("nothing", 0, told.how, to);
       return;
@@ -661,13 +711,37 @@ export class LiteralMachine {
     this.#tooMuch(removed.height, told.limits.along, "deep", at);
   }
 
-  /** Room under the spindle. */
+  /** A light cut along a wall pushes the cutter off it: by so much it stays out. */
+  #pushedOff(tool: Tool, from: Vec, to: Vec, told: Extract<Told, { do: "move" }>): [Vec, Vec] {
+    const { limits, vf, rpm } = told;
+    const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+    const long = Math.hypot(dx, dy);
+    if (!tool.flat || !limits || !vf || long < 1e-6 || limits.across >= tool.radius) return [from, to];
+    const z = Math.min(from[2], to[2]);
+    const metal = this.#piece!.over(this.#plan(from, to, tool.radius), z, z + tool.flute);
+    if (!metal || metal.across >= tool.radius) return [from, to];
+    const taken = { ap: metal.height, ae: metal.across, vf, rpm: rpm ?? this.#rpm };
+    const bend = bendOf(taken, tool.cutter, this.#a.material, this.#a.machine);
+    const middle = middleOf(metal.bounds);
+    const left = dx * (middle[1] - from[1]) - dy * (middle[0] - from[0]) > 0 ? 1 : -1;
+    const off = (p: Vec): Vec => [p[0] + (left * bend * dy) / long, p[1] - (left * bend * dx) / long, p[2]];
+    return [off(from), off(to)];
+  }
+
+  /** Room under the spindle, and how far the table goes. */
   #travel(): void {
+    const { travel, daylight } = this.#a.machine;
+    for (const axis of ["x", "y", "z"] as const) {
+      const went = this.#went[axis];
+      const { at } = this.#axes[axis];
+      this.#went[axis] = [Math.min(went[0], at), Math.max(went[1], at)];
+      const far = this.#went[axis][1] - this.#went[axis][0];
+      if (far > travel[axis] + 0.5) this.#find("reach", far - travel[axis], `${axis.toUpperCase()} travel`);
+    }
     if (!this.#tool) return;
     const bed = this.#placing?.on === "table" ? 0 : this.#a.vise.bedHeight;
     const nose = this.#axes.z.at + this.#tool.reach + bed;
-    if (nose > this.#a.machine.daylight + 0.5)
-      this.#find("reach", nose - this.#a.machine.daylight, "daylight");
+    if (nose > daylight + 0.5) this.#find("reach", nose - daylight, "daylight");
   }
 
   // Reading

@@ -1,6 +1,6 @@
 import { type Material } from "../handbook/index.ts";
 import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
-import { type Cutter, forceBorne, type Machine } from "../shop/index.ts";
+import { type Cutter, forceBorne, type Machine, springOf } from "../shop/index.ts";
 
 /** Chips thinner than about the edge's own radius are not cut but rubbed, mm (domain.md 6). */
 const edgeRadius: Record<Cutter["material"], Mm> = {
@@ -17,24 +17,48 @@ const groundCarbide = 0.01;
 export const leastChipOf = ({ material, inserts }: Cutter): Mm =>
   inserts === "none" && edgeRadius[material] > groundCarbide ? groundCarbide : edgeRadius[material];
 
-/** How far what a stroke really takes goes over what the machine has: 1 is just as much as there is. */
-export function loadOf(
-  { ap, ae, vf, rpm }: { ap: Mm; ae: Mm; vf: MmPerMin; rpm: Rpm },
+/** What a stroke really takes: along the cutter's axis, across it, and how fast. */
+export interface Taken {
+  ap: Mm;
+  ae: Mm;
+  vf: MmPerMin;
+  rpm: Rpm;
+}
+
+/** Power in kW and the force over a turn in N; nothing where nothing is cut. Straight shoulder, Kienzle at the mean chip. */
+function powerAndForce(
+  { ap, ae, vf, rpm }: Taken,
   cutter: Cutter,
   material: Material,
-  machine: Machine,
-): number {
+): { power: number; force: number } {
   const wide = Math.min(ae, cutter.diameter);
   const fz = vf / Math.max(1, rpm * cutter.teeth);
-  if (!(ap > 0 && wide > 0 && fz > 0)) return 0;
+  if (!(ap > 0 && wide > 0 && fz > 0)) return { power: 0, force: 0 };
   const arc = Math.acos(Math.max(-1, 1 - (2 * wide) / cutter.diameter));
-  // Mean chip over the arc, straight teeth, square shoulder.
   const mean = Math.max(0.002, (fz * (1 - Math.cos(arc))) / arc);
   const kc = material.kc11 * mean ** -material.mc;
   const power = (ap * wide * vf * kc) / 60e6;
-  // The force over a turn; while no tooth is in the metal all the time it is as much higher as they are out of it.
-  const overTurn = (power * 60e6) / (Math.PI * cutter.diameter * rpm);
+  return { power, force: (power * 60e6) / (Math.PI * cutter.diameter * rpm) };
+}
+
+/** How far what a stroke really takes goes over what the machine has: 1 is just as much as there is. */
+export function loadOf(taken: Taken, cutter: Cutter, material: Material, machine: Machine): number {
+  const { power, force } = powerAndForce(taken, cutter, material);
+  if (power === 0) return 0;
+  const { ap, ae } = taken;
+  const arc = Math.acos(Math.max(-1, 1 - (2 * Math.min(ae, cutter.diameter)) / cutter.diameter));
+  // While no tooth is in the metal all the time the force is as much higher as they are out of it.
   const turn = arc + (ap * Math.tan((cutter.helix * Math.PI) / 180)) / (cutter.diameter / 2);
-  const force = overTurn / Math.min(1, (cutter.teeth * turn) / (2 * Math.PI));
-  return Math.max(power / (machine.motorPower * machine.efficiency), force / forceBorne(machine));
+  const peak = force / Math.min(1, (cutter.teeth * turn) / (2 * Math.PI));
+  return Math.max(power / (machine.motorPower * machine.efficiency), peak / forceBorne(machine));
+}
+
+/** How far a cutter is pushed off a wall it cuts, by the spring of the machine and its own, mm. */
+export function bendOf(taken: Taken, cutter: Cutter, material: Material, machine: Machine): Mm {
+  const { force } = powerAndForce(taken, cutter, material);
+  const young = cutter.material === "carbide" || cutter.material === "coatedCarbide" ? 600_000 : 210_000;
+  const inertia = (Math.PI * (0.8 * cutter.diameter) ** 4) / 64;
+  const own = (force * cutter.stickout ** 3) / (3 * young * inertia);
+  // Radial force is about 0.4 of the tangential one.
+  return 0.4 * (force / (springOf(machine) * 1000) + own);
 }

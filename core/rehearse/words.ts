@@ -5,10 +5,9 @@ import type { Finding, FindingSort } from "./finding.ts";
 /** What was found, as a foreman would say it: what can happen, where, how much. All sentences of the room. */
 
 const size = (f: Finding) => precise(mm(f.size), 2);
-/** "cutter, the bed" is two things that meet. */
 const pair = ({ what }: Finding): [string, string] => {
-  const at = what.indexOf(", ");
-  return at === -1 ? [what, ""] : [what.slice(0, at), what.slice(at + 2)];
+  const [first = "", second = ""] = what.split(" | ");
+  return [first, second];
 };
 const axis = ({ what }: Finding) => what.toUpperCase();
 /** What is named by what it is: the block, or a feature. */
@@ -20,7 +19,7 @@ const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, str
   shank: (f) => say`The ${f.what} rubs on metal that still stands, ${size(f)} in.`,
   backsIn: () => say`Backing off downwards drives the cutter into the part: here the head comes down.`,
   tooMuch: (f) =>
-    say`${precise(mm(f.size + (f.told ?? 0)), 2)} comes off ${f.what} in one stroke; the cut allows ${precise(mm(f.told ?? 0), 2)}.`,
+    say`The stroke is ${precise(mm(f.size + (f.told ?? 0)), 2)} ${f.what}; the cut allows ${precise(mm(f.told ?? 0), 2)}.`,
   tooHard: (f) =>
     say`${f.what}: this cut takes ${quantity("ratio", f.size)} times what the machine can give.`,
   nothing: () => say`Nothing comes off here.`,
@@ -28,10 +27,10 @@ const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, str
   rubs: (f) => say`${f.what} rubs: the chip is ${precise(mm(f.size), 4)} thinner than its edge can cut.`,
   stopped: (f) => say`A cut is called for, and the spindle was never started (${f.what}).`,
   wrongWay: (f) => say`Clockwise from above is wrong here: ${f.what}.`,
-  otherSpeed: (f) => say`The speed of the cut is not the one that was set: ${f.what} rpm.`,
-  otherTool: (f) => say`The tool of the cut is not in the spindle: ${f.what}.`,
-  zeroTool: (f) => say`The zero names a tool that is not in the spindle: ${f.what}.`,
-  finderFast: (f) => say`The edge finder would turn at cutting speed: ${f.what}.`,
+  otherSpeed: (f) => say`The cut is meant for ${pair(f)[0]} rpm; the spindle is set to ${pair(f)[1]}.`,
+  otherTool: (f) => say`The cut is meant for ${pair(f)[0]}; in the spindle is ${pair(f)[1]}.`,
+  zeroTool: (f) => say`This zero is touched with ${pair(f)[0]}; in the spindle is ${pair(f)[1]}.`,
+  finderFast: (f) => say`The edge finder would turn at ${quantity("spindleSpeed", f.size)}: it flies apart.`,
   stale: (f) => say`${axis(f)} is used after its zero went stale.`,
   slack: (f) =>
     say`${axis(f)} comes to this stop from the other side than its zero: slack leaves it ${size(f)} off.`,
@@ -42,7 +41,7 @@ const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, str
   lessGrip: (f) => say`The grip at ${f.what} is ${size(f)} less than the setup says.`,
   tips: (f) => say`${size(f)} of the part hangs free past the jaws: it sags and tips. Support it.`,
   leftIn: (f) => say`Still in from the setup before: ${f.what}.`,
-  side: (f) => say`The side is wrong: ${f.what}.`,
+  side: (f) => say`The ${pair(f)[0]} end does not lie to the ${pair(f)[1]}, where the step puts it.`,
   reach: (f) => say`There is no room for it: ${size(f)} too much (${f.what}).`,
   notTold: () => say`No figure says where this is: with the head tilted it is set by eye.`,
   plunge: (f) => say`${f.what} goes ${size(f)} straight down into metal, and has no teeth at its center.`,

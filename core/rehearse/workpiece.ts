@@ -7,7 +7,7 @@ export interface Removed {
   /** mm³ */
   volume: number;
   bounds: Bounds;
-  /** How high and how wide it is but for slivers: at its highest cut of some area, and across the way on the average; mm. */
+  /** How high and how wide it is but for slivers: at its highest cut of some area, and across the way on the average at that height; mm. */
   height: Mm;
   across: Mm;
 }
@@ -164,7 +164,26 @@ function removedOf(body: Solid, toward: number): Removed | null {
   const swapped = Math.abs(s * c) < 1e-9 && Math.abs(s) > 0.5;
   const along = swapped ? seen.max[1] - seen.min[1] : seen.max[0] - seen.min[0];
   const reach = swapped ? seen.max[0] - seen.min[0] : seen.max[1] - seen.min[1];
-  return { volume, bounds, height, across: Math.min(reach, most / Math.max(along, 1e-6)) };
+  return { volume, bounds, height, across: Math.min(reach, volume / Math.max(along * height, 1e-6)) };
+}
+
+/** Strips thinner than this share of the thickest are a skin left by the lane before, and no width of the cut. */
+const someHeight = 0.25;
+
+/** What strips side by side took away, as one; null for none. */
+export function joined(strips: readonly Removed[]): Removed | null {
+  if (strips.length === 0) return null;
+  const height = Math.max(...strips.map((s) => s.height));
+  const ends = (of: "min" | "max", pick: (...values: number[]) => number): Vec => {
+    const at = (i: 0 | 1 | 2) => pick(...strips.map(({ bounds }) => bounds[of][i]));
+    return [at(0), at(1), at(2)];
+  };
+  return {
+    volume: strips.reduce((sum, s) => sum + s.volume, 0),
+    bounds: { min: ends("min", Math.min), max: ends("max", Math.max) },
+    height,
+    across: strips.reduce((sum, s) => sum + (s.height > someHeight * height ? s.across : 0), 0),
+  };
 }
 
 /** The middle of a box. */

@@ -68,7 +68,7 @@ export const auditCases = (): AuditCase[] => [
     ]),
     shop: bigDrill,
     seed: 1,
-    finds: { sort: "hits", what: /cutter, the bed/, op: /big\// },
+    finds: { sort: "hits", what: /cutter \| the bed/, op: /big\// },
   },
   {
     name: "a Woodruff cutter through the shaft",
@@ -82,7 +82,7 @@ export const auditCases = (): AuditCase[] => [
     job: cheek,
     shop: demoShop,
     seed: 1,
-    finds: { sort: "zeroTool", what: /the finder named/ },
+    finds: { sort: "zeroTool", what: /^the finder/ },
   },
   {
     name: "slack between opposite walls",

@@ -58,7 +58,7 @@ export function MoveCard({
         {targets.map(({ axis, settled, from }) => (
           <Box key={axis}>
             <chakra.p
-              fontSize={several ? { base: "44px", md: "76px" } : { base: "68px", md: "104px" }}
+              fontSize={several ? { base: "44px", md: "76px" } : { base: "54px", md: "104px" }}
               lineHeight="1.08"
               fontWeight="700"
               letterSpacing="-0.02em"

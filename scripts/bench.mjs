@@ -8,20 +8,12 @@ if (!existsSync("build/server/index.js")) throw new Error("build first: npm run 
 /** Gzip bytes of the JavaScript of an empty app of the same stack: Chakra's base, React Router, Dexie, Zod, one heading. */
 const emptyApp = 198_756;
 
-const core = "node_modules/.cache/bench-core";
-execFileSync("npx", [
-  "vite",
-  "build",
-  "--config",
-  "vitest.schema.config.ts",
-  "--ssr",
-  "scripts/bench-core.ts",
-  "--outDir",
-  core,
-  "--logLevel",
-  "error",
-]);
-execFileSync("node", [`${core}/bench-core.js`], { stdio: "inherit" });
+for (const name of ["bench-core", "bench-solids"]) {
+  const out = `node_modules/.cache/${name}`;
+  const build = ["vite", "build", "--config", "vitest.schema.config.ts", "--ssr", `scripts/${name}.ts`];
+  execFileSync("npx", [...build, "--outDir", out, "--logLevel", "error"]);
+  execFileSync("node", [`${out}/${name}.js`], { stdio: "inherit" });
+}
 // The laws of the cutting room over ten times the cases of the check, with other seeds than its own.
 const laws = process.argv.includes("--laws") ? 100_000 : 0;
 if (laws > 0)

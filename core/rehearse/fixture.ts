@@ -3,7 +3,7 @@ import type { Mm } from "../quantity/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
 import type { Workpart } from "./lump.ts";
-import type { Pose, Solid, SolidKit, Vec } from "./solid.ts";
+import type { Bounds, Pose, Solid, SolidKit, Vec } from "./solid.ts";
 import type { Thing, ThingId } from "./told.ts";
 import { cross, dot, inverse, moved, plus, poseAlong, scaled, unit } from "./vec.ts";
 
@@ -11,7 +11,10 @@ import { cross, dot, inverse, moved, plus, poseAlong, scaled, unit } from "./vec
 export interface Body {
   name: string;
   solid: Solid;
+  bounds: Bounds;
 }
+
+const bodyOf = (name: string, solid: Solid): Body => ({ name, solid, bounds: solid.bounds });
 
 /** How the part goes in, as told. */
 export interface Placing {
@@ -119,7 +122,7 @@ export function bodiesOf(
   const bodies: Body[] = [];
   const add = (name: string, low: Vec, high: Vec) => {
     const [a, b] = [low, high].map((v): Vec => [...v]) as [Vec, Vec];
-    bodies.push({ name, solid: kit.box(a, b) });
+    bodies.push(bodyOf(name, kit.box(a, b)));
   };
   // Across the table from the fixed jaw: all is written for a jaw at the back, and turned round for one in front.
   const side = jawSide(placing.on === "table" ? null : vise);
@@ -204,26 +207,17 @@ function strapBodies(
       const edge = onY > 0 ? max[1] : min[1];
       const [from, to] = onY > 0 ? [edge - reach, edge + tail] : [edge - tail, edge + reach];
       return [
-        { name: "a strap", solid: kit.box([x - wide / 2, from, top], [x + wide / 2, to, top + thick]) },
-        {
-          name: "a stud",
-          solid: kit.box(
-            [x - stud, edge + onY * 12 - stud, 0],
-            [x + stud, edge + onY * 12 + stud, top + rise],
-          ),
-        },
+        bodyOf("a strap", kit.box([x - wide / 2, from, top], [x + wide / 2, to, top + thick])),
+        bodyOf(
+          "a stud",
+          kit.box([x - stud, edge + onY * 12 - stud, 0], [x + stud, edge + onY * 12 + stud, top + rise]),
+        ),
       ];
     }
     const edge = max[0];
     return [
-      {
-        name: "a strap",
-        solid: kit.box([edge - reach, y - wide / 2, top], [edge + tail, y + wide / 2, top + thick]),
-      },
-      {
-        name: "a stud",
-        solid: kit.box([edge + 12 - stud, y - stud, 0], [edge + 12 + stud, y + stud, top + rise]),
-      },
+      bodyOf("a strap", kit.box([edge - reach, y - wide / 2, top], [edge + tail, y + wide / 2, top + thick])),
+      bodyOf("a stud", kit.box([edge + 12 - stud, y - stud, 0], [edge + 12 + stud, y + stud, top + rise])),
     ];
   }).flat();
 }

@@ -6,3 +6,4 @@ export * from "./lump.ts";
 export { openSolids, type SolidKit } from "./solid.ts";
 export * from "./told.ts";
 export { findingPhrase } from "./words.ts";
+export { Workpiece } from "./workpiece.ts";

@@ -415,8 +415,8 @@ export class LiteralMachine {
   }
 
   #clearHeight(): Mm {
-    const tops = this.#bodies.filter((b) => b.name !== "the table").map((b) => b.solid.bounds.max[2]);
-    return Math.max(this.#piece?.bounds.max[2] ?? 0, ...tops) + clear;
+    const tops = this.#bodies.filter((b) => b.name !== "the table").map((b) => b.bounds.max[2]);
+    return Math.max(this.#piece?.around.max[2] ?? 0, ...tops) + clear;
   }
 
   // Cutting
@@ -430,8 +430,7 @@ export class LiteralMachine {
   #collide(tool: Tool, from: Vec, to: Vec): void {
     const low = Math.min(from[2], to[2]);
     const reach = Math.max(...tool.above.map((r) => r.radiusHigh), tool.radius);
-    for (const { name, solid } of this.#bodies) {
-      const b = solid.bounds;
+    for (const { name, solid, bounds: b } of this.#bodies) {
       const apart =
         b.max[0] < Math.min(from[0], to[0]) - reach ||
         b.min[0] > Math.max(from[0], to[0]) + reach ||
@@ -453,7 +452,7 @@ export class LiteralMachine {
   /** Shank and holder against metal that still stands. */
   #shank(tool: Tool, from: Vec, to: Vec): void {
     const low = Math.min(from[2], to[2]);
-    const top = this.#piece!.bounds.max[2];
+    const top = this.#piece!.around.max[2];
     for (const round of tool.above) {
       if (low + round.low >= top - 0.05) continue;
       const radius = Math.max(round.radiusLow, round.radiusHigh) - 0.05;

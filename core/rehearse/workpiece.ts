@@ -25,13 +25,22 @@ export class Workpiece {
   #base: Solid;
   /** Cleared from a depth upward, the deepest first; each region holds those below it too. */
   #levels: { z: Mm; cleared: Region }[] = [];
-  /** Top of the body, whatever is cleared. */
-  #top: Mm;
+  /** Around the body, whatever was cleared of it since. */
+  #around: Bounds;
 
   constructor(base: Solid, kit: SolidKit) {
     this.#kit = kit;
     this.#base = base.keep();
-    this.#top = base.bounds.max[2];
+    this.#around = base.bounds;
+  }
+
+  get #top(): Mm {
+    return this.#around.max[2];
+  }
+
+  /** A box that the body lies in: known at once, and never smaller than it. */
+  get around(): Bounds {
+    return this.#around;
   }
 
   /** The body as it is now. */
@@ -52,6 +61,7 @@ export class Workpiece {
   #replace(next: Solid): void {
     this.#base.drop();
     this.#base = next;
+    this.#around = next.bounds;
     this.#levels.forEach(({ cleared }) => cleared.drop());
     this.#levels = [];
   }
@@ -143,7 +153,7 @@ export class Workpiece {
 }
 
 /** Cuts through a body that tell how high it is: a corner left by a chord of an arc is no height. */
-const cutsAt = [0.002, 0.01, 0.03, 0.08, 0.2, 0.4, 0.6, 0.8, 0.96] as const;
+const cutsAt = [0.004, 0.03, 0.12, 0.45, 0.9] as const;
 const someArea = 0.25;
 
 function removedOf(body: Solid, toward: number): Removed | null {

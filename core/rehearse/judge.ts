@@ -2,8 +2,9 @@ import { axisNames } from "../frame/index.ts";
 import { cutoutOf, featuresOf, limitsOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Dimension, Mm } from "../quantity/index.ts";
 import type { Finding } from "./finding.ts";
-import type { Stroke } from "./literal-machine.ts";
+
 import type { Workpart } from "./lump.ts";
+import type { Stroke } from "./report.ts";
 import type { Solid, SolidKit, Vec } from "./solid.ts";
 import { blockSizes, cutoutBoxes, drawnPose, drawnSolid, drillPoints, siteAs } from "./truth.ts";
 import { inverse } from "./vec.ts";

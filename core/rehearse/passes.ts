@@ -1,0 +1,92 @@
+import type { Mm } from "../quantity/index.ts";
+import type { Machine } from "../shop/index.ts";
+import type { Axes } from "./axes.ts";
+import { clear, type OnTheTable } from "./on-the-table.ts";
+import type { Report } from "./report.ts";
+import type { Vec } from "./solid.ts";
+import type { Strokes } from "./strokes.ts";
+import type { Told } from "./told.ts";
+import type { Tool } from "./tool.ts";
+
+/** A pass is told by its stop, its lanes and where it travels; the ways are those of a hand that knows no more. */
+
+type Pass = Extract<Told, { do: "pass" }>;
+type Way = [from: Vec, to: Vec];
+
+/** How far past the edge of a face its outer lanes go, mm. */
+const pastEdge = 0.5;
+
+/** Where a way begins and ends along the feed, out past both ends of the part. */
+function endsOf({ feedAlong, travel }: Pass, tool: Tool, min: Vec, max: Vec): [Mm, Mm] {
+  const along = feedAlong === "x" ? 0 : 1;
+  const run = tool.radius + clear;
+  const ends: [Mm, Mm] = [min[along] - run, max[along] + run];
+  return travel === "left" || travel === "front" ? [ends[1], ends[0]] : ends;
+}
+
+/** Lanes over what lies up, as a hand spreads them that is told their number and width. */
+export function lanesOver(told: Pass, tool: Tool, table: OnTheTable, axes: Axes): Way[] {
+  const { min, max } = table.held!.piece.bounds;
+  axes.z.moveToReading(told.stop);
+  const along = told.feedAlong === "x" ? 0 : 1;
+  const across = along === 0 ? 1 : 0;
+  let [low, high] = [min[across], max[across]];
+  const straps = table.thing("straps");
+  let fromHigh = false;
+  if (straps) {
+    // Straps over an edge beside the lanes: they begin at the free one.
+    const looks = table.looks(straps.over)[across];
+    if (looks > 0.5) high -= straps.reach + 1;
+    if (looks < -0.5) {
+      low += straps.reach + 1;
+      fromHigh = true;
+    }
+  }
+  const ends = endsOf(told, tool, min, max);
+  const half = told.by === "arbor" ? tool.flute / 2 : tool.radius;
+  // Lanes that are meant to cover the face are spread over it as it really is, a little past its edges.
+  const whole = told.width * told.lanes >= high - low - 2;
+  if (whole) [low, high] = [low - pastEdge, high + pastEdge];
+  const width = whole ? (high - low) / told.lanes : told.width;
+  return Array.from({ length: told.lanes }, (_, i): Way => {
+    const edge = fromHigh ? high - width * (i + 1) : low + width * (i + 1);
+    // One lane lies over the middle; of several each takes its width, the cutter out over what is cut already.
+    const at = told.lanes === 1 ? (low + high) / 2 : fromHigh ? edge + half : edge - half;
+    const point = (end: Mm): Vec => (along === 0 ? [end, at, axes.z.at] : [at, end, axes.z.at]);
+    return [point(ends[0]), point(ends[1])];
+  });
+}
+
+/** Along a wall; how far down is not told: to just past what is cut, above whatever holds. */
+export function alongWall(
+  told: Pass & { axis: "x" | "y" },
+  tool: Tool,
+  {
+    table,
+    axes,
+    strokes,
+    report,
+    machine,
+  }: { table: OnTheTable; axes: Axes; strokes: Strokes; report: Report; machine: Machine },
+): Way[] {
+  const { piece, placing } = table.held!;
+  const { min, max } = piece.bounds;
+  const handle = axes[told.axis];
+  const looks = table.looks(told.face)[told.axis === "x" ? 0 : 1];
+  // A dial is told in turns, into the part; a readout in figures, whichever way they lead.
+  const into = looks > 0 ? -1 : 1;
+  const byDial = machine.axes[told.axis].readout === null;
+  const error = handle.moveToReading(byDial ? into * Math.abs(told.stop) : told.stop);
+  if (Math.abs(error) > 0.02) report.find("slack", error, told.axis);
+  const floor = placing.out
+    ? min[2] - 1
+    : placing.on === "table"
+      ? (table.thing("packing")?.height ?? 0) - 0.5
+      : table.vise.jawDepth + 1;
+  const z = Math.max(floor, max[2] - told.width - 1);
+  const ends = endsOf(told, tool, min, max);
+  const taken = { ap: Math.min(told.width, max[2] - z), ae: told.depth, vf: told.vf, rpm: told.rpm };
+  const at = handle.at - into * strokes.bend(taken, tool);
+  const point = (end: Mm): Vec => (told.feedAlong === "x" ? [end, at, z] : [at, end, z]);
+  return [[point(ends[0]), point(ends[1])]];
+}

@@ -1,0 +1,96 @@
+import type { Face } from "../frame/index.ts";
+import { type Cutout, cutoutOf, featuresOf, type Part, siteOfPart } from "../part/index.ts";
+import type { Mm } from "../quantity/index.ts";
+import type { Shop } from "../shop/index.ts";
+import type { Chance } from "./chance.ts";
+import type { OnTheTable } from "./on-the-table.ts";
+import type { Solid } from "./solid.ts";
+import type { ToldSize } from "./told.ts";
+import { blockSizes, cutoutBoxes, cutoutSolid, drawnPose, featureSize, siteAs } from "./truth.ts";
+import { inverse } from "./vec.ts";
+
+/** A caliper that nobody entered, mm. */
+const usualU = 0.05;
+
+/** Eyes, caliper and file: what is read of the metal as it is. The drawing only says where a size lies. */
+export class Reading {
+  readonly #table: OnTheTable;
+  readonly #drawing: Part;
+  readonly #shop: Pick<Shop, "instruments">;
+  readonly #chance: Chance;
+  readonly #boxes: Cutout["box"][];
+
+  constructor(table: OnTheTable, drawing: Part, shop: Pick<Shop, "instruments">, chance: Chance) {
+    this.#table = table;
+    this.#drawing = drawing;
+    this.#shop = shop;
+    this.#chance = chance;
+    const site = siteOfPart(drawing);
+    this.#boxes = site ? cutoutBoxes(drawing, site) : [];
+  }
+
+  #siteNow(solid: Solid) {
+    const first = (axis: "length" | "width" | "height") => blockSizes(solid, axis, this.#boxes)[0]!;
+    return siteAs(this.#drawing, { length: first("length"), width: first("width"), height: first("height") });
+  }
+
+  /** A size as an instrument of the shop reads it, with its error; what is expected where it cannot be read. */
+  read(size: ToldSize, expected: Mm): Mm {
+    const is = this.size(size) ?? expected;
+    const u = this.#shop.instruments
+      .filter((i) => i.kind === "caliper" || i.kind === "micrometer")
+      .filter((i) => i.from <= is && is <= i.to)
+      .reduce((least, i) => Math.min(least, i.uncertainty), usualU);
+    return is + this.#chance.about(u / 2);
+  }
+
+  /** A size as it really is; null where it cannot be told by straight ways through the body. */
+  size(size: ToldSize): Mm | null {
+    return this.#table.kit.scope(() => {
+      const { part } = this.#table;
+      const solid = part.solid.posed(drawnPose(part));
+      if (size.of !== "feature") {
+        const all = blockSizes(solid, size.of, this.#boxes);
+        return all.reduce((a, b) => a + b, 0) / all.length;
+      }
+      const site = this.#siteNow(solid);
+      const feature = featuresOf(this.#drawing).find((f) => f.id === size.feature);
+      return site && feature ? featureSize(solid, feature, size.size, size.over, site) : null;
+    });
+  }
+
+  /** Whether a face that was cut is clean all over: as much metal just below it as further in. */
+  isClean(face: Face): boolean {
+    const { held } = this.#table;
+    if (!held) return true;
+    const looks = this.#table.looks(face);
+    const axis = ([0, 1, 2] as const).reduce((a, b) => (Math.abs(looks[b]) > Math.abs(looks[a]) ? b : a));
+    const { solid } = held.piece;
+    const { min, max } = solid.bounds;
+    const slab = (depth: Mm, thick: Mm) => {
+      const low: [number, number, number] = [min[0] - 1, min[1] - 1, min[2] - 1];
+      const high: [number, number, number] = [max[0] + 1, max[1] + 1, max[2] + 1];
+      if (looks[axis] > 0) {
+        high[axis] = max[axis] - depth;
+        low[axis] = high[axis] - thick;
+      } else {
+        low[axis] = min[axis] + depth;
+        high[axis] = low[axis] + thick;
+      }
+      return solid.within(this.#table.kit.box(low, high)).volume / thick;
+    };
+    return slab(0.03, 0.05) > 0.985 * slab(1.2, 0.05);
+  }
+
+  /** Files a feature to the line: all of it that still stands. */
+  file(id: string): void {
+    const { held, part, kit } = this.#table;
+    const feature = featuresOf(this.#drawing).find((f) => f.id === id);
+    if (!feature || !held) return;
+    const pose = drawnPose(part);
+    const site = this.#siteNow(part.solid.posed(pose));
+    const cutout = site && cutoutOf(feature, site);
+    if (!cutout) return;
+    held.piece.cutBody(cutoutSolid(cutout, site, kit).posed(inverse(pose)).posed(held.pose), 0);
+  }
+}

@@ -1,0 +1,74 @@
+import type { Cutter, Machine, Shop } from "../shop/index.ts";
+import type { Report } from "./report.ts";
+import type { Told } from "./told.ts";
+import { type Tool, toolOf } from "./tool.ts";
+
+/** An edge finder at more than this flies off, rpm. */
+const fastestFinder = 1200;
+
+/** What is in the spindle, how fast and which way it turns, how far the head is tilted. */
+export class Spindle {
+  tool: Tool | null = null;
+  tilt = 0;
+  readonly #shop: Shop;
+  readonly #machine: Machine;
+  readonly #report: Report;
+  #rpm = 0;
+  #turns: "clockwise from above" | null = null;
+
+  constructor(shop: Shop, machine: Machine, report: Report) {
+    this.#shop = shop;
+    this.#machine = machine;
+    this.#report = report;
+  }
+
+  get rpm(): number {
+    return this.#rpm;
+  }
+
+  cutter(id: string): Cutter | undefined {
+    return this.#shop.cutters.find((c) => c.id === id);
+  }
+
+  #named(id: string): string {
+    return this.cutter(id)?.name ?? id;
+  }
+
+  /** @returns whether another tool went in */
+  fit(told: Extract<Told, { do: "fit" }>): boolean {
+    const cutter = this.cutter(told.cutter);
+    const other = cutter !== undefined && this.tool?.cutter.id !== cutter.id;
+    if (told.upright) this.tilt = 0;
+    this.tool = cutter ? toolOf(cutter, this.#shop) : null;
+    this.#rpm = told.rpm ?? this.#rpm;
+    this.#turns = told.turns;
+    if (this.#machine.kind === "horizontal" && told.turns)
+      this.#report.find("wrongWay", 0, "a spindle that lies, told from above");
+    else if (cutter?.hand === "left" && told.turns)
+      this.#report.find("wrongWay", 0, `${cutter.name}, which is left-handed`);
+    return other;
+  }
+
+  /** The tool that a cut is told with, as it stands there. */
+  ready(cutter: string, rpm: number | null): Tool | null {
+    if (this.tool?.cutter.id !== cutter)
+      this.#report.find("otherTool", 0, `${this.#named(cutter)} | ${this.tool?.cutter.name ?? "nothing"}`);
+    if (this.#rpm <= 0 || this.#turns === null) this.#report.find("stopped", 0, this.#named(cutter));
+    else if (rpm !== null && Math.abs(rpm - this.#rpm) > 0.5)
+      this.#report.find("otherSpeed", rpm - this.#rpm, `${rpm} | ${this.#rpm}`);
+    return this.tool;
+  }
+
+  /** Whether what a zero is touched with can be there. @returns the radius that touches, mm */
+  touching(tool: Extract<Told, { do: "zero" }>["tool"]): number {
+    const inside = this.tool?.cutter ?? null;
+    const named = tool.kind === "cutter" ? this.#named(tool.id) : `the ${tool.kind}`;
+    const wrong = tool.kind === "cutter" ? inside?.id !== tool.id : tool.kind !== "pin" && inside !== null;
+    if (wrong) this.#report.find("zeroTool", 0, `${named} | ${inside?.name ?? "nothing"}`);
+    if (tool.kind === "finder" && this.#rpm > fastestFinder)
+      this.#report.find("finderFast", this.#rpm, String(this.#rpm));
+    if (tool.kind !== "cutter") return tool.diameter / 2;
+    const cutter = this.cutter(tool.id);
+    return cutter ? toolOf(cutter, this.#shop).radius : 0;
+  }
+}

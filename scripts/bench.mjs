@@ -58,6 +58,14 @@ console.log(
   `replan after a keystroke: p50 ${percentile(replans, 0.5).toFixed(1)} ms, p95 ${percentile(replans, 0.95).toFixed(1)} ms (${replans.length} plans)`,
 );
 
+await page.goto(`${url}/jobs/cheek-block/setups`);
+await page.getByText(/Following every step/).waitFor();
+const walkBegan = Date.now();
+await page.getByText(/^Walked through: /).waitFor({ timeout: 60_000 });
+console.log(
+  `walk of the cheek block in the browser's worker, planning and 0.4 s of waiting with it: ${Date.now() - walkBegan} ms`,
+);
+
 await page.goto(url);
 await page.evaluate(
   () =>

@@ -1,6 +1,6 @@
 import { type Axis, axisNames, faceNames } from "../frame/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { featuresOf, partSizes, siteOfPart } from "../part/index.ts";
+import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
 import { type Limits, type Mm } from "../quantity/index.ts";
 import {
   type Chance,
@@ -13,7 +13,7 @@ import {
   type ToldSize,
   turnedShaft,
 } from "../rehearse/index.ts";
-import { tellOperation, tellSetup } from "../route/index.ts";
+import { featureOfKey, type Setup, tellOperation, tellSetup } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { conditionAt, readingsAlong } from "../stock/index.ts";
 import {
@@ -132,6 +132,7 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
   const literal = new LiteralMachine({ kit, shop, machine, vise, material, drawing, part, chance: draws });
   let done = 0;
   const looks = new Map<string, number>();
+  const atEnds: Finding[] = [];
   try {
     while (made.current < made.steps.length && done < mostSteps && !literal.lost) {
       const step = made.steps[made.current]!;
@@ -154,29 +155,15 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
       }
       const events = eventsToFinish(step, found);
       if (events.length === 0) break;
+      if (step.kind === "takeOut") atEnds.push(...judgedAfter(step, made, records, literal, drawing, kit));
       records = appended(records, ...beginningOf(step, made, records), ...events);
       done++;
       made = advanced(made, step, planned);
       yield { done, of: made.steps.length, setup: step.setup };
     }
     const finished = made.current >= made.steps.length && made.refusal === null;
-    const cut = new Set(made.features?.setups.flatMap((s) => s.features) ?? []);
-    const out = new Set(featuresOf(drawing).flatMap((f) => (cut.has(f.id) ? [] : [f.id])));
-    const last = made.steps.at(-1)!;
-    const atEnd = finished
-      ? kit.scope(() =>
-          judgePart({
-            part: literal.part,
-            drawing,
-            out,
-            strokes: literal.strokes,
-            kit,
-            end: { op: last.op, step: "end", setup: last.setup },
-          }),
-        )
-      : [];
     return {
-      findings: [...literal.findings, ...atEnd],
+      findings: [...literal.findings, ...eachOnce(atEnds)],
       truths: finished ? truthsOf(made, literal) : [],
       done,
       finished,
@@ -185,6 +172,55 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
   } finally {
     literal.drop();
   }
+}
+
+/** What the part is against its drawing once a setup is taken out: sizes that are to be reached, features that are to be there. */
+function judgedAfter(
+  step: Step,
+  made: Plan,
+  records: readonly JobRecord[],
+  literal: LiteralMachine,
+  drawing: Part,
+  kit: SolidKit,
+): Finding[] {
+  const behind = new Set(made.steps.slice(0, made.current + 1).map((s) => s.op));
+  const faces = made.setups.filter((s) => behind.has(s.key));
+  const squared = faces.length === made.setups.length && made.refusal === null;
+  const cut = new Set(
+    made.features?.setups.flatMap((s) => (s.operations.every((o) => behind.has(o.key)) ? s.features : [])) ??
+      [],
+  );
+  const begun = new Set(records.flatMap((r) => (r.type === "featureBegun" ? [featureOfKey(r.op)] : [])));
+  const without = (done: (id: string) => boolean) =>
+    new Set(featuresOf(drawing).flatMap(({ id }) => (done(id) ? [] : [id])));
+  return kit.scope(() =>
+    judgePart({
+      part: literal.part,
+      drawing,
+      untouched: without((id) => cut.has(id) || begun.has(id)),
+      unfinished: without((id) => cut.has(id)),
+      axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
+      squared,
+      strokes: literal.strokes,
+      kit,
+      end: { op: step.op, step: "end", setup: step.setup },
+    }),
+  );
+}
+
+/** Whether a size was to be reached by the faces cut so far: both of its faces, all over. */
+const reached = (axis: Axis, faces: readonly Setup[]): boolean => {
+  const mine = faces.filter((s) => s.axis === axis);
+  return mine.some((s) => s.sized) && mine.every((s) => s.after.faces[s.face].rest === null);
+};
+
+/** What stands at the end of one setup stands at the end of the next: told where it was first seen. */
+function eachOnce(findings: readonly Finding[]): Finding[] {
+  const seen = new Set<string>();
+  return findings.filter(({ sort, what, size }) => {
+    const key = `${sort} ${what} ${size.toFixed(1)}`;
+    return !seen.has(key) && seen.add(key);
+  });
 }
 
 /** From one move of an operation to the next nothing is planned anew: a tick changes no decision. */

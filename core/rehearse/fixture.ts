@@ -177,6 +177,11 @@ export function bodiesOf(
       [rod.height - r * 0.8, rod.height + r * 0.8],
     );
   }
+  // A stop stands at the left end, as high as the jaws or the part, whichever is lower.
+  if (things.has("stop")) {
+    const top = Math.min(deep, max[2]) - 2;
+    add("the stop", [min[0] - 14, (min[1] + max[1]) / 2 - 6, 0], [min[0], (min[1] + max[1]) / 2 + 6, top]);
+  }
   if (things.has("blocks")) {
     // Their V reaches to a third of the radius below the middle of the shaft.
     const top = (min[2] + max[2]) / 2 - width / 6;

@@ -1,4 +1,4 @@
-import { axisNames } from "../frame/index.ts";
+import { type Axis, axisNames } from "../frame/index.ts";
 import { cutoutOf, featuresOf, limitsOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Dimension, Mm } from "../quantity/index.ts";
 import type { Finding } from "./finding.ts";
@@ -46,8 +46,13 @@ function allowance(part: Part): Map<string, Mm> {
 export interface JudgeAsked {
   part: Workpart;
   drawing: Part;
-  /** Features that were refused, or left to another way. */
-  out: ReadonlySet<string>;
+  /** Features of which nothing is cut, and those that are not finished: not yet, or refused. */
+  untouched: ReadonlySet<string>;
+  unfinished: ReadonlySet<string>;
+  /** Sizes that are to be reached by now. */
+  axes: readonly Axis[];
+  /** Whether the block stands as it will, so that what is cut into it can be held against it. */
+  squared: boolean;
   strokes: readonly Stroke[];
   kit: SolidKit;
   /** What is said where no stroke is to blame. */
@@ -55,10 +60,20 @@ export interface JudgeAsked {
 }
 
 /**
- * What the part is against its drawing once all told steps were done: metal left over it and cut below it, with the feature or
+ * What the part is against its drawing at the end of a setup, or of all: metal left over it and cut below it, with the feature or
  * face, and the step that cut there. The block counts as it came out; its own sizes are held against their limits.
  */
-export function judgePart({ part, drawing, out, strokes, kit, end }: JudgeAsked): Finding[] {
+export function judgePart({
+  part,
+  drawing,
+  untouched,
+  unfinished,
+  axes,
+  squared,
+  strokes,
+  kit,
+  end,
+}: JudgeAsked): Finding[] {
   return kit.scope(() => {
     const findings: Finding[] = [];
     const pose = drawnPose(part);
@@ -69,7 +84,7 @@ export function judgePart({ part, drawing, out, strokes, kit, end }: JudgeAsked)
       axisNames.map((axis) => [axis, Math.max(...blockSizes(solid, axis, gone))]),
     ) as Record<(typeof axisNames)[number], Mm>;
     if (!drawing.shaft)
-      for (const axis of axisNames) {
+      for (const axis of axes) {
         const size = drawing.sizes[axis];
         if (!size) continue;
         const { lower, upper } = limitsOf(size, drawing);
@@ -81,12 +96,11 @@ export function judgePart({ part, drawing, out, strokes, kit, end }: JudgeAsked)
         if (least < lower - unseen / 2)
           findings.push({ ...end, sort: "below", size: lower - least, what: axis, at: place });
       }
-    const site = siteAs(drawing, actual);
+    const site = squared ? siteAs(drawing, actual) : null;
     if (!site) return findings;
-    const drawn = drawnSolid(drawing, site, out, kit);
     const allowed = allowance(drawing);
     const boxes = featuresOf(drawing).flatMap((feature) => {
-      const cutout = out.has(feature.id) ? null : cutoutOf(feature, site);
+      const cutout = untouched.has(feature.id) ? null : cutoutOf(feature, site);
       return cutout ? [{ id: feature.id, box: cutout.box }] : [];
     });
     const featureAt = (p: Vec): string | null => {
@@ -116,8 +130,9 @@ export function judgePart({ part, drawing, out, strokes, kit, end }: JudgeAsked)
         });
       }
     };
-    told(solid.minus(drawn).pieces, "left");
-    told(drawn.minus(drillPoints(drawing, site, kit)).minus(solid).pieces, "below");
+    told(solid.minus(drawnSolid(drawing, site, unfinished, kit)).pieces, "left");
+    const least = drawnSolid(drawing, site, untouched, kit).minus(drillPoints(drawing, site, kit));
+    told(least.minus(solid).pieces, "below");
     return findings;
   });
 }

@@ -193,7 +193,10 @@ function obey(
       ? judgePart({
           part: literal.part,
           drawing: part_,
-          out: new Set(),
+          untouched: new Set(),
+          unfinished: new Set(),
+          axes: ["length", "width", "height"],
+          squared: true,
           strokes: literal.strokes,
           kit,
           end: { op: "op", step: "end", setup: 1 },
@@ -208,6 +211,8 @@ function obey(
 interface Planted {
   sort: FindingSort;
   what: string;
+  /** What met what. */
+  names?: string;
   slip: readonly Step[];
   near: readonly Step[];
   lump?: Lump;
@@ -218,6 +223,26 @@ interface Planted {
   /** The step it belongs to, from the end. */
   last?: number;
 }
+
+/** Strapped to the table over its back edge, on packing of 10. */
+const strapped = [
+  place({
+    on: "table",
+    things: [
+      { id: "packing", height: 10 },
+      { id: "straps", count: 2, over: "back", reach: 12 },
+    ],
+  }),
+  ...begin.slice(1),
+];
+/** In V-blocks with its top 12 above the jaws, zero in its middle. */
+const inBlocks = [
+  place({ on: "blocks", things: [{ id: "blocks" }], projection: 12 }),
+  ...begin.slice(1, 3),
+  zero("x", { touches: [{ from: "left" }, { from: "right" }], setting: 0 }),
+  zero("y"),
+  zero("z"),
+];
 
 const deep = { limits: { across: 20, along: 40 } };
 
@@ -246,6 +271,50 @@ const planted: Planted[] = [
     near: [...begin, ...hole(30, 20, -51, deep)],
     size: 1,
     at: [0, -20, -0.5],
+  },
+  {
+    sort: "hits",
+    what: "down beside the part, into the rod",
+    names: "cutter | the rod",
+    slip: [place({ things: [parallels, rod] }), ...begin.slice(1), ...hole(30, -8, -25, deep)],
+    near: [...begin, ...slot(20, 3)],
+  },
+  {
+    sort: "hits",
+    what: "past the left end below the top of the stop",
+    names: "cutter | the stop",
+    slip: [place({ things: [parallels, { id: "stop" }] }), ...begin.slice(1), ...slot(20, 16, deep)],
+    near: [place({ things: [parallels, { id: "stop" }] }), ...begin.slice(1), ...slot(20, 11, deep)],
+    size: 2,
+  },
+  {
+    sort: "hits",
+    what: "over the table into a strap",
+    names: "cutter | a strap",
+    slip: [...strapped, ...slot(36, 1)],
+    near: [...strapped, ...slot(8, 1)],
+  },
+  {
+    sort: "hits",
+    what: "beside the part into a stud",
+    names: "cutter | a stud",
+    slip: [...strapped, ...slot(52, 6)],
+    near: [...strapped, ...slot(8, 1)],
+  },
+  {
+    sort: "hits",
+    what: "through the part into the packing",
+    names: "cutter | the packing",
+    slip: [...strapped, ...hole(30, 12, -32, deep)],
+    near: [...strapped, ...hole(30, 12, -29, deep)],
+    size: 2,
+  },
+  {
+    sort: "hits",
+    what: "beside a part in V-blocks, down into one",
+    names: "cutter | a V-block",
+    slip: [...inBlocks, ...hole(31, 20, -29, deep)],
+    near: [...inBlocks, ...hole(31, 20, -5, deep)],
   },
   {
     sort: "ploughs",
@@ -422,6 +491,16 @@ const planted: Planted[] = [
   },
   {
     sort: "lessGrip",
+    what: "a ledge at the moving jaw that is cut away",
+    names: "the moving jaw",
+    slip: [place(), clamp],
+    near: [place(), clamp],
+    lump: { without: (k) => k.box([-1, -1, -1], [61, 20, 12]) },
+    nearLump: { without: (k) => k.box([-1, -1, 17.5], [61, 4, 31]) },
+    size: 10.8,
+  },
+  {
+    sort: "lessGrip",
     what: "less height at the jaw than told",
     slip: [place(), { do: "clamp", grip: 25 }],
     near: [place(), { do: "clamp", grip: 17 }],
@@ -497,13 +576,17 @@ describe("what is planted in told steps is found, and only that", () => {
     const found = obey(p.slip, p.lump).filter((f) => f.sort === p.sort);
     expect(found.length).toBeGreaterThan(0);
     const step = p.last === undefined ? null : `s${p.slip.length - p.last}`;
-    const first = found.find((f) => step === null || f.step === step);
+    const first = found.find(
+      (f) => (step === null || f.step === step) && (p.names === undefined || f.what === p.names),
+    );
     expect(first?.step).toBeDefined();
     if (p.size !== undefined) expect(first!.size).toBeCloseTo(p.size, p.size < 0.01 ? 4 : 1);
     if (p.at) p.at.forEach((v, i) => expect(first!.at![i]).toBeCloseTo(v, 0));
     // The near case is silent, of that sort and of those it could be taken for.
     const near = obey(p.near, p.nearLump ?? p.lump);
-    expect(near.filter((f) => f.sort === p.sort)).toEqual([]);
+    const same = (f: (typeof near)[number]) =>
+      f.sort === p.sort && (p.names === undefined || f.what === p.names);
+    expect(near.filter(same)).toEqual([]);
   });
 
   test("steps that are right are silent", () => {

@@ -45,9 +45,9 @@ test("a known job with other decisions is asked about", async ({ strictPage: pag
   await expect(page.getByRole("link", { name: /Cheek block, other/ })).toBeVisible();
 });
 
-test("a job put away can be brought back, an address that leads nowhere says so", async ({ page }) => {
+test("an archived job can be brought back, an address that leads nowhere says so", async ({ page }) => {
   await loadDemo(page);
-  await page.getByRole("button", { name: "Put away Cheek block" }).click();
+  await page.getByRole("button", { name: "Archive Cheek block" }).click();
   await expect(page.getByRole("link", { name: /Cheek block/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Bring back Cheek block" }).click();
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
@@ -61,4 +61,15 @@ test("a job put away can be brought back, an address that leads nowhere says so"
   }
   await page.goto("/jobs/cheek-block/machine/top.face/cut-99?piece=1");
   await expect(page.getByText("no longer in the plan")).toBeVisible();
+});
+
+test("a file of an archived job asks before anything is changed", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "Archive Cheek block" }).click();
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toHaveCount(0);
+  await page.getByLabel("Import a job file").setInputFiles("public/demo/cheek-block.json");
+  await expect(page.getByText(/is in your archive/)).toBeVisible();
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Bring back the archived one" }).click();
+  await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
 });

@@ -21,7 +21,7 @@ const shownAtFirst = 60;
 
 const JobLink = chakra(Link);
 
-/** All jobs of this browser: open, make, import, put away. */
+/** All jobs of this browser: open, make, import, archive. */
 export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard[] }) {
   const [search, setSearch] = useState("");
   const [all, setAll] = useState(false);
@@ -122,8 +122,8 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                 <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>
                   Copy
                 </Button>
-                <Button onClick={() => act("delete", job.id)} aria-label={`Put away ${job.name}`}>
-                  Put away
+                <Button onClick={() => act("delete", job.id)} aria-label={`Archive ${job.name}`}>
+                  Archive
                 </Button>
               </Box>
             ))}
@@ -134,7 +134,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
         )}
         {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
         {deleted.length > 0 && (
-          <Section title="Put away">
+          <Section title="Archived">
             {deleted.slice(0, 10).map((job) => (
               <Box key={job.id} display="flex" gap="12px" alignItems="center" py="4px">
                 <span>{job.name}</span>

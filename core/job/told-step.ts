@@ -27,7 +27,6 @@ function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
       height: seat.parallels.height,
       thickness: seat.parallels.thickness,
       length: owned?.length ?? 125,
-      name: owned?.name ?? "parallels",
     });
   }
   if (seat.rod) things.push({ id: "rod", diameter: seat.rod.diameter, height: seat.rod.height });
@@ -232,7 +231,6 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           to: Object.fromEntries(targets.map(({ axis, settled }) => [axis, settled.stop])),
           cuts: move.kind !== "go" && move.cuts !== "air",
           exact: move.exact,
-          notPast: move.notPast,
           limits: limitsOfOperation(operation),
           vf: operation.set?.vf ?? null,
           rpm: operation.set?.rpm ?? null,

@@ -51,7 +51,7 @@ const shop: Shop = {
     }),
   ],
 };
-const parallels: Thing = { id: "parallels", height: 22, thickness: 8, length: 125, name: "22 parallels" };
+const parallels: Thing = { id: "parallels", height: 22, thickness: 8, length: 125 };
 const rod: Thing = { id: "rod", diameter: 12, height: 31 };
 
 type Step = Instruction;
@@ -94,7 +94,6 @@ const move = (how: Move["how"], to: Move["to"], more: Partial<Move> = {}): Step 
   to,
   cuts: how === "feed" || how === "in",
   exact: 0.05,
-  notPast: false,
   limits: { across: 10, along: 3 },
   vf: 110,
   rpm: 1115,

@@ -10,7 +10,7 @@ export type MachineAxis = "x" | "y" | "z";
 
 /** A thing that is put on the bed or the table, with the sizes that were told of it; mm. */
 export type Thing =
-  | { id: "parallels"; height: Mm; thickness: Mm; length: Mm; name: string }
+  | { id: "parallels"; height: Mm; thickness: Mm; length: Mm }
   | { id: "rod"; diameter: Mm; height: Mm }
   | { id: "packing"; height: Mm }
   | { id: "straps"; count: number; over: Face; reach: Mm }
@@ -91,11 +91,9 @@ export type Instruction =
       do: "move";
       how: "go" | "down" | "feed" | "in";
       to: { x?: Mm; y?: Mm; z?: Mm };
-      /** The order the axes are told in. */
       cuts: boolean;
       /** How near a place must be hit, mm. */
       exact: Mm;
-      notPast: boolean;
       /** Most that comes off sideways and along the axis, as told; null where nothing is told of it. */
       limits: { across: Mm; along: Mm } | null;
       vf: MmPerMin | null;

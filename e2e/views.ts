@@ -52,9 +52,9 @@ export const views: View[] = [
   {
     name: "setups-compared",
     url: `${job}/setups/bottom.face`,
-    from: "Ways to square it, compared",
+    from: "Walked through: ",
     sizes: [desk],
-    ready: "Found by search",
+    ready: "Walked through: ",
     picture: true,
   },
   {

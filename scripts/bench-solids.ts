@@ -27,6 +27,7 @@ function strokes(count: number): Instruction[] {
     limits: { across: 12, along: 40 },
     vf: 200,
     rpm: 1115,
+    power: null,
     cutter,
     byEye: false,
     minutes: 0.1,

@@ -1,7 +1,49 @@
 import { execFileSync, spawn } from "node:child_process";
-import { existsSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
+import { createServer } from "node:http";
+import { extname, join } from "node:path";
 import { chromium } from "@playwright/test";
+import { build } from "vite";
 import { firstViewBytes } from "./bundle.mjs";
+
+const chromiumOptions = {
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking"],
+};
+
+/** The strokes of the literal machine once more, in a worker of the browser. */
+async function solidsInWorker() {
+  const out = "node_modules/.cache/bench-solids-web";
+  await build({
+    configFile: false,
+    logLevel: "error",
+    base: "./",
+    build: {
+      outDir: out,
+      emptyOutDir: true,
+      target: "es2022",
+      rollupOptions: { input: "scripts/bench-solids.ts", output: { entryFileNames: "bench.js" } },
+    },
+  });
+  const types = { ".js": "text/javascript", ".wasm": "application/wasm" };
+  const page = `<!doctype html><script>new Worker("bench.js", { type: "module" })</script>`;
+  const server = createServer(({ url = "/" }, answer) => {
+    const type = types[extname(url)];
+    answer.setHeader("content-type", type ?? "text/html");
+    answer.end(type ? readFileSync(join(out, url)) : page);
+  });
+  await new Promise((resolve) => server.listen(0, "127.0.0.1", resolve));
+  const browser = await chromium.launch(chromiumOptions);
+  const tab = await browser.newPage();
+  const said = new Promise((resolve, reject) => {
+    tab.on("console", (message) => (message.type() === "error" ? reject : resolve)(message.text()));
+    setTimeout(() => reject(new Error("the worker said nothing")), 120_000).unref();
+  });
+  await tab.goto(`http://127.0.0.1:${server.address().port}/`);
+  console.log(`in the browser's worker: ${String(await said)}`);
+  await browser.close();
+  server.close();
+}
 
 /** Measures on their own, never as timed tests: replan, first view's JavaScript, a bench of 500 jobs. Needs a build. */
 if (!existsSync("build/server/index.js")) throw new Error("build first: npm run build");
@@ -14,6 +56,7 @@ for (const name of ["bench-core", "bench-solids"]) {
   execFileSync("npx", [...build, "--outDir", out, "--logLevel", "error"]);
   execFileSync("node", [`${out}/${name}.js`], { stdio: "inherit" });
 }
+await solidsInWorker();
 // The laws of the cutting room over ten times the cases of the check, with other seeds than its own.
 const laws = process.argv.includes("--laws") ? 100_000 : 0;
 if (laws > 0)
@@ -27,10 +70,7 @@ const url = `http://127.0.0.1:${port}`;
 const server = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
 process.on("exit", () => server.kill("SIGTERM"));
 await new Promise((resolve) => server.stdout.once("data", resolve));
-const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking"],
-});
+const browser = await chromium.launch(chromiumOptions);
 const page = await (await browser.newContext({ serviceWorkers: "block" })).newPage();
 const percentile = (values, p) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))];

@@ -1,5 +1,5 @@
 import { type Material } from "../handbook/index.ts";
-import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
+import type { Kw, Mm, MmPerMin, Rpm } from "../quantity/index.ts";
 import { type Cutter, forceBorne, type Machine, springOf } from "../shop/index.ts";
 
 /** Chips thinner than about the edge's own radius are not cut but rubbed, mm (domain.md 6). */
@@ -41,16 +41,22 @@ function powerAndForce(
   return { power, force: (power * 60e6) / (Math.PI * cutter.diameter * rpm) };
 }
 
-/** How far what a stroke really takes goes over what the machine has: 1 is just as much as there is. */
-export function loadOf(taken: Taken, cutter: Cutter, material: Material, machine: Machine): number {
+/** What a stroke really takes: its power, and as a share of what the machine has; 1 is just as much as there is. */
+export function loadOf(
+  taken: Taken,
+  cutter: Cutter,
+  material: Material,
+  machine: Machine,
+): { power: Kw; share: number } {
   const { power, force } = powerAndForce(taken, cutter, material);
-  if (power === 0) return 0;
+  if (power === 0) return { power, share: 0 };
   const { ap, ae } = taken;
   const arc = Math.acos(Math.max(-1, 1 - (2 * Math.min(ae, cutter.diameter)) / cutter.diameter));
   // While no tooth is in the metal all the time the force is as much higher as they are out of it.
   const turn = arc + (ap * Math.tan((cutter.helix * Math.PI) / 180)) / (cutter.diameter / 2);
   const peak = force / Math.min(1, (cutter.teeth * turn) / (2 * Math.PI));
-  return Math.max(power / (machine.motorPower * machine.efficiency), peak / forceBorne(machine));
+  const share = Math.max(power / (machine.motorPower * machine.efficiency), peak / forceBorne(machine));
+  return { power, share };
 }
 
 /** How far a cutter is pushed off a wall it cuts, by the spring of the machine and its own, mm. */

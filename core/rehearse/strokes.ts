@@ -16,6 +16,8 @@ const spare = { mm: 0.15, share: 1.15 };
 const usualTram = { rise: 0.02, over: 150 };
 /** A cutter's end out of tram is cut with in so many strips across its way. */
 const strips = 5;
+/** Two ways of working out the power of a cut differ by less than this. */
+const morePower = { share: 1.6, kw: 0.03 };
 /** They feed along their axis: no chip of a milling cutter. */
 const turning = new Set(["tap", "reamer", "twistDrill", "spotDrill"]);
 
@@ -176,7 +178,7 @@ export class Strokes {
     tool: Tool,
     from: Vec,
     to: Vec,
-    told: { vf: number | null; rpm: number | null; spring: boolean },
+    told: { vf: number | null; rpm: number | null; power: number | null; spring: boolean },
   ): Removed | null {
     this.#collide(tool, from, to);
     this.#shank(tool, from, to);
@@ -189,9 +191,11 @@ export class Strokes {
       if (!turning.has(tool.cutter.kind)) {
         if (fz < least - 5e-4) this.#report.find("rubs", least - fz, tool.cutter.name);
         const cut = { ap: height, ae: removed.across, vf: told.vf, rpm };
-        const load = loadOf(cut, tool.cutter, this.#material, this.#machine);
-        if (load > spare.share)
-          this.#report.find("tooHard", load, tool.cutter.name, middleOf(removed.bounds));
+        const { power, share } = loadOf(cut, tool.cutter, this.#material, this.#machine);
+        const at = middleOf(removed.bounds);
+        if (share > spare.share) this.#report.find("tooHard", share, `${tool.cutter.name} | the machine`, at);
+        if (told.power !== null && power > told.power * morePower.share + morePower.kw)
+          this.#report.find("tooHard", power / told.power, `${tool.cutter.name} | the plan`, at);
       }
     }
     return removed;

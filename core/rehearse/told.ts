@@ -1,5 +1,5 @@
 import type { Face, Orientation } from "../frame/index.ts";
-import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
+import type { Kw, Mm, MmPerMin, Rpm } from "../quantity/index.ts";
 
 /**
  * What a person is told, step by step, and nothing else: which things to put in and out, how the part goes in, what goes into the
@@ -84,6 +84,8 @@ export type Instruction =
       travel: "left" | "right" | "front" | "back";
       vf: MmPerMin;
       rpm: Rpm;
+      /** Power the cut was told to take. */
+      power: Kw | null;
       cutter: string;
       spring: boolean;
     }
@@ -98,6 +100,8 @@ export type Instruction =
       limits: { across: Mm; along: Mm } | null;
       vf: MmPerMin | null;
       rpm: Rpm | null;
+      /** Power the cut was told to take; null where nothing is told of it. */
+      power: Kw | null;
       cutter: string;
       /** The figures hold only with the head upright; with it tilted they are set by eye. */
       byEye: boolean;

@@ -21,7 +21,9 @@ const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, str
   tooMuch: (f) =>
     say`The stroke is ${precise(mm(f.size + (f.told ?? 0)), 2)} ${f.what}; the cut allows ${precise(mm(f.told ?? 0), 2)}.`,
   tooHard: (f) =>
-    say`${f.what}: this cut takes ${quantity("ratio", f.size)} times what the machine can give.`,
+    pair(f)[1] === "the plan"
+      ? say`The ${pair(f)[0]} takes ${quantity("ratio", f.size)} times the power this cut was planned with.`
+      : say`The ${pair(f)[0]} asks ${quantity("ratio", f.size)} times what the machine can give.`,
   nothing: () => say`Nothing comes off here.`,
   endless: () => say`Pass after pass is called for and nothing comes off: it never ends.`,
   rubs: (f) => say`${f.what} rubs: the chip is ${precise(mm(f.size), 4)} thinner than its edge can cut.`,

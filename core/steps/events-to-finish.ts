@@ -1,6 +1,6 @@
 import type { Mm } from "../quantity/index.ts";
 import { isFaceStep, type Step } from "./step.ts";
-import type { RecordEvent } from "./record.ts";
+import type { ReadingOf, RecordEvent } from "./record.ts";
 
 /** What a person found where a step asks for it. */
 export interface Found {
@@ -10,10 +10,10 @@ export interface Found {
   instrument?: string;
 }
 
-const readingEvent = (op: Step["op"], of: string, value: Mm, instrument: string): RecordEvent => ({
+const readingEvent = (op: Step["op"], of: ReadingOf, value: Mm, instrument: string): RecordEvent => ({
   type: "reading",
   op,
-  of: of as never,
+  of,
   value,
   written: { text: String(value), unit: "mm" },
   instrument,

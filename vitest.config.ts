@@ -4,6 +4,8 @@ export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
     testTimeout: 60_000,
+    // Left to itself it keeps one of two cores free.
+    maxWorkers: "100%",
     setupFiles: ["tests/support/seed.ts"],
     projects: [
       {

@@ -28,7 +28,8 @@ for (const {
     for (const view of mine) {
       if (view.after) await pressFirst(page, view.after);
       await page.goto(view.url);
-      await expect(page.getByText(view.ready).first()).toBeVisible();
+      // Some are ready only when long work in the worker is, and two share the machine.
+      await expect(page.getByText(view.ready).first()).toBeVisible({ timeout: 30_000 });
       if (view.press) await page.getByRole("button", { name: view.press }).first().click();
       for (const key of view.keys ?? []) {
         await page.keyboard.press(key);

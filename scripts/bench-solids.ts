@@ -10,6 +10,7 @@ import {
 } from "../core/rehearse/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { block } from "../tests/support/cheek-block.ts";
+import { zero } from "../tests/support/told-by-hand.ts";
 
 /** Time of the literal machine over two hundred strokes, against the calls of the geometry that it makes in the same run. */
 
@@ -31,18 +32,6 @@ function strokes(count: number): Instruction[] {
     cutter,
     byEye: false,
     minutes: 0.1,
-  });
-  const zero = (axis: "x" | "y" | "z"): Instruction => ({
-    do: "zero",
-    axis,
-    tool: { kind: "cutter", id: cutter },
-    medium: 0.05,
-    touches: [{ from: axis === "x" ? "left" : axis === "y" ? "front" : "above" }],
-    setting: axis === "z" ? null : -5.05,
-    moveOn: axis === "z" ? 0.05 : 0,
-    near: null,
-    crown: false,
-    backOff: "clear",
   });
   const list: Instruction[] = [
     {

@@ -2,7 +2,7 @@ import { type Outline } from "../frame/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import { type Sweep, widestLane } from "../route/index.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
-import { conventionalAlong, type Point, type SpindleWay, straight } from "./spindle-way.ts";
+import { conventionalAlong, plungeAt, type Point, type SpindleWay, straight } from "./spindle-way.ts";
 
 /** Rows over a region that touch neither its outline nor what stands in it. */
 export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: Mm): SpindleWay[] {
@@ -62,13 +62,6 @@ export function contourWays(sweep: Extract<Sweep, { kind: "contour" }>, diameter
       );
     }
     const points = plungesAlong(from, to, side, r, cusp).filter((p) => isFree(p, pieces, r - 0.002));
-    return points.map((p): SpindleWay => ({
-      points: [p],
-      depth: null,
-      closed: false,
-      entry: "plunge",
-      cuts: "down",
-      stops: [true],
-    }));
+    return points.map(plungeAt);
   });
 }

@@ -65,3 +65,13 @@ export const straight = (
     stops: [!starts, !ends],
   };
 };
+
+/** Straight down at one place, and up again. */
+export const plungeAt = (p: Point): SpindleWay => ({
+  points: [p],
+  depth: null,
+  closed: false,
+  entry: "plunge",
+  cuts: "down",
+  stops: [true],
+});

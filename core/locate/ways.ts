@@ -2,7 +2,7 @@ import { type Mm } from "../quantity/index.ts";
 import { type FeatureOperation, type Sweep } from "../route/index.ts";
 import { clearWays, wallWays } from "./area-ways.ts";
 import { contourWays, regionWays } from "./outline-ways.ts";
-import { type SpindleWay } from "./spindle-way.ts";
+import { plungeAt, type SpindleWay } from "./spindle-way.ts";
 import { arcWays, trackLanes } from "./track-ways.ts";
 
 /**
@@ -19,14 +19,7 @@ export function spindleWays(
   const { diameter } = operation;
   switch (sweep.kind) {
     case "points":
-      return sweep.at.map((p) => ({
-        points: [p],
-        depth: null,
-        closed: false,
-        entry: "plunge",
-        cuts: "down",
-        stops: [true],
-      }));
+      return sweep.at.map(plungeAt);
     case "clear":
       return clearWays(sweep.area, sweep.leave, diameter);
     case "walls":

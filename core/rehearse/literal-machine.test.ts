@@ -3,6 +3,7 @@ import { materials } from "../handbook/index.ts";
 import { demoShop, type Machine, newCutter, type Shop } from "../shop/index.ts";
 import type { Part } from "../part/index.ts";
 import { block, featureList, featureOf } from "../../tests/support/cheek-block.ts";
+import { zero } from "../../tests/support/told-by-hand.ts";
 import { noChance } from "./chance.ts";
 import type { FindingSort } from "./finding.ts";
 import { judgePart } from "./judge.ts";
@@ -71,20 +72,6 @@ const fit = (cutter = "em-10-2", more: Partial<Extract<Step, { do: "fit" }>> = {
   rpm: 1115,
   turns: "clockwise from above",
   upright: false,
-  ...more,
-});
-type Zero = Extract<Step, { do: "zero" }>;
-const zero = (axis: "x" | "y" | "z", more: Partial<Zero> = {}): Step => ({
-  do: "zero",
-  axis,
-  tool: { kind: "cutter", id: "em-10-2" },
-  medium: 0.05,
-  touches: [{ from: axis === "x" ? "left" : axis === "y" ? "front" : "above" }],
-  setting: axis === "z" ? null : -5.05,
-  moveOn: axis === "z" ? 0.05 : 0,
-  near: null,
-  crown: false,
-  backOff: "clear",
   ...more,
 });
 type Move = Extract<Step, { do: "move" }>;

@@ -17,119 +17,107 @@ export interface Pose {
   at: Vec;
 }
 
-/** A closed body. It belongs to the scope it was made in, and is gone when that ends. */
-export class Solid {
-  readonly #inner: Manifold;
-  readonly #kit: SolidKit;
+/** What lives in the library's own memory until its scope ends. */
+abstract class Living<Inner extends Manifold | CrossSection> {
+  protected readonly inner: Inner;
+  protected readonly kit: SolidKit;
 
-  constructor(inner: Manifold, kit: SolidKit) {
-    this.#inner = inner;
-    this.#kit = kit;
+  constructor(inner: Inner, kit: SolidKit) {
+    this.inner = inner;
+    this.kit = kit;
   }
 
+  /** Keeps it past the end of the scope it was made in; whoever keeps it lets it go. */
+  keep(): this {
+    this.kit.release(this.inner);
+    return this;
+  }
+  /** Lets it go now. */
+  drop(): void {
+    this.kit.release(this.inner);
+    this.inner.delete();
+  }
+}
+
+/** A closed body. It belongs to the scope it was made in, and is gone when that ends. */
+export class Solid extends Living<Manifold> {
   #made(inner: Manifold): Solid {
-    return this.#kit.own(inner);
+    return this.kit.own(inner);
   }
 
   /** mm³ */
   get volume(): number {
-    return this.#inner.volume();
+    return this.inner.volume();
   }
   /** mm² */
   get area(): number {
-    return this.#inner.surfaceArea();
+    return this.inner.surfaceArea();
   }
   get empty(): boolean {
-    return this.#inner.isEmpty();
+    return this.inner.isEmpty();
   }
   get bounds(): Bounds {
-    const { min, max } = this.#inner.boundingBox();
+    const { min, max } = this.inner.boundingBox();
     return { min, max };
   }
   minus(other: Solid): Solid {
-    return this.#made(this.#inner.subtract(other.#inner));
+    return this.#made(this.inner.subtract(other.inner));
   }
   with(other: Solid): Solid {
-    return this.#made(this.#inner.add(other.#inner));
+    return this.#made(this.inner.add(other.inner));
   }
   within(other: Solid): Solid {
-    return this.#made(this.#inner.intersect(other.#inner));
+    return this.#made(this.inner.intersect(other.inner));
   }
   /** What of it lies within another, and what does not: quicker than one after the other. */
   parted(other: Solid): { inside: Solid; outside: Solid } {
-    const [inside, outside] = this.#inner.split(other.#inner);
+    const [inside, outside] = this.inner.split(other.inner);
     return { inside: this.#made(inside), outside: this.#made(outside) };
   }
   posed({ x, y, z, at }: Pose): Solid {
     // Column by column, each with its last row.
-    return this.#made(this.#inner.transform([...x, 0, ...y, 0, ...z, 0, ...at, 1]));
+    return this.#made(this.inner.transform([...x, 0, ...y, 0, ...z, 0, ...at, 1]));
   }
   /** Its pieces that do not touch. */
   get pieces(): Solid[] {
-    return this.#inner.decompose().map((piece) => this.#made(piece));
+    return this.inner.decompose().map((piece) => this.#made(piece));
   }
   /** Where a straight way from one point to another passes its surface: shares of the way, in order. */
   crossings(from: Vec, to: Vec): number[] {
     const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
-    return this.#inner
+    return this.inner
       .rayCast([...from], [...to])
       .map(({ position: p }) => Math.hypot(p[0] - from[0], p[1] - from[1], p[2] - from[2]) / length)
       .sort((a, b) => a - b);
   }
   /** Area of its cut at a height, mm². */
   sectionAt(z: Mm): number {
-    const section = this.#inner.slice(z);
+    const section = this.inner.slice(z);
     const area = section.area();
     section.delete();
     return area;
-  }
-  /** Keeps it past the end of the scope it was made in; whoever keeps it lets it go. */
-  keep(): this {
-    this.#kit.release(this.#inner);
-    return this;
-  }
-  /** Lets it go now. */
-  drop(): void {
-    this.#kit.release(this.#inner);
-    this.#inner.delete();
   }
 }
 
 type Point2 = readonly [x: number, y: number];
 
-/** A flat piece of the plane X, Y, with the lifetime of a solid: what is cut at one depth is reckoned in two dimensions. */
-export class Region {
-  readonly #inner: CrossSection;
-  readonly #kit: SolidKit;
-
-  constructor(inner: CrossSection, kit: SolidKit) {
-    this.#inner = inner;
-    this.#kit = kit;
-  }
-
+/** A flat piece of the plane X, Y, with the lifetime of a solid: what is cut at one depth is worked out in two dimensions. */
+export class Region extends Living<CrossSection> {
   get area(): number {
-    return this.#inner.area();
+    return this.inner.area();
   }
   get empty(): boolean {
-    return this.#inner.isEmpty();
+    return this.inner.isEmpty();
   }
   minus(other: Region): Region {
-    return this.#kit.own2(this.#inner.subtract(other.#inner));
+    return this.kit.own2(this.inner.subtract(other.inner));
   }
   with(other: Region): Region {
-    return this.#kit.own2(this.#inner.add(other.#inner));
+    return this.kit.own2(this.inner.add(other.inner));
   }
   /** Pulled up along Z. */
   raised(low: Mm, high: Mm): Solid {
-    return this.#kit.own(this.#inner.extrude(high - low).translate([0, 0, low]));
-  }
-  keep(): this {
-    this.#kit.release(this.#inner);
-    return this;
-  }
-  drop(): void {
-    this.#kit.release(this.#inner);
-    this.#inner.delete();
+    return this.kit.own(this.inner.extrude(high - low).translate([0, 0, low]));
   }
 }
 

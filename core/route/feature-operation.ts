@@ -251,5 +251,5 @@ function whyThis(
     ? say`You chose it: ${cost}`
     : sameTool
       ? say`It is in already; ${cost}`
-      : say`Nothing speaks against it, and ${cost}`;
+      : say`There is no warning against it, and ${cost}`;
 }

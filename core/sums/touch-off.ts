@@ -36,8 +36,8 @@ export const touchOffSum: Sum = {
           : edgeSetting(face, tool, medium, side === "plus" ? "plus" : "minus");
     if (set === null)
       return refused(
-        words("The tool has a diameter, and what lies between is not below nothing."),
-        words("Correct them."),
+        words("Enter a tool diameter above zero, and a paper or feeler of zero or more."),
+        words("Correct the two figures."),
       );
     const top = side === "top";
     const away = top ? medium : tool / 2 + medium;

@@ -60,7 +60,7 @@ export function between(one: Held, other: Held): Warning[] {
         warn(
           rule(
             "drawing.between",
-          )`Only ${mm(wall)} is left between the ${one.name} and the ${other.name}; ${mm(least)} stands the cut.`,
+          )`Only ${mm(wall)} is left between the ${one.name} and the ${other.name}; a wall under ${mm(least)} bends or breaks under the cutter.`,
         ),
       ]
     : [];

@@ -132,7 +132,7 @@ function thinWalls({ name, cutout, least }: Held, { sizes, shaft }: Site): Warni
           warn(
             rule(
               "drawing.wall",
-            )`Only ${mm(wall)} is left between the ${name} and the ${face} face; ${mm(least)} stands the cut. Move it, or make it smaller.`,
+            )`Only ${mm(wall)} is left between the ${name} and the ${face} face; a wall under ${mm(least)} bends or breaks under the cutter. Move it, or make it smaller.`,
           ),
         ]
       : [];

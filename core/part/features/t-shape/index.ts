@@ -56,7 +56,7 @@ export const tShapeRules: FeatureRules<TShape> = {
           warn(
             rule(
               "drawing.stem",
-            )`A stem ${mm(own.stem!.nominal)} wide and ${mm(own.depth!.nominal)} tall bends under the cutter: five times its width stands the cut.`,
+            )`A stem ${mm(own.stem!.nominal)} wide and ${mm(own.depth!.nominal)} tall bends under the cutter: keep it to five times its width.`,
           ),
         ]
       : [],

@@ -80,7 +80,7 @@ export function slotWays(
         ...walls,
       ],
     });
-  // M28: a cutter of the slot's width cuts its run-out wider; one not indicated is reckoned with the usual.
+  // M28: a cutter of the slot's width cuts its run-out wider; one not indicated gets the usual run-out.
   const fits = place.shop.cutters.some((c) => {
     const cuts = cuttingDiameter(c) + (c.runOut ?? usualRunOut);
     return c.kind === "endMill" && cuts <= width.upper + 1e-9 && cuttingDiameter(c) >= width.lower - 1e-9;

@@ -23,6 +23,8 @@ function strokes(count: number): Instruction[] {
     do: "move",
     how,
     to,
+    counted: {},
+    approach: {},
     cuts: how !== "go",
     exact: 0.1,
     limits: { across: 12, along: 40 },
@@ -31,6 +33,7 @@ function strokes(count: number): Instruction[] {
     power: null,
     cutter,
     byEye: false,
+    spring: false,
     minutes: 0.1,
   });
   const list: Instruction[] = [

@@ -187,7 +187,7 @@ describe("a stale zero", () => {
     ["moved", ["zero-x", "zero-y", "zero-z"]],
     ["restarted", ["zero-x", "zero-y", "zero-z"]],
     ["cutter", ["zero-z"]],
-    ["knee", ["zero-z"]],
+    ["knee", ["zero-x", "zero-y", "zero-z"]],
   ] as const)("after %s no move is made before %j", (cause, wanted) => {
     const { records } = until("move-4");
     const made = planOf(shaft, appended(records, { type: "stale", op, cause }));

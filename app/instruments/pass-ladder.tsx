@@ -42,7 +42,7 @@ export function PassLadder({ passes, corrections, current }: PassLadderProps) {
               </span>
               <span>{number(pass.depth)}</span>
               <chakra.span minW="84px" textAlign="right" title="stop at, from zero">
-                {number(pass.stop)}
+                {number(pass.reads)}
               </chakra.span>
             </Box>
             {read && (

@@ -54,10 +54,11 @@ export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0):
 /**
  * Passes for what a reading says is left (domain.md 7, offset model): the finish pass is kept; nothing left gives none.
  * What would be a roughing pass thinner than is worth facing is taken with the finish pass.
+ * @param first least depth of the first pass, under a skin that is still there, mm
  */
-export function passesForRest(rest: Mm, largest: Mm, finish: Mm): Pass[] {
+export function passesForRest(rest: Mm, largest: Mm, finish: Mm, first: Mm = 0): Pass[] {
   if (rest <= 0) return [];
   const allowance = rest <= Math.min(finish + leastFaceDepth, largest) ? rest : finish;
-  const schedule = passSchedule(tidy(rest), largest, allowance);
+  const schedule = passSchedule(tidy(rest), largest, allowance, first);
   return schedule.ok ? schedule.value : [];
 }

@@ -34,6 +34,7 @@ import {
   type Record as JobRecord,
   type Step,
   stepsOf,
+  type InSpindle,
 } from "../steps/index.ts";
 import { type Phrase, precise, rule, say, stop, type Warning, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
@@ -195,9 +196,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
     ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);
-  const steps = route.setups.flatMap((setup) =>
-    stepsOf(setup, progress.get(setup.key) ?? null, machine, shop),
-  );
+  let spindle: InSpindle | null = null;
+  const steps = route.setups.flatMap((setup) => {
+    const mine = stepsOf(setup, progress.get(setup.key) ?? null, machine, shop, spindle);
+    if (ladders[setup.key]!.length > 0) spindle = { cutter: setup.cut.cutter, rpm: setup.cut.rpm };
+    return mine;
+  });
   const cutting = route.setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = route.setups.reduce((sum, s) => sum + s.minutes.handling, 0);
   const made: Plan = {

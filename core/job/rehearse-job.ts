@@ -226,7 +226,7 @@ function eachOnce(findings: readonly Finding[]): Finding[] {
 /** From one move of an operation to the next nothing is planned anew: a tick changes no decision. */
 function advanced(made: Plan, step: Step, planned: () => Plan): Plan {
   const next = made.steps[made.current + 1];
-  const goesOn = step.move && next?.move && next.op === step.op && !next.done;
+  const goesOn = step.move && next?.move && next.op === step.op && !next.done && !step.id.startsWith("back-");
   return goesOn ? { ...made, current: made.current + 1 } : planned();
 }
 

@@ -1,9 +1,8 @@
-import { opposite, sideOf } from "../frame/index.ts";
-import type { Pickup } from "../locate/index.ts";
-import { tidy } from "../quantity/index.ts";
+import type { FeatureMove, Pickup } from "../locate/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
 import { type FeatureOperation, type FeatureSetup, type Setup, travelOf } from "../route/index.ts";
-import type { Cutter, Machine, Shop, Vise } from "../shop/index.ts";
+import type { Machine, Shop, Vise } from "../shop/index.ts";
 import { depthAxis, isFaceStep, type Step } from "../steps/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { phraseText } from "../working/index.ts";
@@ -77,23 +76,24 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
       return [{ do: "clamp", grip: seat.table ? null : seat.effectiveGrip }];
     case "check":
       return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: turnsOf(step), upright: false }];
+    case "pickup":
+      return [zeroInstruction(step.pickup!, null, false)];
     case "touch": {
       const touch = step.touch!;
-      const side = sideOf(setup.at, face, seat.table ? "back" : by.vise.fixedJaw);
       const readout = by.machine.axes[touch.axis].readout !== null;
-      const downwards = step.notes.some(({ phrase }) => /downwards/.test(phraseText(phrase, "mm")));
       return [
         {
           do: "zero",
           axis: touch.axis,
           tool: { kind: "cutter", id: cut.cutter },
           medium: touch.medium,
-          touches: [{ from: touch.axis === "z" ? "above" : (side ?? "above") }],
+          lessen: 0,
+          touches: [{ from: touch.from }],
           setting: readout ? touch.setting : null,
           moveOn: 0,
           near: null,
           crown: false,
-          backOff: downwards ? "downwards" : "clear",
+          backOff: touch.backOff === "down" && by.machine.depthBy === "head" ? "into the part" : "clear",
         },
       ];
     }
@@ -105,7 +105,8 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
           face,
           by: cut.kind === "side" ? "side" : cut.kind === "slab" || cut.kind === "groove" ? "arbor" : "end",
           axis: depthAxis(setup),
-          stop: pass.stop,
+          stop: pass.reads,
+          down: step.sideZ,
           depth: pass.depth,
           width: cut.width,
           lanes: cut.lanes,
@@ -130,63 +131,47 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
   }
 }
 
-/** The cutter that a pick-up names, or the pin it says instead. */
-function namedTool(pickup: Pickup, cutters: readonly Cutter[]): { kind: "cutter"; id: string } | null {
-  const title = phraseText(pickup.title, "mm");
-  const named = cutters
-    .filter((c) => title.includes(c.name))
-    .sort((a, b) => b.name.length - a.name.length)[0];
-  return named ? { kind: "cutter", id: named.id } : null;
-}
-
-function pickupInstruction(
-  step: Step,
-  pickup: Pickup,
-  setup: FeatureSetup,
-  plan: Plan,
-  by: ToldWith,
-): Instruction {
-  const { axis, way } = pickup;
+/**
+ * @param over where a touch from above comes, as readings; null for the middle
+ * @param crown touched at that place, and not at the highest of all
+ */
+function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null, crown: boolean): Instruction {
+  const { axis, toucher } = pickup;
   const two = pickup.faces.length > 1;
-  const sides = axis === "x" ? (["left", "right"] as const) : (["front", "back"] as const);
-  // A disc cutter is touched on the side away from the fixed jaw.
-  const disc =
-    axis === "y" &&
-    pickup.datum === opposite(setup.at.fixed) &&
-    way === "paper" &&
-    setup.device === "vBlocks";
-  const one =
-    axis === "z"
-      ? ("above" as const)
-      : disc
-        ? by.vise.fixedJaw === "back"
-          ? ("front" as const)
-          : ("back" as const)
-        : sides[pickup.side === "plus" ? 1 : 0];
   const half = two ? tidy((pickup.settings[1]! - pickup.settings[0]!) / 2 - pickup.off) : 0;
   const halved = pickup.datum === "center" ? 0 : pickup.datum === pickup.faces[0] ? half : -half;
-  const next = plan.steps.find((s) => s.op === step.op && s.move?.move.kind === "go")?.move?.move.to;
   return {
     do: "zero",
     axis,
     tool:
-      way === "finder" || way === "indicator"
-        ? { kind: way, diameter: pickup.tool }
-        : (namedTool(pickup, by.shop.cutters) ?? { kind: "pin", diameter: pickup.tool }),
+      toucher.kind === "cutter"
+        ? { kind: "cutter", id: toucher.id }
+        : { kind: toucher.kind, diameter: pickup.tool },
     medium: pickup.medium,
-    touches: two ? [{ from: sides[0] }, { from: sides[1] }] : [{ from: one }],
+    touches: pickup.from.map((from) => ({ from })),
+    lessen: two ? tidy(pickup.slack / 2) : 0,
     setting: two ? halved : pickup.by === "readout" ? pickup.settings[0]! : null,
     moveOn: pickup.by === "dial" && !two ? pickup.off : 0,
-    near: axis === "z" && next?.x !== undefined ? { x: next.x, y: next.y ?? null } : null,
-    crown: axis === "z" && setup.device === "vBlocks" && !setup.seat.square,
+    near: pickup.near ?? (axis === "z" ? over : null),
+    crown: axis === "z" && crown,
     backOff: "clear",
   };
 }
 
-/** The most that a stroke of an operation may take, as its cut was told. */
-function limitsOfOperation({ cut }: FeatureOperation): { across: number; along: number } | null {
+function pickupInstruction(step: Step, setup: FeatureSetup, plan: Plan): Instruction {
+  const crown = setup.device === "vBlocks" && !setup.seat.square;
+  const next = plan.steps.find((s) => s.op === step.op && s.move?.move.kind === "go")?.move?.move.to;
+  const over = next?.x === undefined ? null : { x: next.x, y: crown ? null : (next.y ?? null) };
+  return zeroInstruction(step.pickup!, over, crown);
+}
+
+/** The most that a move may take, as it was told: the pass along a wall, else the width and depth of the cut. */
+function limitsOfMove(
+  { takes }: FeatureMove,
+  { cut }: FeatureOperation,
+): { across: number; along: number } | null {
   if (!cut) return null;
-  const deepest = Math.max(0, ...cut.passes.map((p) => p.depth));
+  const deepest = takes ?? Math.max(0, ...cut.passes.map((p) => p.depth));
   return cut.kind === "side" ? { across: deepest, along: cut.width } : { across: cut.width, along: deepest };
 }
 
@@ -212,6 +197,10 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
     case "clamp":
       return [{ do: "clamp", grip: device === "vBlocks" ? null : seat.effectiveGrip }];
     case "check": {
+      if (step.tool)
+        return [
+          { do: "fit", cutter: step.tool.id ?? "", rpm: step.tool.rpm, turns: turnsOf(step), upright: false },
+        ];
       const fit: Instruction = {
         do: "fit",
         cutter: operation.cutter ?? "",
@@ -222,7 +211,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
       return operation.tilt === null ? [fit] : [fit, { do: "tilt head", degrees: operation.tilt }];
     }
     case "pickup":
-      return [pickupInstruction(step, step.pickup!, setup, plan, by)];
+      return [pickupInstruction(step, setup, plan)];
     case "move": {
       const { move, targets } = step.move!;
       return [
@@ -230,14 +219,19 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           do: "move",
           how: move.kind,
           to: Object.fromEntries(targets.map(({ axis, settled }) => [axis, settled.stop])),
+          counted: Object.fromEntries(targets.map(({ axis, counted }) => [axis, counted])),
+          approach: Object.fromEntries(
+            targets.flatMap(({ axis, approach }) => (approach === null ? [] : [[axis, approach]])),
+          ),
           cuts: move.kind !== "go" && move.cuts !== "air",
           exact: move.exact,
-          limits: limitsOfOperation(operation),
-          vf: operation.set?.vf ?? null,
+          limits: limitsOfMove(move, operation),
+          vf: move.vf,
           rpm: operation.set?.rpm ?? null,
           power: operation.cut?.power ?? null,
           cutter: operation.cutter ?? "",
           byEye: operation.tilt !== null,
+          spring: move.spring,
           minutes: step.minutes,
         },
       ];

@@ -187,7 +187,7 @@ function cutWorking(
         lines: [
           line("size at zero", mm(tidy(next.sizeAfter - next.stop - next.residue))),
           line(`wanted after pass ${next.number}`, mm(next.sizeAfter)),
-          line("stop at, from zero", mm(next.stop), { sum: true, formula: "stop-reading", terms: [] }),
+          line("stop at, from zero", mm(next.reads), { sum: true, formula: "stop-reading", terms: [] }),
           ...(next.dial
             ? [
                 line("whole turns of the dial", count(next.dial.turns), {

@@ -52,9 +52,9 @@ export function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | n
       count === 1
         ? [(low + high) / 2]
         : Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
-    return at.map((a, i) =>
-      straight(along, a, laneReach(area, along, a, r, left), i % 2 === 0 ? 1 : -1, ends, "full"),
-    );
+    // Open at one end: every lane comes in from there, and plunges nowhere.
+    const toward = (i: number) => (ends.low === ends.high ? (i % 2 === 0 ? 1 : -1) : ends.low ? 1 : -1);
+    return at.map((a, i) => straight(along, a, laneReach(area, along, a, r, left), toward(i), ends, "full"));
   }
   // From the open side toward the wall, the metal ahead of the cutter's flank.
   const toward = wallHigh ? "high" : "low";
@@ -75,15 +75,33 @@ export function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | n
   });
 }
 
-/** Rings of a closed pocket from its middle out, clockwise: conventional inside. */
+/**
+ * One way from the middle of a closed pocket out, ring by ring and clockwise: conventional inside. It goes down once at every
+ * level, where the start hole is; from one ring to the next along one axis and then the other, as two handles can.
+ */
 function ringWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
   const size = { x: area.x[1] - area.x[0], y: area.y[1] - area.y[0] };
   const moves = pocketMoves(size, diameter, leave);
   if (!moves) return null;
-  const [mx, my] = [(area.x[0] + area.x[1]) / 2, (area.y[0] + area.y[1]) / 2];
-  return moves.rings.map(({ x, y }): SpindleWay =>
-    ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge"),
-  );
+  const [mx, my] = [tidy((area.x[0] + area.x[1]) / 2), tidy((area.y[0] + area.y[1]) / 2)];
+  const points: Point[] = [[mx, my]];
+  const go = (p: Point) => {
+    const here = points.at(-1)!;
+    if (Math.abs(here[0] - p[0]) > 1e-6 && Math.abs(here[1] - p[1]) > 1e-6) points.push([p[0], here[1]]);
+    if (Math.hypot(here[0] - p[0], here[1] - p[1]) > 1e-6) points.push(p);
+  };
+  for (const { x, y } of moves.rings)
+    ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge").points.forEach(go);
+  return [
+    {
+      points,
+      depth: null,
+      closed: false,
+      entry: "plunge",
+      cuts: "conventional",
+      stops: points.map(() => true),
+    },
+  ];
 }
 
 /** A closed way round a rectangle; a line or a point where it has no width. */

@@ -1,7 +1,9 @@
-import { type Mm, tidy } from "../quantity/index.ts";
+import { passesForRest } from "../cutting/index.ts";
+import { type Mm, type MmPerMin, tidy } from "../quantity/index.ts";
 import type { FeatureOperation, Sweep } from "../route/index.ts";
 import { type SetupFrame, sweepInSetup } from "./setup-frame.ts";
-import { type SpindleWay } from "./spindle-way.ts";
+import { clearOff, type SpindleWay } from "./spindle-way.ts";
+import { discHeight } from "./touch-pickups.ts";
 import { spindleWays } from "./ways.ts";
 
 /** One thing the hands do: come to a place, go down, or feed to a stop. */
@@ -18,9 +20,16 @@ export interface FeatureMove {
   /** A stop that may not be passed. */
   notPast: boolean;
   cuts: SpindleWay["cuts"] | "air";
-  /** Which level of how many. */
+  /** Which level of how many; of walls at full depth which pass. */
   level: number;
   levels: number;
+  round: "level" | "pass";
+  /** mm/min; null by hand feel. */
+  vf: MmPerMin | null;
+  /** Most that it takes off sideways, mm; null where the operation's cut tells it. */
+  takes: Mm | null;
+  /** Once more at the same setting. */
+  spring: boolean;
 }
 
 /** How far a positioning move may be off where nothing is cut by it, mm. */
@@ -46,9 +55,11 @@ export function featureMoves(
   shift: Mm = 0,
 ): FeatureMove[] | null {
   const sweep = sweepInSetup(frame, operation.sweep);
-  if (sweep.kind === "disc") return discMoves(operation, sweep);
-  const ways = spindleWays(sweep, operation, shift);
-  if (!ways) return null;
+  if (sweep.kind === "disc") return discMoves(operation, sweep, frame.toFixed);
+  const rounds = bySide(operation)
+    ? wallRounds(sweep, operation, shift)
+    : levelRounds(sweep, operation, shift);
+  if (!rounds) return null;
   const moves: FeatureMove[] = [];
   const here: Here = { x: null, y: null, z: null };
   const put = (move: Omit<FeatureMove, "number">) => {
@@ -57,25 +68,12 @@ export function featureMoves(
     if (move.to.y !== undefined) here.y = move.to.y;
     if (move.to.z !== undefined) here.z = move.to.z;
   };
-  const depths = operation.levels.length > 0 ? operation.levels : [operation.floor];
-  const ownDepth = ways.some((w) => w.depth !== null);
-  const rounds: { way: SpindleWay; depth: Mm; level: number; levels: number }[] = ownDepth
-    ? stairs(ways)
-    : // A hole is finished before the next; an area is cut level by level.
-      depths.flatMap((depth, i) =>
-        ways.map((way) => ({
-          way: i % 2 === 1 && turnsBack(way) ? reversed(way) : way,
-          depth,
-          level: i + 1,
-          levels: depths.length,
-        })),
-      );
-  for (const { way, depth, level, levels } of rounds) {
+  for (const { way, depth, ...told } of rounds) {
     const [start, ...rest] = way.points;
     if (!start) continue;
     // M33: with the head tilted the knee goes further than the cut is deep, square to what it cuts.
     const z = operation.tilt === null ? -depth : tidy(-depth / Math.cos((operation.tilt * Math.PI) / 180));
-    const stated = { level, levels, exact: operation.exact };
+    const stated = { ...told, exact: operation.exact };
     if (!near(here.x, start[0]) || !near(here.y, start[1])) {
       const precise =
         way.entry === "plunge" || rest.length === 0 || (way.cuts !== "down" && way.points.length > 1);
@@ -118,8 +116,72 @@ export function featureMoves(
   return moves;
 }
 
+/** A way at a depth, and what is told of all its moves. */
+interface Round extends Pick<FeatureMove, "level" | "levels" | "round" | "vf" | "takes" | "spring"> {
+  way: SpindleWay;
+  depth: Mm;
+}
+
+/** Whether an operation cuts with the side of the cutter at full depth, pass by pass outward. */
+const bySide = ({ sweep, cut, by }: FeatureOperation): boolean =>
+  by === "mill" && cut?.kind === "side" && (sweep.kind === "walls" || sweep.kind === "contour");
+
+/** The passes of a wall: those planned, or what a reading leaves of them; the last once more where the wall springs back. */
+function wallRounds(sweep: Sweep, operation: FeatureOperation, shift: Mm): Round[] | null {
+  const cut = operation.cut!;
+  const total = tidy((cut.passes.at(-1)?.cumulative ?? 0) + shift);
+  // M28: what is left for the wall is what was read, not what was planned.
+  const passes =
+    Math.abs(shift) < 1e-6 ? cut.passes : passesForRest(Math.max(total, 0), cut.depth, cut.finish);
+  const laps = passes.map((p, i) => ({
+    left: i === passes.length - 1 ? 0 : tidy(total - p.cumulative),
+    takes: p.depth,
+    vf: i === passes.length - 1 ? cut.finishVf : cut.vf,
+    spring: false,
+  }));
+  const last = laps.at(-1);
+  if (last && cut.spring) laps.push({ ...last, spring: true });
+  const rounds: Round[] = [];
+  for (const [i, { left, ...lap }] of laps.entries()) {
+    const ways = spindleWays(sweep, operation, tidy(shift - left));
+    if (!ways) return null;
+    // Straight down beside a round is one cut: only the walls are come to pass by pass.
+    const once = left === 0 && !lap.spring;
+    const walls = ways.filter((way) => once || way.points.length > 1);
+    rounds.push(
+      ...walls.map((way): Round => ({
+        way,
+        depth: operation.floor,
+        level: i + 1,
+        levels: laps.length,
+        round: "pass",
+        ...lap,
+      })),
+    );
+  }
+  return rounds;
+}
+
+/** The levels of an area, one below the other; a hole is finished before the next. */
+function levelRounds(sweep: Sweep, operation: FeatureOperation, shift: Mm): Round[] | null {
+  const ways = spindleWays(sweep, operation, shift);
+  if (!ways) return null;
+  const told = { round: "level", vf: operation.set?.vf ?? null, takes: null, spring: false } as const;
+  if (ways.some((w) => w.depth !== null)) return stairs(ways).map((r) => ({ ...r, ...told }));
+  const depths = operation.levels.length > 0 ? operation.levels : [operation.floor];
+  return depths.flatMap((depth, i) =>
+    ways.map((way): Round => ({
+      way: i % 2 === 1 && turnsBack(way) ? reversed(way) : way,
+      depth,
+      level: i + 1,
+      levels: depths.length,
+      ...told,
+    })),
+  );
+}
+
 /** Stairs each have their own depth: those at one depth are one level. */
-function stairs(ways: readonly SpindleWay[]) {
+function stairs(ways: readonly SpindleWay[]): Pick<Round, "way" | "depth" | "level" | "levels">[] {
   const depths = [...new Set(ways.map((w) => w.depth ?? 0))].sort((a, b) => a - b);
   return depths.flatMap((depth, i) =>
     ways
@@ -128,8 +190,9 @@ function stairs(ways: readonly SpindleWay[]) {
   );
 }
 
-/** A slot cut at full width goes back the way it came at the next depth. */
-const turnsBack = (way: SpindleWay): boolean => way.cuts === "full" && !way.closed && way.points.length === 2;
+/** A slot cut at full width goes back the way it came at the next depth, unless it is open at one end only. */
+const turnsBack = (way: SpindleWay): boolean =>
+  way.cuts === "full" && !way.closed && way.points.length === 2 && way.stops[0] === way.stops[1];
 
 const reversed = (way: SpindleWay): SpindleWay => ({
   ...way,
@@ -137,18 +200,38 @@ const reversed = (way: SpindleWay): SpindleWay => ({
   stops: [...way.stops].reverse(),
 });
 
-/** A disc cutter: along to its place, down to the middle of the shaft, then in from the side it was touched on. */
-function discMoves(operation: FeatureOperation, sweep: Extract<Sweep, { kind: "disc" }>): FeatureMove[] {
-  const common = { level: 1, levels: 1, exact: operation.exact };
-  // Zero in Z is the crown touched with the lower end of the cutter; its middle goes to the middle of the shaft.
-  const z = tidy(-(sweep.radius + sweep.width / 2));
+/** A disc cutter: along to its place beside the shaft, down to its middle, then in from the side it was touched on. */
+function discMoves(
+  operation: FeatureOperation,
+  sweep: Extract<Sweep, { kind: "disc" }>,
+  toward: 1 | -1,
+): FeatureMove[] {
+  const common = {
+    level: 1,
+    levels: 1,
+    round: "level",
+    exact: operation.exact,
+    vf: operation.set?.vf ?? null,
+    takes: null,
+    spring: false,
+  } as const;
+  const z = discHeight(sweep);
+  const beside = -toward * clearOff;
   return [
-    { number: 1, kind: "go", to: { x: sweep.along }, axis: "x", notPast: false, cuts: "air", ...common },
+    {
+      number: 1,
+      kind: "go",
+      to: { x: sweep.along, y: beside },
+      axis: "x",
+      notPast: false,
+      cuts: "air",
+      ...common,
+    },
     { number: 2, kind: "down", to: { z }, axis: "z", notPast: false, cuts: "air", ...common },
     {
       number: 3,
       kind: "in",
-      to: { y: tidy(sweep.depth) },
+      to: { y: tidy(toward * sweep.depth) },
       axis: "y",
       notPast: true,
       cuts: "down",

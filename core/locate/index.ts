@@ -5,7 +5,17 @@ export * from "./dial.ts";
 export * from "./feature-moves.ts";
 export * from "./locate-setup.ts";
 export { distanceTo, piecesOf } from "./offset.ts";
-export { type Pickup, pickupErrors, type PickupWay, pickupWays } from "./pickup.ts";
+export {
+  movesToTouch,
+  type Pickup,
+  pickupErrors,
+  type PickupWay,
+  type TouchFrom,
+  pickupWays,
+  slackOf,
+  type Toucher,
+  zeroedToward,
+} from "./pickup.ts";
 export * from "./pocket-moves.ts";
 export * from "./settle.ts";
 export * from "./setup-frame.ts";

@@ -50,7 +50,7 @@ export function locateSetup(request: LocateRequest): Locating {
       ? []
       : [
           sidePickup("x", datum.x, frame, request),
-          disc ? crownPickup(request) : sidePickup("y", datum.y, frame, request),
+          disc ? crownPickup(frame, request) : sidePickup("y", datum.y, frame, request),
         ];
   const error = Math.hypot(...pickups.map((p) => p.error));
   const closest = setup.closest;

@@ -42,26 +42,42 @@ function within([x, y]: Point, outer: Outline | null, islands: readonly Outline[
   return (!outer || inside(outer)) && islands.every((o) => !inside(o));
 }
 
-/** Along an outline: feeds where it runs with an axis, plunges along the rest. */
-export function contourWays(sweep: Extract<Sweep, { kind: "contour" }>, diameter: Mm): SpindleWay[] {
+/**
+ * Along an outline: feeds where it runs with an axis, plunges along the rest.
+ * @param shift how much further into the metal it is cut along its straights than drawn, mm
+ */
+export function contourWays(
+  sweep: Extract<Sweep, { kind: "contour" }>,
+  diameter: Mm,
+  shift: Mm,
+): SpindleWay[] {
   const { outline, metal, cusp, ways } = sweep;
   const r = diameter / 2;
   const side = offSide(outline, metal);
   const pieces = piecesOf(outline);
-  return waysWithAxis(outline).flatMap(({ from, to, along, index }): SpindleWay[] => {
+  const all = waysWithAxis(outline);
+  // Beside a wall that is cut by itself the first circle of an arc has nothing to cut.
+  const cutBefore = (index: number) => {
+    const beside = all[(index + all.length) % all.length];
+    return ways !== null && beside?.along !== null && beside !== undefined && !ways.includes(beside.index);
+  };
+  return all.flatMap(({ from, to, along, index }): SpindleWay[] => {
     if (ways && !ways.includes(index)) return [];
     if (along) {
       const other = along === "x" ? "y" : "x";
       const ahead = Math.sign(to[along] - from[along]);
       const left = along === "x" ? ahead : -ahead;
-      const at = from[other] + side * left * r;
+      const at = from[other] + side * left * (r - shift);
       const ends: [Mm, Mm] = [Math.min(from[along], to[along]) - r, Math.max(from[along], to[along]) + r];
       const toward = conventionalAlong(along, side * left > 0 ? "low" : "high");
-      return freeAlong(along, at, ends, pieces, r).map((reach) =>
+      return freeAlong(along, at, ends, pieces, Math.min(r, r - shift)).map((reach) =>
         straight(along, at, reach, toward, { low: false, high: false }, "conventional"),
       );
     }
-    const points = plungesAlong(from, to, side, r, cusp).filter((p) => isFree(p, pieces, r - 0.002));
-    return points.map(plungeAt);
+    const circles = plungesAlong(from, to, side, r, cusp);
+    return circles
+      .slice(cutBefore(index - 1) ? 1 : 0, cutBefore(index + 1) ? -1 : circles.length)
+      .filter((p) => isFree(p, pieces, r - 0.002))
+      .map(plungeAt);
   });
 }

@@ -22,6 +22,16 @@ export type PickupWay = (typeof pickupWays)[number];
 /** A sheet of copy paper between tool and part, squeezed, mm. */
 export const paper = 0.05;
 
+/** What touches: a cutter of the drawer by its id, or something that goes into the spindle only for the touch. */
+export type Toucher =
+  { kind: "cutter"; id: string; name: string } | { kind: "finder" | "indicator" | "pin"; name: string };
+
+/** Where a tool stands, seen from the face it touches. */
+export type TouchFrom = "left" | "right" | "front" | "back" | "above";
+
+/** Which way an axis moves to touch from a side: 1 where its reading grows. */
+export const movesToTouch: Record<TouchFrom, 1 | -1> = { left: 1, front: 1, right: -1, back: -1, above: -1 };
+
 /** One datum of a setup on one axis: what is touched with what, and what to set then. */
 export interface Pickup {
   axis: "x" | "y" | "z";
@@ -29,9 +39,15 @@ export interface Pickup {
   /** The faces that are touched: one, or both to halve between them. */
   faces: Face[];
   way: "finder" | "paper" | "indicator";
+  /** What must be in the spindle for it. */
+  toucher: Toucher;
+  /** From which side each of them is touched, in that order; the zero remembers the last of them (M25). */
+  from: TouchFrom[];
   /** Diameter that touches, and what lies between, mm. */
   tool: Mm;
   medium: Mm;
+  /** Slack that two touches from opposite sides leave in what the collar shows, mm; 0 on a readout. */
+  slack: Mm;
   /** Where the tool stands, seen from the face; null for a touch from above and for two sides. */
   side: ToolSide | null;
   /** What to set the readout to at the touch, mm; of two sides the reading at each. */
@@ -43,6 +59,8 @@ export interface Pickup {
   /** How far the zero may be off, mm. */
   error: Mm;
   title: Phrase;
+  /** Where the other axes stand at the touch, where that matters, mm. */
+  near: { x: Mm; z: Mm } | null;
   /** What is done, in this order: it cannot plough into the part (M24). */
   order: Phrase[];
   warnings: Warning[];
@@ -62,6 +80,12 @@ export interface LocateRequest {
 
 /** What a zero is set by on an axis: its readout where it has one. */
 export const setBy = (screw: AxisScrew): Pickup["by"] => (screw.readout === null ? "dial" : "readout");
+
+/** What turning back leaves in a reading, mm: a readout sees the table itself. */
+export const slackOf = (screw: AxisScrew): Mm => (screw.readout === null ? screw.backlash : 0);
+
+/** Which way an axis moved when it was set: on that side its slack is taken up. */
+export const zeroedToward = ({ from }: Pick<Pickup, "from">): 1 | -1 => movesToTouch[from.at(-1)!];
 
 /** The least step an axis can be set by, mm. */
 export const stepOf = (screw: AxisScrew): Mm => screw.readout ?? screw.division;

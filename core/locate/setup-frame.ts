@@ -19,6 +19,8 @@ export interface SetupFrame {
   x: { axis: Axis; sign: 1 | -1; zero: Mm };
   y: { axis: Axis; sign: 1 | -1; zero: Mm };
   up: Face;
+  /** Which way the fixed jaw lies in Y. */
+  toFixed: 1 | -1;
 }
 
 /** Where zero lies along one axis: a face of the part, or the middle between its two. */
@@ -39,7 +41,7 @@ export function setupFrame(
     const zero = from === "center" ? sizes[axis] / 2 : from === facesOf(axis)[0] ? 0 : sizes[axis];
     return { axis, sign: (sign * turn) as 1 | -1, zero };
   };
-  return { x: along("x"), y: along("y"), up: at.up };
+  return { x: along("x"), y: along("y"), up: at.up, toFixed: turn };
 }
 
 /** A place of the part over the two sizes across the approach, as the readout counts it. */

@@ -2,27 +2,59 @@ import { axisOf, type Face, facesOf } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { cuttingDiameter, edgeFinderOf } from "../shop/index.ts";
 import { note, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
-import { type LocateRequest, paper, type Pickup, pickupErrors, setBy, stepOf } from "./pickup.ts";
+import {
+  type LocateRequest,
+  movesToTouch,
+  paper,
+  type Pickup,
+  pickupErrors,
+  setBy,
+  slackOf,
+  stepOf,
+  type Toucher,
+} from "./pickup.ts";
 import { type Datum, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
 
 function toolFor({ setup, shop, wanted }: LocateRequest): {
   way: Pickup["way"];
   tool: Mm;
-  name: string;
+  toucher: Toucher;
   medium: Mm;
 } {
   if (wanted === "indicator")
-    return { way: "indicator", tool: 0, name: "an indicator swept in the spindle", medium: 0 };
+    return {
+      way: "indicator",
+      tool: 0,
+      toucher: { kind: "indicator", name: "an indicator swept in the spindle" },
+      medium: 0,
+    };
   const finder = edgeFinderOf(shop);
-  if (finder && wanted !== "paper") return { way: "finder", tool: finder.to, name: finder.name, medium: 0 };
+  if (finder && wanted !== "paper")
+    return { way: "finder", tool: finder.to, toucher: { kind: "finder", name: finder.name }, medium: 0 };
   // A drill has no side to touch with: an end mill of the setup, else of the drawer, else a ground pin.
-  const milling = setup.operations.find((o) => o.by === "mill");
-  if (milling) return { way: "paper", tool: milling.diameter, name: milling.toolName, medium: paper };
+  const milling = setup.operations.find((o) => o.by === "mill" && o.cutter !== null);
+  if (milling)
+    return {
+      way: "paper",
+      tool: milling.diameter,
+      toucher: { kind: "cutter", id: milling.cutter!, name: milling.toolName },
+      medium: paper,
+    };
   const owned = shop.cutters.find((c) => c.kind === "endMill");
   return owned
-    ? { way: "paper", tool: cuttingDiameter(owned), name: owned.name, medium: paper }
-    : { way: "paper", tool: pinDiameter, name: `a ground pin, ${pinDiameter} mm`, medium: paper };
+    ? {
+        way: "paper",
+        tool: cuttingDiameter(owned),
+        toucher: { kind: "cutter", id: owned.id, name: owned.name },
+        medium: paper,
+      }
+    : {
+        way: "paper",
+        tool: pinDiameter,
+        toucher: { kind: "pin", name: `a ground pin, ${pinDiameter} mm` },
+        medium: paper,
+      };
 }
 
 /** A pin to touch with where no end mill is owned, mm. */
@@ -31,7 +63,9 @@ const pinDiameter = 10;
 export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: LocateRequest): Pickup {
   const { machine, sizes } = request;
   const screw = machine.axes[axis];
-  const { way, tool, name, medium } = toolFor(request);
+  const { way, tool, toucher, medium } = toolFor(request);
+  const { name } = toucher;
+  const slack = slackOf(screw);
   const by = setBy(screw);
   const off = tidy(tool / 2 + medium);
   const base = pickupErrors[way];
@@ -48,25 +82,33 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     const [low, high] = facesOf(frame[axis].axis);
     const half = sizes[frame[axis].axis] / 2;
     const [left, right] = frame[axis].sign > 0 ? [low, high] : [high, low];
+    // The second side is come to the other way: what the collar lost in turning back belongs to the distance (M25).
+    const apart = tidy(2 * half + 2 * off - slack);
     return {
       axis,
       datum,
       faces: [left, right],
       way,
+      toucher,
+      from: [sideInSetup(frame, left)!, sideInSetup(frame, right)!],
+      slack,
       tool,
       medium,
       side: null,
       settings: [tidy(-half - off), tidy(half + off)],
       off,
       by,
+      near: null,
       error: errorOf(true),
       title: say`Pick up the middle in ${NAME} ${between}`,
       order: [
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
-        say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(tidy(2 * half + 2 * off)), 3)}.`,
-        datum === "center"
-          ? say`The middle is at half of that reading: go there and set ${NAME} to 0.`
-          : say`The middle is at half of that reading: go there and set ${NAME} to ${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`,
+        say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
+        say`The middle is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half of the slack` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
+          datum === "center"
+            ? say`0.`
+            : say`${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`
+        }`,
       ],
       warnings: [
         note(
@@ -80,7 +122,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
   }
   const where = sideInSetup(frame, datum)!;
   const jaw = atJaw(request, datum);
-  const side: ToolSide = where === "left" || where === "front" ? "minus" : "plus";
+  const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
   const setting = way === "indicator" ? 0 : edgeSetting(0, tool, medium, side)!;
   const toward = { left: "right", right: "left", front: "back", back: "front" }[where];
   return {
@@ -88,12 +130,16 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     datum,
     faces: [datum],
     way,
+    toucher,
+    from: [where],
+    slack,
     tool,
     medium,
     side,
     settings: [setting],
     off,
     by,
+    near: null,
     error: errorOf(false),
     title: say`Pick up the ${datum} face in ${NAME} ${between}`,
     order:

@@ -6,6 +6,3 @@ import { type Mm, tidy } from "../quantity/index.ts";
  * @param sizeAtZero size the part would have if the cutter stood at zero, mm
  */
 export const stopReading = (sizeAfter: Mm, sizeAtZero: Mm): Mm => tidy(sizeAfter - sizeAtZero);
-
-/** Size at zero, put right by a reading: the cutter stood at `stop` when the part came out as `measured`. */
-export const sizeAtZeroFrom = (measured: Mm, stop: Mm): Mm => tidy(measured - stop);

@@ -1,37 +1,60 @@
 import { opposite } from "../frame/index.ts";
-import { mm, tidy } from "../quantity/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
+import type { Sweep } from "../route/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, precise, rule, say, warn, words } from "../working/index.ts";
-import { type LocateRequest, paper, type Pickup, pickupErrors, setBy, stepOf } from "./pickup.ts";
+import {
+  type LocateRequest,
+  movesToTouch,
+  paper,
+  type Pickup,
+  pickupErrors,
+  setBy,
+  slackOf,
+  stepOf,
+  type Toucher,
+} from "./pickup.ts";
+import { type SetupFrame, sideInSetup, sweepInSetup } from "./setup-frame.ts";
 import { topSetting } from "./touch.ts";
 
+/** Where Z stands with the middle of a disc cutter on the middle of the shaft, its lower end having touched the crown; mm. */
+export const discHeight = (sweep: Sweep): Mm =>
+  sweep.kind === "disc" ? tidy(-(sweep.radius + sweep.width / 2)) : 0;
+
 /** A disc cutter touches the crown with its edge: zero is there, and its depth counts from it. */
-export function crownPickup(request: LocateRequest): Pickup {
+export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
   const { machine, setup } = request;
   const screw = machine.axes.y;
   const cutter = setup.operations.find((o) => o.sweep.kind === "disc")!;
   const by = setBy(screw);
+  const face = opposite(setup.at.fixed);
+  const where = sideInSetup(frame, face)!;
+  const before = -movesToTouch[where] * paper;
+  const sweep = sweepInSetup(frame, cutter.sweep);
+  const near = { x: sweep.kind === "disc" ? sweep.along : 0, z: discHeight(sweep) };
   return {
     axis: "y",
-    datum: opposite(setup.at.fixed),
-    faces: [opposite(setup.at.fixed)],
+    datum: face,
+    faces: [face],
     way: "paper",
+    toucher: { kind: "cutter", id: cutter.cutter!, name: cutter.toolName },
+    from: [where],
+    slack: slackOf(screw),
     tool: cutter.diameter,
     medium: paper,
-    side: "minus",
-    settings: [-paper],
+    side: before < 0 ? "minus" : "plus",
+    settings: [before],
     off: paper,
     by,
+    near,
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
     title: say`Touch the side of the shaft in Y with ${cutter.toolName} and paper`,
     order: [
-      words(
-        "Bring the cutter to the middle of the shaft in Z first, then its edge to the side through paper, the spindle turned by hand.",
-      ),
+      say`Clear beside the shaft bring the cutter to X ${precise(mm(near.x), 3)} and Z ${precise(mm(near.z), 3)}: its middle is level with the middle of the shaft there. Then its edge to the ${where} side through paper, the spindle turned by hand.`,
       by === "readout"
-        ? say`Set Y to ${precise(mm(-paper), 2)}: the side of the shaft then reads 0.`
+        ? say`Set Y to ${precise(mm(before), 2)}: the side of the shaft then reads 0.`
         : say`Set the Y collar to 0, back off, move ${precise(mm(paper), 2)} further in than the touch beside the shaft, and set it to 0 again: the paper is counted.`,
-      words("Back off before the spindle starts."),
+      words("Back off clear of the shaft before the spindle starts, and stay beside it."),
     ],
     warnings: [
       note(rule("M23.crown")`The depth of the seat counts from the crown, and the paper counts too.`),
@@ -40,20 +63,26 @@ export function crownPickup(request: LocateRequest): Pickup {
 }
 
 /** What Z is set to when a tool touches the face that is up through paper: every new tool anew. */
-export function topPickup(machine: Machine, tool: string, tilted: boolean, round: boolean): Pickup {
+export function topPickup(machine: Machine, toucher: Toucher, tilted: boolean, round: boolean): Pickup {
   const screw = machine.axes.z;
+  const tool = toucher.name;
   const by = setBy(screw);
   return {
     axis: "z",
     datum: "top",
     faces: ["top"],
     way: "paper",
+    toucher,
+    from: ["above"],
+    // The weight of knee or head keeps its slack on one side.
+    slack: 0,
     tool: 0,
     medium: paper,
     side: null,
     settings: [topSetting(0, paper)],
     off: paper,
     by,
+    near: null,
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
     title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
     order: [

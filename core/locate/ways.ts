@@ -31,7 +31,7 @@ export function spindleWays(
     case "region":
       return regionWays(sweep, diameter);
     case "contour":
-      return contourWays(sweep, diameter);
+      return contourWays(sweep, diameter, shift);
     case "disc":
       return [];
   }

@@ -58,14 +58,18 @@ export class Handle {
     return screw >= this.#screw ? Math.max(this.at, screw) : Math.min(this.at, screw + this.#slack);
   }
 
-  /** Moves until the axis shows a reading. @returns how far off slack left it, mm */
-  moveToReading(reading: Mm): Mm {
+  /**
+   * Moves until the axis shows a reading.
+   * @param counted slack that was told to be in the reading, mm
+   * @returns how far off slack left it, mm
+   */
+  moveToReading(reading: Mm, counted: Mm = 0): Mm {
     const screw = (this.#zero ?? 0) + reading;
     const place = this.placeOf(reading);
     if (Math.abs(screw - this.#screw) > 1e-9) this.side = screw > this.#screw ? 1 : -1;
     this.#screw = screw;
     this.at = place;
-    const meant = screw + (this.#zeroSide < 0 ? this.#slack : 0);
+    const meant = screw - counted + (this.#zeroSide < 0 ? this.#slack : 0);
     return place - meant;
   }
 

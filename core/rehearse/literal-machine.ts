@@ -17,6 +17,8 @@ import type { MachineAxis, Told, ToldSize } from "./told.ts";
 import { middleOf } from "./workpiece.ts";
 import { takeZero } from "./zeroing.ts";
 
+/** So far past a stop a hand goes that is told to come back to it from one side, mm. */
+const pastSlack = 1;
 /** So many passes for nothing, and a person stops. */
 const mostIdle = 8;
 
@@ -134,7 +136,7 @@ export class LiteralMachine {
           takeZero(
             told,
             { table: this.#table, axes: this.#axes, spindle: this.#spindle, report: this.#report },
-            { paper: this.#paper, head: this.#a.machine.depthBy === "head" },
+            this.#paper,
           );
           break;
         case "pass":
@@ -167,7 +169,8 @@ export class LiteralMachine {
     const [table, axes, strokes, report] = [this.#table, this.#axes, this.#strokes, this.#report];
     if (!table.held) return report.find("onAir", 0, "no part is held");
     const tool = this.#spindle.ready(told.cutter, told.rpm);
-    if (!tool || !this.#usable([told.axis])) return;
+    const turned = told.down === null ? [told.axis] : ([told.axis, "z"] as const);
+    if (!tool || !this.#usable(turned)) return;
     const side = told.by === "side";
     const before = table.held.piece.bounds;
     const ways =
@@ -177,7 +180,6 @@ export class LiteralMachine {
             axes,
             strokes,
             report,
-            machine: this.#a.machine,
           })
         : lanesOver(told, tool, table, axes);
     let cutAny = false;
@@ -207,7 +209,9 @@ export class LiteralMachine {
     if (told.how === "go") axes.z.moveTo(table.clearHeight);
     const from = axes.here;
     for (const axis of turned) {
-      const error = axes[axis].moveToReading(told.to[axis]!);
+      const last = told.approach[axis];
+      if (last !== undefined) axes[axis].moveToReading(told.to[axis]! - last * pastSlack);
+      const error = axes[axis].moveToReading(told.to[axis]!, told.counted[axis]);
       const matters = told.how !== "go" || told.exact < 0.3;
       if (matters && Math.abs(error) > Math.max(0.02, told.exact))
         report.find("slack", error, axis, axes.here);
@@ -218,9 +222,10 @@ export class LiteralMachine {
     const down = told.how === "down";
     if (down) strokes.plunges(tool, from, to);
     const [start, end] = strokes.pushedOff(tool, from, to, told);
-    const removed = strokes.feed(tool, start, end, { ...told, spring: false });
+    const removed = strokes.feed(tool, start, end, told);
     if (!removed) {
-      if (told.minutes > 0.02 && tool.cutter.kind !== "tap") report.find("nothing", 0, told.how, to);
+      if (told.minutes > 0.02 && tool.cutter.kind !== "tap" && !told.spring)
+        report.find("nothing", 0, told.how, to);
       return;
     }
     if (!told.limits || down) return;

@@ -1,5 +1,4 @@
 import type { Mm } from "../quantity/index.ts";
-import type { Machine } from "../shop/index.ts";
 import type { Axes } from "./axes.ts";
 import { clear, type OnTheTable } from "./on-the-table.ts";
 import type { Report } from "./report.ts";
@@ -57,33 +56,30 @@ export function lanesOver(told: Pass, tool: Tool, table: OnTheTable, axes: Axes)
   });
 }
 
-/** Along a wall; how far down is not told: to just past what is cut, above whatever holds. */
+/** Along a wall; where it is not told how far down, to just past what is cut, above whatever holds. */
 export function alongWall(
   told: Pass & { axis: "x" | "y" },
   tool: Tool,
-  {
-    table,
-    axes,
-    strokes,
-    report,
-    machine,
-  }: { table: OnTheTable; axes: Axes; strokes: Strokes; report: Report; machine: Machine },
+  { table, axes, strokes, report }: { table: OnTheTable; axes: Axes; strokes: Strokes; report: Report },
 ): Way[] {
   const { piece, placing } = table.held!;
   const { min, max } = piece.bounds;
   const handle = axes[told.axis];
   const looks = table.looks(told.face)[told.axis === "x" ? 0 : 1];
-  // A dial is told in turns, into the part; a readout in figures, whichever way they lead.
   const into = looks > 0 ? -1 : 1;
-  const byDial = machine.axes[told.axis].readout === null;
-  const error = handle.moveToReading(byDial ? into * Math.abs(told.stop) : told.stop);
+  if (told.down !== null) {
+    // Down beside the part first, then in.
+    handle.moveTo(handle.at - into * (tool.radius + clear));
+    axes.z.moveToReading(told.down);
+  }
+  const error = handle.moveToReading(told.stop);
   if (Math.abs(error) > 0.02) report.find("slack", error, told.axis);
   const floor = placing.out
     ? min[2] - 1
     : placing.on === "table"
       ? (table.thing("packing")?.height ?? 0) - 0.5
       : table.vise.jawDepth + 1;
-  const z = Math.max(floor, max[2] - told.width - 1);
+  const z = told.down === null ? Math.max(floor, max[2] - told.width - 1) : axes.z.at;
   const ends = endsOf(told, tool, min, max);
   const taken = { ap: Math.min(told.width, max[2] - z), ae: told.depth, vf: told.vf, rpm: told.rpm };
   const at = handle.at - into * strokes.bend(taken, tool);

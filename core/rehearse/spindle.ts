@@ -40,7 +40,7 @@ export class Spindle {
     const other = cutter !== undefined && this.tool?.cutter.id !== cutter.id;
     if (told.upright) this.tilt = 0;
     this.tool = cutter ? toolOf(cutter, this.#shop) : null;
-    this.#rpm = told.rpm ?? this.#rpm;
+    this.#rpm = told.rpm ?? 0;
     this.#turns = told.turns;
     if (this.#machine.kind === "horizontal" && told.turns)
       this.#report.find("wrongWay", 0, "a spindle that lies, told from above");

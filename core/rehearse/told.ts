@@ -47,7 +47,15 @@ export type Instruction =
   | { do: "swap"; straps: Extract<Thing, { id: "straps" }> }
   | { do: "clamp"; /** Grip after the chamfers, as told; mm. */ grip: Mm | null }
   | { do: "take out"; things: readonly ThingId[]; part: boolean }
-  | { do: "fit"; cutter: string; rpm: Rpm | null; turns: "clockwise from above" | null; upright: boolean }
+  | {
+      do: "fit";
+      /** Empty for what is no cutter: a finder, a pin. */
+      cutter: string;
+      /** Null where it is not to turn. */
+      rpm: Rpm | null;
+      turns: "clockwise from above" | null;
+      upright: boolean;
+    }
   | { do: "tilt head"; degrees: number }
   | {
       do: "zero";
@@ -57,16 +65,18 @@ export type Instruction =
       medium: Mm;
       /** One touch, or two to halve between. */
       touches: readonly Touch[];
+      /** What half of the reading between two touches is to be lessened by, mm. */
+      lessen: Mm;
       /** What the readout is set to at the touch; null on a dial, whose collar is set to nothing after moving on. */
       setting: Mm | null;
       /** How far to move on before the collar is set to nothing again, in the direction of the touch; mm. */
       moveOn: Mm;
-      /** Where the cut comes, for a touch from above "on what is cut"; readings. */
-      near: { x: Mm; y: Mm | null } | null;
+      /** Where the other axes stand at the touch; readings. From above where the cut comes, from a side how high. */
+      near: { x: Mm; y: Mm | null } | { x: Mm; z: Mm } | null;
       /** Touched there, and not on the highest place of all. */
       crown: boolean;
       /** How to leave the touch. */
-      backOff: "clear" | "downwards";
+      backOff: "clear" | "into the part";
     }
   | {
       do: "pass";
@@ -74,8 +84,10 @@ export type Instruction =
       face: Face;
       by: "end" | "side" | "arbor";
       axis: MachineAxis;
-      /** Reading to stop at. On a dial it is told as turns into the part. */
+      /** Reading to stop at. */
       stop: Mm;
+      /** Where Z stands for a cut with the side of the cutter, a reading; null else. */
+      down: Mm | null;
       /** Most that comes off in this pass, and the width of a lane, as told. */
       depth: Mm;
       width: Mm;
@@ -93,6 +105,10 @@ export type Instruction =
       do: "move";
       how: "go" | "down" | "feed" | "in";
       to: { x?: Mm; y?: Mm; z?: Mm };
+      /** Slack that the figure has in it, by axis, with its sign; mm. */
+      counted: { x?: Mm; y?: Mm; z?: Mm };
+      /** Which way the last bit is to be moved, by axis. */
+      approach: { x?: 1 | -1; y?: 1 | -1; z?: 1 | -1 };
       cuts: boolean;
       /** How near a place must be hit, mm. */
       exact: Mm;
@@ -105,6 +121,8 @@ export type Instruction =
       cutter: string;
       /** The figures hold only with the head upright; with it tilted they are set by eye. */
       byEye: boolean;
+      /** Told to be made once more at the same setting. */
+      spring: boolean;
       minutes: number;
     }
   | { do: "read"; size: ToldSize; expected: Mm }

@@ -40,6 +40,8 @@ const holderRadius: Record<string, Mm> = {
 const noseRadius = 40;
 const reamedOver = 0.008;
 const usualReach = 40;
+/** Neck of a Woodruff cutter over its diameter (guess: the shop does not hold it). */
+const neckShare = 0.3;
 const pointHalf = 59;
 const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
@@ -114,8 +116,18 @@ export function toolOf(cutter: Cutter, shop: Pick<Shop, "holders">): Tool {
   const { mount } = cutterKindFacts[cutter.kind];
   const shank = mount === "shank" ? cutter.shank / 2 : Math.min(radius - 1, 16);
   const rounds: Round[] = [];
-  if (cutter.stickout > flute)
-    rounds.push({ what: "shank", low: flute, high: cutter.stickout, radiusLow: shank, radiusHigh: shank });
+  const shankRound = (low: Mm, high: Mm, r: Mm): Round => ({
+    what: "shank",
+    low,
+    high,
+    radiusLow: r,
+    radiusHigh: r,
+  });
+  // A disc on a shank is relieved above its teeth for the seat it is made for.
+  const neck = cutter.kind === "woodruff" ? Math.min(shank, neckShare * radius) : shank;
+  const relieved = Math.min(cutter.stickout, flute + (neck < shank ? radius : 0));
+  if (relieved > flute) rounds.push(shankRound(flute, relieved, neck));
+  if (cutter.stickout > relieved) rounds.push(shankRound(relieved, cutter.stickout, shank));
   const wide = holderRadius[holder?.kind ?? "collet"] ?? 20;
   const from = Math.max(cutter.stickout, flute);
   rounds.push(

@@ -14,14 +14,13 @@ const toward: Record<Side, 1 | -1> = { left: 1, front: 1, right: -1, back: -1, a
 /**
  * Takes a zero as told: touches with what is in the spindle, sets what is said, halves between two touches.
  * @param paper how much thicker than told the paper really is, mm
- * @param head the head moves for depth: told downwards it goes into the part
  */
 export function takeZero(
   told: Zero,
   { table, axes, spindle, report }: { table: OnTheTable; axes: Axes; spindle: Spindle; report: Report },
-  { paper, head }: { paper: Mm; head: boolean },
+  paper: Mm,
 ): void {
-  const { axis, touches, medium, setting, moveOn } = told;
+  const { axis, touches, medium, setting, moveOn, lessen } = told;
   const { held } = table;
   if (!held) return report.find("stale", 0, axis);
   const radius = spindle.touching(told.tool);
@@ -29,11 +28,12 @@ export function takeZero(
   const handle = axes[axis];
   const { min, max } = axis === "z" ? held.piece.bounds : table.reachable;
   const off = radius + gap;
+  const nearest = sideAt(told, table, axes);
   const places: Record<Side, Mm> = {
     left: min[0] - off,
     right: max[0] + off,
-    front: min[1] - off,
-    back: max[1] + off,
+    front: (nearest?.front ?? min[1]) - off,
+    back: (nearest?.back ?? max[1]) + off,
     above: (axis === "z" ? goOver(told, table, axes) : max[2]) + gap,
   };
   const touch = (from: Side) => {
@@ -46,7 +46,7 @@ export function takeZero(
   if (second) {
     handle.set(0);
     touch(second.from);
-    handle.moveToReading(handle.reading / 2);
+    handle.moveToReading(handle.reading / 2 - lessen);
     const error = handle.at - (places[first.from] + places[second.from]) / 2;
     if (Math.abs(error) > 0.01) report.find("halved", error, axis);
     handle.set(setting ?? 0);
@@ -62,8 +62,26 @@ export function takeZero(
     handle.moveTo(handle.at - toward[first.from]);
     return;
   }
-  if (told.backOff === "downwards" && head) report.find("backsIn", 2, "the head told downwards", axes.here);
+  if (told.backOff === "into the part")
+    report.find("backsIn", 2, "told to back off into the part", axes.here);
   handle.moveTo(table.clearHeight);
+}
+
+/** Front and back of the part at a told place along it and height, with which X and Z go there; null where none is told. */
+function sideAt({ axis, near }: Zero, table: OnTheTable, axes: Axes): { front: Mm; back: Mm } | null {
+  if (axis !== "y" || !near || !("z" in near)) return null;
+  const { solid, bounds } = table.held!.piece;
+  const [low, high] = [bounds.min[1] - 1, bounds.max[1] + 1];
+  axes.z.moveTo(table.clearHeight);
+  axes.y.moveTo(low - 50);
+  axes.x.moveToReading(near.x);
+  axes.z.moveToReading(near.z);
+  const at = (from: Mm, to: Mm) => {
+    const [hit] = solid.crossings([axes.x.at, from, axes.z.at], [axes.x.at, to, axes.z.at]);
+    return hit === undefined ? null : from + hit * (to - from);
+  };
+  const [front, back] = [at(low, high), at(high, low)];
+  return front === null || back === null ? null : { front, back };
 }
 
 /** Z is touched over the part: X and Y go there, wherever they stood. @returns the height that is touched there */
@@ -72,7 +90,8 @@ function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes): Mm {
   const { min, max } = piece.bounds;
   const within = (value: Mm, i: 0 | 1) => Math.max(min[i] + 0.5, Math.min(max[i] - 0.5, value));
   const x = near ? within(axes.x.placeOf(near.x), 0) : (min[0] + max[0]) / 2;
-  const y = near && near.y !== null ? within(axes.y.placeOf(near.y), 1) : (min[1] + max[1]) / 2;
+  const y =
+    near && "y" in near && near.y !== null ? within(axes.y.placeOf(near.y), 1) : (min[1] + max[1]) / 2;
   axes.z.moveTo(table.clearHeight);
   axes.x.moveTo(x);
   axes.y.moveTo(y);

@@ -1,4 +1,4 @@
-import { axisOf } from "../frame/index.ts";
+import { axisOf, sideOf } from "../frame/index.ts";
 import {
   otherFaceAtJaw,
   parallelReached,
@@ -25,6 +25,8 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
   const { before, seat, cut } = setup;
   return {
     ...setup,
+    looks:
+      cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null,
     title: titleOf(setup),
     reasons: [
       ...(setup.entry === "stays"

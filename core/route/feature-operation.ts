@@ -79,7 +79,13 @@ type Made = Pick<FeatureOperation, "cut" | "set" | "levels" | "diameter"> & {
 };
 
 /** The work done with one cutter; refuses with the reason when it cannot. */
-function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: OperationPlace): Outcome<Made> {
+function withCutter(
+  work: Work,
+  key: FeatureKey,
+  cutter: Cutter,
+  place: OperationPlace,
+  earlier: readonly FeatureOperation[],
+): Outcome<Made> {
   const { tool, top, floor, sweep } = work;
   const own = place.own[key] ?? nothingOwn;
   const d = cuttingDiameter(cutter);
@@ -124,7 +130,7 @@ function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: Operatio
         : tool.kind === "groove"
           ? cutter.fluteLength
           : Math.max(0.5, Math.min(width || d, d)),
-    total: side ? sideTotal(tool.total ?? 0.25, sweep, d) : Math.max(total, 0.05),
+    total: side ? sideTotal(tool.total ?? 0.25, sweep, earlier) : Math.max(total, 0.05),
     plunges: tool.plunges,
     halfTolerance: bySide ? tool.halfTolerance : null,
     grip: place.grip,
@@ -161,10 +167,12 @@ function withCutter(work: Work, key: FeatureKey, cutter: Cutter, place: Operatio
 export function operationOf(
   { id: feature, name, crown }: { id: string; name: string; crown: Mm },
   work: Work,
-  before: Pick<FeatureOperation, "cutter"> | null,
+  earlier: readonly FeatureOperation[],
   place: OperationPlace,
 ): Outcome<FeatureOperation> {
   const key: FeatureKey = `${feature}/${work.task}`;
+  const before = earlier.at(-1) ?? null;
+  const ofFeature = earlier.filter((o) => o.feature === feature);
   const shared = {
     key,
     feature,
@@ -197,7 +205,7 @@ export function operationOf(
   const wanted = place.own[key]?.cutter ?? null;
   const made = place.cutters.map((cutter) => ({
     cutter,
-    outcome: withCutter(work, key, cutter, place),
+    outcome: withCutter(work, key, cutter, place, ofFeature),
   }));
   const can = made.flatMap(({ cutter, outcome }) => (outcome.ok ? [{ cutter, made: outcome.value }] : []));
   const cost = ({ cutter, made: m }: (typeof can)[number]) =>

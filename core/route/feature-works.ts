@@ -55,7 +55,7 @@ export function operationsOf(
   const place = placeFor(seat, asked);
   const made: FeatureOperation[] = [];
   for (const { of, work } of works) {
-    const outcome = operationOf(of, work, made.at(-1) ?? null, place);
+    const outcome = operationOf(of, work, made, place);
     if (!outcome.ok) return outcome;
     made.push(outcome.value);
   }

@@ -1,6 +1,14 @@
-import { type Axis, axisOf, facesOf, orientation, type Orientation } from "../frame/index.ts";
+import {
+  type Axis,
+  axisOf,
+  type Face,
+  facesOf,
+  orientation,
+  type Orientation,
+  sideOf,
+} from "../frame/index.ts";
 import { cutterKindFacts } from "../handbook/index.ts";
-import { seatInVise } from "../holding/index.ts";
+import { feedDirection, seatInVise } from "../holding/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { type Machine, reachOf, type Vise } from "../shop/index.ts";
 import { type Piece } from "../stock/index.ts";
@@ -69,7 +77,7 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
   const hangs = standing !== null && !standing.upright;
   const own = context.ownSeats[faceOperation(face)] ?? noOwnSeat;
   const at = hangs
-    ? overhangOrientation(piece, context.ends)
+    ? overhangOrientation(piece, face, context)
     : (own.fixed && orientation(face, own.fixed)) || next.at;
   const seat = seatInVise({
     piece,
@@ -114,10 +122,15 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
   });
 }
 
-/** For an end past the jaws the block lies flat: its lower size up, so that the flutes reach. */
-function overhangOrientation(piece: Piece, ends: Axis): Orientation {
+/**
+ * For an end past the jaws the block lies flat: its lower size up, so that the flutes reach. The end lies at the side where a cut
+ * along it pushes the part to the fixed jaw (M16): for the other end the part is turned over, the same face at the jaw.
+ */
+function overhangOrientation(piece: Piece, end: Face, { ends, vise }: RouteContext): Orientation {
   const [a, b] = (["length", "width", "height"] as const).filter((axis) => axis !== ends) as [Axis, Axis];
   const low = piece.sizes[a] <= piece.sizes[b] ? a : b;
   const wide = low === a ? b : a;
-  return orientation(facesOf(low)[1], facesOf(wide)[0])!;
+  const wanted = feedDirection("side", vise).end;
+  const lying = [...facesOf(low)].reverse().map((up) => orientation(up, facesOf(wide)[0])!);
+  return lying.find((at) => sideOf(at, end, vise.fixedJaw) === wanted)!;
 }

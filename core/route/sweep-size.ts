@@ -75,13 +75,28 @@ export function leftOnWalls(area: Area, leave: Mm, diameter: Mm): Mm {
     : leave;
 }
 
-/** What a wall's cut takes off: what roughing leaves, or where one way down the middle was narrower than the slot, more. */
-export function sideTotal(total: Mm, sweep: Sweep, diameter: Mm): Mm {
-  if (sweep.kind !== "walls" || sweep.of === "boss") return total;
-  const { across, walls } = lanesAlong(sweep.area);
-  const left = leftOnWalls(sweep.area, total, diameter);
-  if (left > total) return left;
-  return walls === 2 && lanesBetween(across, diameter, total) === 1
-    ? Math.max(0.02, tidy((across - diameter) / 2))
-    : total;
+/** A cut that cleared an area, with the diameter it was cleared with, mm. */
+export interface Cleared {
+  sweep: Sweep;
+  diameter: Mm;
 }
+
+/**
+ * What a wall's cut takes off: what was left when its area was cleared, with the cutter that cleared it; where that went one way
+ * down the middle and was narrower than the slot, more.
+ * @param total what is left on a wall that nothing cleared, mm
+ */
+export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[]): Mm {
+  if (sweep.kind !== "walls" || sweep.of === "boss") return total;
+  const { area } = sweep;
+  const rough = earlier.findLast((o) => o.sweep.kind === "clear" && sameArea(o.sweep.area, area));
+  if (rough?.sweep.kind !== "clear") return total;
+  const { across, walls } = lanesAlong(area);
+  const left = leftOnWalls(area, rough.sweep.leave, rough.diameter);
+  return walls === 2 && lanesBetween(across, rough.diameter, left) === 1
+    ? Math.max(0.02, tidy((across - rough.diameter) / 2))
+    : left;
+}
+
+const sameArea = (a: Area, b: Area): boolean =>
+  a === b || [a.x, a.y].flat().every((p, i) => Math.abs(p - [b.x, b.y].flat()[i]!) < 1e-6);

@@ -29,6 +29,7 @@ export function eventsToFinish(step: Step, found: Found = {}): RecordEvent[] {
       return [{ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last }];
     if (step.touch)
       return [{ type: "touched", op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium }];
+    if (step.pickup) return [{ type: "tick", op, tick: step.id }];
     if (step.kind === "cleanup") return [{ type: "cleanup", op, clean: found.clean ?? true }];
     if (step.measure)
       return [

@@ -2,11 +2,23 @@ import type { FeatureMove, Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { FeatureKey, Measured } from "../route/index.ts";
 
+/** Where one axis stops. */
+export interface MoveTarget {
+  axis: "x" | "y" | "z";
+  /** As it is told: with the slack counted in. */
+  settled: Settled;
+  from: Mm | null;
+  /** Slack in the figure because it is come to against the side of the zero, mm with its sign; 0 where none is. */
+  counted: Mm;
+  /** Which way the last bit is moved where nothing is cut on the way: past the slack, on the side of the zero. */
+  approach: 1 | -1 | null;
+}
+
 /** A move as it is walked: where to stop on each axis, and what the hand does. */
 export interface StepMove {
   move: FeatureMove;
   /** As it can be set, by axis. */
-  targets: { axis: "x" | "y" | "z"; settled: Settled; from: Mm | null }[];
+  targets: MoveTarget[];
   of: number;
 }
 

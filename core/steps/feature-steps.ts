@@ -4,39 +4,28 @@ import {
   featureMoves,
   type Locating,
   type Pickup,
-  settleAt,
+  settledAgainstSlack,
+  slackOf,
   topPickup,
+  type Toucher,
+  zeroedToward,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, type Measured, widestLane } from "../route/index.ts";
-import type { Machine } from "../shop/index.ts";
+import {
+  capital,
+  type FeatureOperation,
+  type FeatureSetup,
+  type Measured,
+  widestLane,
+} from "../route/index.ts";
+import { type Machine, pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
 import { expectedBefore, fitNotes, leftForWall, type States, wallShift } from "./wall-fit.ts";
-import type { StaleCause } from "./record.ts";
-import { spindleTicks } from "./spindle-ticks.ts";
+import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
+import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
 import type { Tick } from "./tick.ts";
-
-/** Which zeros a cause makes stale (M44). */
-const stales: Record<StaleCause, readonly ("x" | "y" | "z")[]> = {
-  moved: ["x", "y", "z"],
-  restarted: ["x", "y", "z"],
-  cutter: ["z"],
-  knee: ["z"],
-};
-
-/** The last event in a setup that made a zero stale; null when none did. */
-function staleSince(
-  setup: FeatureSetup,
-  states: States,
-  axis: "x" | "y" | "z",
-): { cause: StaleCause; seq: number } | null {
-  return setup.operations
-    .flatMap((o) => states.get(o.key)?.stales ?? [])
-    .filter(({ cause }) => stales[cause].includes(axis))
-    .reduce<{ cause: StaleCause; seq: number } | null>((a, b) => (!a || b.seq > a.seq ? b : a), null);
-}
 
 /**
  * The steps of a setup in which features are cut: placing, pick-up on every axis, then tool by tool and move by move, with what is
@@ -61,8 +50,14 @@ export function featureStepsOf(
       phrase,
       done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
     });
-  const clampStale = staleSince(setup, states, "x");
-  const moved = clampStale?.cause === "moved" ? clampStale.seq : 0;
+  const movesOf = new Map(
+    setup.operations.map((op) => [
+      op.key,
+      op.by === "hand" ? [] : (featureMoves(op, locating.frame, wallShift(op, setup, states)) ?? []),
+    ]),
+  );
+  const lost = lostZeros(setup, states, movesOf);
+  const moved = Math.max(0, ...lost.flatMap((l) => (l.cause === "moved" ? [l.seq] : [])));
   add(first, "place", "place", setup.title, {
     ticks: placing(setup, tickOf(first)),
     notes: setup.warnings,
@@ -79,6 +74,10 @@ export function featureStepsOf(
         minutes: handlingTimes.setup / 2,
       },
     );
+  /** What stands in the spindle, and how fast it turns. */
+  let spindle: { tool: string; rpm: number } | null = null;
+  /** Which way each axis moved when it was last set (M25). */
+  const toward: { x: 1 | -1; y: 1 | -1; z: 1 | -1 } = { x: 1, y: 1, z: -1 };
   setup.operations.forEach((op, i) => {
     const tick = tickOf(op);
     if (op.by === "hand") {
@@ -91,14 +90,52 @@ export function featureStepsOf(
       const before = setup.operations.slice(0, i).findLast((o) => o.by !== "hand");
       // A head that was tilted is set upright again, and every zero with it.
       const upright = before !== undefined && before.tilt !== null && op.tilt === null;
-      if (!op.sameTool || !before || upright)
-        add(op, "check", "check", say`${op.toolName} in, ${speedOf(op)}`, toolIn(op, tick, upright));
-      if (!before || upright) locating.pickups.forEach((pickup) => zero(op, pickup));
-      if (!op.sameTool || op.tilt !== null || upright || before?.crown !== op.crown)
+      const again = (axis: ZeroAxis) =>
+        Math.max(
+          0,
+          ...lost.flatMap((l) => (l.op === op.key && stales[l.cause].includes(axis) ? [l.seq] : [])),
+        );
+      const sides = locating.pickups.filter((p) => !before || upright || again(p.axis) > 0);
+      const early = sides.filter(({ toucher }) => !isCutter(toucher, op));
+      const toucher = early[0]?.toucher;
+      const since = Math.max(...(["x", "y"] as const).map(again));
+      if (toucher) {
+        touchTool(op, toucher, since);
+        early.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
+        spindle = { tool: toucher.kind === "cutter" ? toucher.id : toucher.kind, rpm: 0 };
+      }
+      const fresh = spindle?.tool !== op.cutter;
+      const turnsElse = spindle !== null && op.set !== null && spindle.rpm !== op.set.rpm;
+      if (fresh || upright)
+        add(
+          op,
+          "check",
+          "check",
+          say`${op.toolName} in, ${speedOf(op)}`,
+          toolIn(op, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
+        );
+      else if (turnsElse)
+        add(op, "check", "check", say`${op.toolName} stays, ${speedOf(op)}`, {
+          ticks: speedTicks(op.set!, tick),
+          notes: [warn(words(cautions.eyes))],
+        });
+      spindle = { tool: op.cutter ?? "", rpm: op.set?.rpm ?? 0 };
+      const late = sides.filter(({ toucher }) => isCutter(toucher, op));
+      // A disc cutter finds the middle of the shaft by Z before its edge comes to the side.
+      const beside = late.filter((p) => p.axis === "y" && op.sweep.kind === "disc");
+      late.filter((p) => !beside.includes(p)).forEach((pickup) => zero(op, pickup, again(pickup.axis)));
+      if (fresh || op.tilt !== null || upright || before?.crown !== op.crown || again("z") > 0)
         zero(
           op,
-          topPickup(machine, op.toolName, op.tilt !== null, setup.device === "vBlocks" && !setup.seat.square),
+          topPickup(
+            machine,
+            { kind: "cutter", id: op.cutter ?? "", name: op.toolName },
+            op.tilt !== null,
+            setup.device === "vBlocks" && !setup.seat.square,
+          ),
+          again("z"),
         );
+      beside.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
       moves(op);
     }
     if (op.measure) measuring(op, op.measure);
@@ -124,12 +161,34 @@ export function featureStepsOf(
   });
   return steps;
 
-  function zero(op: FeatureOperation, pickup: Pickup) {
-    const stale = staleSince(setup, states, pickup.axis);
+  /** What touches the sides goes in first, where it is not the cutter of the operation itself. */
+  function touchTool(op: FeatureOperation, toucher: Toucher, since: number) {
+    const tick = tickOf(op);
+    const speed = toucher.kind === "finder" ? pickSetting(machine, finderSpeed, finderSpeed) : null;
+    add(op, "check", "finder", say`${capital(toucher.name)} in the spindle`, {
+      ticks: [
+        tick("finder-in", say`Spindle stopped, ${toucher.name} in it, tight`, since),
+        speed
+          ? tick(
+              "finder-speed",
+              say`Spindle set to ${quantity("spindleSpeed", speed.rpm)}: ${speed.setting}. Never faster with it: it flies apart`,
+              since,
+            )
+          : tick("finder-off", words("Spindle out of gear or switched off: it is turned by hand"), since),
+      ],
+      tool: { id: toucher.kind === "cutter" ? toucher.id : null, rpm: speed?.rpm ?? null },
+      notes: [warn(words(cautions.eyes))],
+      minutes: handlingTimes.cutterChange,
+    });
+  }
+
+  function zero(op: FeatureOperation, pickup: Pickup, since: number) {
     const taken = states.get(op.key)?.ticks.get(`zero-${pickup.axis}`) ?? -1;
-    const good = taken > (stale?.seq ?? 0);
+    const good = taken > since;
+    const cause = lost.findLast((l) => l.seq === since)?.cause;
+    toward[pickup.axis] = zeroedToward(pickup);
     add(op, "pickup", `zero-${pickup.axis}`, pickup.title, {
-      pickup: { ...pickup, stale: !good && stale ? (staleWords[stale.cause] ?? null) : null },
+      pickup: { ...pickup, stale: !good && cause ? (staleWords[cause] ?? null) : null },
       notes: pickup.warnings,
       minutes: handlingTimes.touchOff,
       done: good,
@@ -137,21 +196,26 @@ export function featureStepsOf(
   }
 
   function moves(op: FeatureOperation) {
-    const all = featureMoves(op, locating.frame, wallShift(op, setup, states)) ?? [];
+    const all = movesOf.get(op.key) ?? [];
     const ticks = states.get(op.key)?.ticks;
-    const here: { [axis: string]: Mm } = {};
-    all.forEach((move, i) => {
+    const here: Partial<Record<ZeroAxis, Mm>> = {};
+    const minutes = op.minutes.cutting / all.length;
+    const put = (move: FeatureMove, id: string, title: Phrase, more: Partial<Step>) => {
       const targets = (["x", "y", "z"] as const).flatMap((axis) => {
         const to = move.to[axis];
         if (to === undefined) return [];
         const from = here[axis] ?? null;
         here[axis] = to;
-        return [{ axis, settled: settleAt(to, machine.axes[axis]), from }];
+        const asked = { to, from, kind: move.kind, toward: toward[axis] };
+        // The weight of knee or head keeps the slack of Z on one side.
+        const slack = axis === "z" ? 0 : slackOf(machine.axes[axis]);
+        return [{ axis, from, ...settledAgainstSlack(asked, slack, machine.axes[axis]) }];
       });
-      add(op, "move", `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
+      add(op, "move", id, title, {
+        ...more,
         move: { move, targets, of: all.length },
         notes: [
-          ...(i === 0 ? [warn(words(cautions.chips)), ...op.warnings] : []),
+          ...(more.notes ?? []),
           ...moveNotes(move, op),
           ...targets
             .filter(({ settled }) => Math.abs(settled.residue) >= 0.0005)
@@ -163,10 +227,23 @@ export function featureStepsOf(
               ),
             ),
         ],
-        minutes: op.minutes.cutting / all.length,
+      });
+    };
+    const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
+    const doneAt = (move: FeatureMove) => ticks?.get(`move-${move.number}`) ?? Infinity;
+    const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
+    for (const move of all) {
+      if (move === interrupted && move.kind !== "go")
+        for (const back of wayBack(all, move))
+          put(back, `back-${move.number}-${back.kind}`, say`Back to where you were: ${op.title}`, {
+            done: (ticks?.get(`back-${move.number}-${back.kind}`) ?? -1) > since,
+          });
+      put(move, `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
+        notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
+        minutes,
         done: ticks?.has(`move-${move.number}`) ?? false,
       });
-    });
+    }
   }
 
   function measuring(op: FeatureOperation, measured: Measured) {
@@ -191,6 +268,12 @@ export function featureStepsOf(
   }
 }
 
+/** A finder kicks over best at about this, and is not made for more; rpm. */
+const finderSpeed = 1000;
+
+const isCutter = (toucher: Toucher, op: FeatureOperation): boolean =>
+  toucher.kind === "cutter" && toucher.id === op.cutter;
+
 const speedOf = (op: FeatureOperation): Phrase =>
   op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
 
@@ -214,6 +297,19 @@ function toolIn(
     notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
     minutes: handlingTimes.cutterChange,
   };
+}
+
+/** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
+function wayBack(all: readonly FeatureMove[], interrupted: FeatureMove): FeatureMove[] {
+  const at: FeatureMove["to"] = Object.assign({}, ...all.slice(0, interrupted.number - 1).map((m) => m.to));
+  const back = { ...interrupted, cuts: "air", notPast: false } as const;
+  const { x, y, z } = at;
+  return [
+    { ...back, kind: "go", axis: "x", to: { ...(x !== undefined && { x }), ...(y !== undefined && { y }) } },
+    ...(interrupted.kind === "down" || z === undefined
+      ? []
+      : [{ ...back, kind: "down" as const, axis: "z" as const, to: { z } }]),
+  ];
 }
 
 /** What is said of a move besides where it ends. */

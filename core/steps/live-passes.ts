@@ -1,9 +1,9 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
-import { type DialMove, settleAt, stopReading } from "../locate/index.ts";
+import { type DialMove, movesToTouch, settleAt, stopReading } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { noCut, type Setup } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
-import { presentSize, largestReading, type Progress } from "./progress.ts";
+import { largestReading, type Progress } from "./progress.ts";
 
 /** One rung of the pass ladder: a pass with where to stop. */
 export interface LivePass {
@@ -12,8 +12,10 @@ export interface LivePass {
   depth: Mm;
   /** Size of the part after it, mm. The last one is the target by assignment. */
   sizeAfter: Mm;
-  /** Reading to stop at from zero, mm (negative below it), as it can be set on readout or dial. */
+  /** How far from zero it stops, mm: negative into the part, as it can be set on readout or dial. */
   stop: Mm;
+  /** The same as the axis counts it: into a face at the left or the front it grows, mm. */
+  reads: Mm;
   /** Wanted − what can be set. */
   residue: Mm;
   dial: DialMove | null;
@@ -24,6 +26,10 @@ export interface LivePass {
 /** The axis that gives the depth: Z under the spindle; for a wall the one of the table that does not feed. */
 export const depthAxis = ({ cut }: Pick<Setup, "cut">): "x" | "y" | "z" =>
   cut.kind !== "side" ? "z" : cut.feedAlong === "y" ? "x" : "y";
+
+/** How the depth axis counts into the part: 1 where its reading grows. */
+export const intoPart = ({ looks }: Pick<Setup, "looks">): 1 | -1 =>
+  looks === null ? -1 : movesToTouch[looks];
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
 export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm =>
@@ -45,12 +51,10 @@ function settle(
  */
 export function livePasses(setup: Setup, state: Progress | null, machine: Machine, medium: Mm): LivePass[] {
   const screw = machine.axes[depthAxis(setup)];
-  const sizeAtZero = state?.zeroed
-    ? state.sizeAtZero
-    : state && state.cuts.length > 0
-      ? presentSize(state)
-      : plannedSizeAtZero(setup.from, screw, medium);
+  const present = state?.present ?? setup.from;
+  const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw, medium);
   const cuts = state?.cuts ?? [];
+  const reads = (stop: Mm): Mm => tidy(-stop * intoPart(setup)) || 0;
   const done = cuts.map((cut, i): LivePass => {
     const before = i === 0 ? setup.from : cuts[i - 1]!.expected;
     return {
@@ -59,6 +63,7 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
       depth: tidy(before - cut.expected),
       sizeAfter: cut.expected,
       stop: cut.stop,
+      reads: reads(cut.stop),
       residue: 0,
       dial: settle(cut.expected, cut.expected - cut.stop, screw).dial,
       done: true,
@@ -67,12 +72,11 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
   });
   const rest = restToCut(setup, state, screw);
   const planned =
-    cuts.length === 0 && rest > noCut
+    cuts.length === 0 && Math.abs(present - setup.from) < noCut && rest > noCut
       ? setup.cut.passes
-      : passesForRest(rest, setup.cut.depth, setup.cut.finish);
-  const present = state && cuts.length > 0 ? presentSize(state) : setup.from;
+      : passesForRest(rest, setup.cut.depth, setup.cut.finish, cuts.length === 0 ? setup.cut.first : 0);
   const step = screw.readout ?? screw.division;
-  let stoodAt = cuts.at(-1)?.stop ?? stopReading(setup.from, sizeAtZero);
+  let stoodAt = stopReading(present, sizeAtZero);
   const coming: LivePass[] = [];
   planned.forEach((pass, i) => {
     const last = i === planned.length - 1;
@@ -87,6 +91,7 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
       depth: pass.depth,
       sizeAfter,
       ...settled,
+      reads: reads(settled.stop),
       done: false,
       last,
     });
@@ -96,14 +101,14 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
 
 /** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
 export function restToCut(setup: Setup, state: Progress | null, screw: AxisScrew): Mm {
-  if (!state || state.cuts.length === 0) return tidy(setup.from - setup.to);
+  if (!state || state.cuts.length === 0) return tidy((state?.present ?? setup.from) - setup.to);
   const last = state.cuts.at(-1)!;
   if (!setup.sized) {
     const nominal = tidy(last.expected - setup.to);
     // Less than one division is what rounding left of the last pass, not metal to cut.
     return nominal > (last.last ? (screw.readout ?? screw.division) : noCut) ? nominal : 0;
   }
-  const rest = tidy(presentSize(state) - setup.to);
+  const rest = tidy(state.present - setup.to);
   if (!last.last) return rest > noCut ? rest : 0;
   const largest = largestReading(state);
   // Only once measuring is finished: a first reading must not send anyone back to the handle.

@@ -1,5 +1,4 @@
 import { type Mm, tidy } from "../quantity/index.ts";
-import { sizeAtZeroFrom } from "../locate/index.ts";
 import { type Begun, cleanUpPass, isFaceKey, type OperationKey, type Told } from "../route/index.ts";
 import { effective, type Record, type StaleCause } from "./record.ts";
 
@@ -31,6 +30,8 @@ export interface Progress {
   moves: number;
   /** Size the part would have with the cutter at zero, mm; put right by readings. */
   sizeAtZero: Mm;
+  /** Size the part has now, mm: as read, else by where the cutter stood, else as it began. A new zero does not change it. */
+  present: Mm;
   cuts: CutDone[];
   /** Readings taken after each number of passes. */
   readings: Map<number, Mm[]>;
@@ -49,6 +50,7 @@ const begin = (told: Told): Progress => ({
   stale: null,
   moves: 0,
   sizeAtZero: told.from,
+  present: told.from,
   cuts: [],
   readings: new Map(),
   corrections: [],
@@ -91,17 +93,19 @@ function applyRecord(state: Progress, record: Record): void {
     case "stale":
       state.zeroed = false;
       state.stale = record.cause;
+      state.ticks.delete("zero-z");
       if (record.cause === "moved") {
         state.moves++;
         clampTicks.forEach((tick) => state.ticks.delete(tick));
       }
       break;
     case "cut":
+      state.present = tidy(state.sizeAtZero + record.stop);
       state.cuts.push({
         pass: record.pass,
         stop: record.stop,
         last: record.last,
-        expected: tidy(state.sizeAtZero + record.stop),
+        expected: state.present,
       });
       break;
     case "reading": {
@@ -109,8 +113,10 @@ function applyRecord(state: Progress, record: Record): void {
       const passes = state.cuts.length;
       const here = [...(state.readings.get(passes) ?? []), record.value];
       state.readings.set(passes, here);
+      // Zero and what is read belong together: how far the part is off, the zero is off.
+      state.sizeAtZero = tidy(state.sizeAtZero + middleOf(here) - state.present);
+      state.present = middleOf(here);
       if (!last) break;
-      state.sizeAtZero = sizeAtZeroFrom(middleOf(here), last.stop);
       state.corrections = state.corrections.filter((c) => c.afterPass !== passes);
       state.corrections.push({
         afterPass: passes,
@@ -128,13 +134,6 @@ function applyRecord(state: Progress, record: Record): void {
       state.cleanups.push({ clean: record.clean, after: state.cuts.length });
       break;
   }
-}
-
-/** Present size in mm by the middle of the newest readings, else by where the cutter stood, else as it began. */
-export function presentSize(state: Progress): Mm {
-  const last = state.cuts.at(-1);
-  if (last) return tidy(state.sizeAtZero + last.stop);
-  return state.told.from;
 }
 
 /** Largest size read after the newest pass; null without a reading there. */

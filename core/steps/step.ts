@@ -1,6 +1,6 @@
 import type { Axis } from "../frame/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
-import { type Pickup, topSetting } from "../locate/index.ts";
+import { type Pickup, topPickup, topSetting, type TouchFrom } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type AnyKey, isFaceKey, type OperationKey, type Setup } from "../route/index.ts";
@@ -8,9 +8,9 @@ import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import type { StepFit, StepMove } from "./feature-step.ts";
-import { depthAxis, type LivePass, livePasses } from "./live-passes.ts";
+import { depthAxis, intoPart, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
-import { spindleTicks } from "./spindle-ticks.ts";
+import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
 import type { Tick } from "./tick.ts";
 
 export type StepKind =
@@ -40,10 +40,24 @@ export interface Step {
   ticks: Tick[];
   pass: LivePass | null;
   measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
-  touch: { axis: "x" | "y" | "z"; setting: Mm; sizeAtZero: Mm; medium: Mm; stale: string | null } | null;
+  touch: {
+    axis: "x" | "y" | "z";
+    setting: Mm;
+    sizeAtZero: Mm;
+    medium: Mm;
+    /** Where the cutter stands, seen from the face it touches. */
+    from: TouchFrom;
+    stale: string | null;
+    /** Which way the touch is left: the knee goes down, the head goes up. */
+    backOff: "down" | "up" | "sideways";
+  } | null;
   /** A datum picked up in a setup of features; what made it stale. */
   pickup: (Pickup & { stale: string | null }) | null;
+  /** Where Z stands for a pass with the side of the cutter, mm below the top of the part; null else. */
+  sideZ: Mm | null;
   move: StepMove | null;
+  /** What goes into the spindle for a touch: a cutter by its id, or null for a finder, an indicator, a pin; how fast it turns. */
+  tool: { id: string | null; rpm: number | null } | null;
   /** A size of a feature that is measured. */
   fit: StepFit | null;
   notes: Warning[];
@@ -63,10 +77,12 @@ export function newStep<K extends AnyKey>(
   const ticks = more.ticks ?? [];
   return {
     pass: null,
+    sideZ: null,
     measure: null,
     touch: null,
     pickup: null,
     move: null,
+    tool: null,
     fit: null,
     notes: [],
     minutes: 0,
@@ -80,6 +96,18 @@ export function newStep<K extends AnyKey>(
     op,
   };
 }
+
+/** What stands in the spindle, and how fast it turns. */
+export interface InSpindle {
+  cutter: string;
+  rpm: number;
+}
+
+const backOffWords = {
+  down: "lower the knee",
+  up: "raise the head",
+  sideways: "sideways, away from the part",
+} as const;
 
 /** A step of a face's setup. */
 export type FaceStep = Step & { op: OperationKey };
@@ -99,8 +127,15 @@ export const staleWords: { [cause: string]: string } = {
  * The steps of one setup in the order they are done, with their ticks. What was put in is ticked out at the end (M08);
  * the rod is a tick of placing (M06); tighten, then tap, then try the parallels, no pull after that (M50); handle, wrench
  * and guard before the spindle turns (M40); deburr and wipe before the next seat (M07); no cut without a fresh zero (M44).
+ * @param spindle what stands in it when the setup begins
  */
-export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, shop: Shop): FaceStep[] {
+export function stepsOf(
+  setup: Setup,
+  state: Progress | null,
+  machine: Machine,
+  shop: Shop,
+  spindle: InSpindle | null,
+): FaceStep[] {
   const passes = livePasses(setup, state, machine, paperThickness);
   const ticked = state?.ticks ?? new Set<string>();
   const make: Make = (kind, id, title, more = {}) => newStep(setup.key, setup.number, kind, id, title, more);
@@ -123,18 +158,27 @@ export function stepsOf(setup: Setup, state: Progress | null, machine: Machine, 
   const number = setup.after.faces[setup.face].order ?? setup.number;
   if (passes.length > 0) {
     const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
-    if (!setup.sameTool)
+    const stays = spindle?.cutter === setup.cut.cutter;
+    const name = cutter?.name ?? setup.cut.cutter;
+    // What was cut already was cut with it, whatever an older plan asked for.
+    const before = (id: string, phrase: Phrase): Tick => {
+      const asked = tick(id, phrase);
+      return { ...asked, done: asked.done || (state?.cuts.length ?? 0) > 0 };
+    };
+    if (!stays || spindle.rpm !== setup.cut.rpm)
       steps.push(
         make(
           "check",
           "check",
-          say`${cutter?.name ?? setup.cut.cutter} in, ${quantity("spindleSpeed", setup.cut.rpm)}`,
+          say`${name} ${stays ? "stays" : "in"}, ${quantity("spindleSpeed", setup.cut.rpm)}`,
           {
-            ticks: spindleTicks(cutter?.name ?? setup.cut.cutter, setup.cut, tick),
+            ticks: stays ? speedTicks(setup.cut, before) : spindleTicks(name, setup.cut, before),
             notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
           },
         ),
       );
+    if (axisGivesWall(setup))
+      steps.push(endHeight(setup, state, machine, cutter?.name ?? setup.cut.cutter, make));
     steps.push(touchStep(setup, state, machine, make));
     steps.push(...cuttingSteps(setup, state, passes, make));
     steps.push(
@@ -205,13 +249,41 @@ const clampTitle = ({ seat, entry }: Setup): Phrase =>
 
 type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>) => FaceStep;
 
+/** Whether the depth is across: then Z says how far down the side of the cutter reaches. */
+const axisGivesWall = (setup: Setup): boolean => setup.looks !== null;
+
+/** So far the end of the cutter goes past the lower edge of an end that hangs out, mm. */
+const pastEdge = 1;
+
+/** Where Z stands for a cut with the side of the cutter, from the top of the part; mm. */
+export const sideHeight = ({ cut, seat }: Pick<Setup, "cut" | "seat">): Mm =>
+  tidy(-(cut.width + (seat.overhang === null ? 0 : pastEdge)));
+
+/** For a cut with the side of the cutter Z is touched on the top first: from there the cutter hangs as far down as it cuts. */
+function endHeight(
+  setup: Setup,
+  state: Progress | null,
+  machine: Machine,
+  tool: string,
+  make: Make,
+): FaceStep {
+  const pickup = topPickup(machine, { kind: "cutter", id: setup.cut.cutter, name: tool }, false, false);
+  return make("pickup", "zero-z", pickup.title, {
+    pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
+    notes: pickup.warnings,
+    done: (state?.ticks.has("zero-z") ?? false) || (state?.zeroed ?? false),
+    minutes: handlingTimes.touchOff,
+  });
+}
+
 /** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
 function touchStep(setup: Setup, state: Progress | null, machine: Machine, make: Make): FaceStep {
   const axis = depthAxis(setup);
   const screw = machine.axes[axis];
-  const surface = state && state.cuts.length > 0 ? tidy(state.cuts.at(-1)!.expected) : setup.from;
+  const surface = state?.present ?? setup.from;
   const name = axis.toUpperCase();
-  const setting = screw.readout === null ? 0 : topSetting(0, paperThickness);
+  const backOff = axis !== "z" ? "sideways" : machine.depthBy === "knee" ? "down" : "up";
+  const setting = screw.readout === null ? 0 : tidy(-intoPart(setup) * topSetting(0, paperThickness));
   const sizeAtZero = tidy(screw.readout === null ? surface + paperThickness : surface);
   const raw =
     setup.before.faces[setup.face].condition !== "milled" &&
@@ -228,7 +300,9 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
         setting,
         sizeAtZero,
         medium: paperThickness,
+        from: setup.looks ?? "above",
         stale: state?.stale ? (staleWords[state.stale] ?? null) : null,
+        backOff,
       },
       notes: [
         note(
@@ -255,7 +329,7 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
         warn(
           rule(
             "M24.back",
-          )`Back off ${axis === "z" ? "downwards" : "sideways"} first, then move clear of the part, then go to depth.`,
+          )`Back off first: ${backOffWords[backOff]}. Then move clear of the part, then go to depth.`,
         ),
       ],
       done: state?.zeroed ?? false,
@@ -271,6 +345,7 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
     const left = passes.length - 1 - i;
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,
+      sideZ: axisGivesWall(setup) ? sideHeight(setup) : null,
       done: pass.done,
       minutes: each,
       notes: [

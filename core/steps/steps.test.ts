@@ -135,11 +135,17 @@ describe("the order of steps", () => {
   const made = plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 });
 
   test.each([1, 2, 3, 4, 5, 6])(
-    "setup %d: placed, clamped, checked, zeroed, cut, cleaned, deburred, measured, taken out",
+    "setup %d: placed, clamped, checked where a tool goes in, zeroed, cut, cleaned, deburred, measured, taken out",
     (setup) => {
       const kinds = made.steps.filter((s) => s.setup === setup).map((s) => s.kind);
-      const order = ["place", "clamp", "check", "touch", "cut", "cleanup", "deburr", "measure", "takeOut"];
-      const firsts = order.map((kind) => kinds.indexOf(kind as (typeof kinds)[number]));
+      const { cutter, rpm } = made.setups[setup - 1]!.cut;
+      const before = made.setups[setup - 2]?.cut;
+      const goesIn = before?.cutter !== cutter || before.rpm !== rpm;
+      expect(kinds.includes("check")).toBe(goesIn);
+      const order = ["place", "clamp", ...(goesIn ? ["check"] : []), "touch", "cut", "cleanup", "deburr"];
+      const firsts = [...order, "measure", "takeOut"].map((kind) =>
+        kinds.indexOf(kind as (typeof kinds)[number]),
+      );
       expect(firsts.every((at) => at >= 0)).toBe(true);
       expect(kinds.indexOf("deburr")).toBeGreaterThan(kinds.lastIndexOf("cut"));
       expect(kinds.lastIndexOf("measure")).toBeGreaterThan(kinds.indexOf("deburr"));
@@ -161,5 +167,46 @@ describe("the order of steps", () => {
       const ticks = steps.flatMap((s) => s.ticks.map((t) => t.id));
       expect(new Set(ticks).size, ticks.join(" ")).toBe(ticks.length);
     }
+  });
+});
+
+describe("a zero taken again in the middle of a face", () => {
+  const front = "front/face" as const;
+  const size = (value: number): RecordEvent => ({
+    type: "reading",
+    op: front,
+    of: "width",
+    value,
+    written: { text: String(value), unit: "mm" },
+    instrument: "caliper",
+    questioned: [],
+  });
+  const upTo = (id: string) => walk(cheekBlock(), { until: (s) => s.op === front && s.id === id }).records;
+  const planned = (records: Record[]) => plan({ job: cheekBlock(), records, shop: demoShop, piece: 1 });
+
+  test("stands on what was read, and the passes that were left stay", () => {
+    const read = appended(upTo("measure-1"), size(60.6), {
+      type: "measured",
+      op: front,
+      after: 1,
+      skipped: false,
+    });
+    const before = planned(read).ladders[front]!.filter((p) => !p.done);
+    const stale = appended(read, { type: "stale", op: front, cause: "cutter" });
+    const touch = planned(stale).steps.find((s) => s.op === front && s.touch)!.touch!;
+    expect(touch.sizeAtZero).toBeCloseTo(60.6 + 0.05, 6);
+    const again = appended(stale, { type: "touched", op: front, sizeAtZero: touch.sizeAtZero, medium: 0.05 });
+    const after = planned(again).ladders[front]!.filter((p) => !p.done);
+    expect(after.map((p) => p.sizeAfter)).toEqual(before.map((p) => p.sizeAfter));
+    // From the fresh zero the stops are the paper and what comes off, no more.
+    for (const p of after) expect(p.stop).toBeCloseTo(p.sizeAfter - 60.65, 1);
+  });
+
+  test("a reading before the first pass moves every stop", () => {
+    const zeroed = upTo("cut-1");
+    const plain = planned(zeroed).ladders[front]!;
+    const moved = planned(appended(zeroed, size(planned(zeroed).setups[3]!.from + 0.4))).ladders[front]!;
+    expect(moved.at(-1)!.sizeAfter).toBe(plain.at(-1)!.sizeAfter);
+    expect(moved.at(-1)!.stop).toBeCloseTo(plain.at(-1)!.stop - 0.4, 1);
   });
 });

@@ -8,6 +8,7 @@ export const zero = (axis: "x" | "y" | "z", more: Partial<Zero> = {}): Instructi
   axis,
   tool: { kind: "cutter", id: "em-10-2" },
   medium: 0.05,
+  lessen: 0,
   touches: [{ from: axis === "x" ? "left" : axis === "y" ? "front" : "above" }],
   setting: axis === "z" ? null : -5.05,
   moveOn: axis === "z" ? 0.05 : 0,

@@ -54,8 +54,17 @@ export function CutCard({
         letterSpacing="-0.02em"
         data-testid="stop"
       >
-        <Figure of={mm(pass.stop)} />
+        <Figure of={mm(pass.reads)} />
       </chakra.p>
+      {step.sideZ !== null && (
+        <chakra.p fontSize={{ base: "20px", md: "26px" }}>
+          <chakra.b color="accent">Z</chakra.b>{" "}
+          <b>
+            <Figure of={mm(step.sideZ)} />
+          </b>{" "}
+          for all passes: go down there beside the part, clear of it
+        </chakra.p>
+      )}
       <chakra.p fontSize={{ base: "20px", md: "26px" }}>
         <chakra.b color="accent">
           <Figure of={mm(tidy(previous - pass.stop))} />

@@ -15,6 +15,7 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { CutCard } from "./cut-card.tsx";
 import { MachineFrame, StepHead } from "./machine-frame.tsx";
+import { PickupCard } from "./pickup-card.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
@@ -51,6 +52,7 @@ export function FaceStep({
     const op = step.op;
     if (step.pass)
       send({ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last });
+    else if (step.pickup) send({ type: "tick", op, tick: step.id });
     else if (step.touch)
       send({ type: "touched", op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium });
     else if (step.measure) {
@@ -151,6 +153,8 @@ export function FaceStep({
           previous={passes.findLast((p) => p.number < step.pass!.number)?.stop ?? 0}
         />
       )}
+      {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
+      {step.pickup && <Warnings of={step.notes} />}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
       {step.ticks.length > 0 && (
         <TickCard
@@ -219,7 +223,7 @@ export function FaceStep({
         </Box>
       )}
       <StepButtons
-        done={step.kind === "cut" ? "Cut done" : step.kind === "touch" ? "Zero is taken" : null}
+        done={step.kind === "cut" ? "Cut done" : step.touch || step.pickup ? "Zero is taken" : null}
         enabled={isCurrent}
         busy={submit.busy}
         measuring={

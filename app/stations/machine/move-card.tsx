@@ -12,11 +12,11 @@ type Axis = "x" | "y" | "z";
 function direction(axis: Axis, from: number | null, to: number, machine: Machine): string {
   if (axis === "z") return machine.depthBy === "knee" ? "raise the knee" : "lower the head";
   if (from === null) return axis === "x" ? "table along" : "table across";
-  const more = to > from;
-  return axis === "x"
-    ? `cutter to the ${more ? "right" : "left"}`
-    : `cutter to the ${more ? "back" : "front"}`;
+  return `cutter ${sideOf(axis, to > from ? 1 : -1)}`;
 }
+
+const sideOf = (axis: Axis, way: 1 | -1): string =>
+  axis === "x" ? (way > 0 ? "to the right" : "to the left") : way > 0 ? "to the back" : "to the front";
 
 const asks = {
   go: "Go to, spindle up clear",
@@ -55,7 +55,7 @@ export function MoveCard({
         {move.levels > 1 && `, level ${move.level} of ${move.levels}`}. {asks[move.kind]}
       </chakra.h1>
       <Box display="flex" flexWrap="wrap" gap={{ base: "2px 18px", md: "4px 44px" }} data-testid="stop">
-        {targets.map(({ axis, settled, from }) => (
+        {targets.map(({ axis, settled, from, counted, approach }) => (
           <Box key={axis}>
             <chakra.p
               fontSize={several ? { base: "44px", md: "76px" } : { base: "54px", md: "104px" }}
@@ -76,6 +76,17 @@ export function MoveCard({
                 </>
               )}
             </chakra.p>
+            {approach !== null && (
+              <chakra.p fontSize={{ base: "15px", md: "17px" }} color="quiet">
+                come to it moving {sideOf(axis, approach)}: that way the slack was out when it was zeroed
+              </chakra.p>
+            )}
+            {counted !== 0 && (
+              <chakra.p fontSize={{ base: "15px", md: "17px" }} color="quiet">
+                slack of <Figure of={mm(Math.abs(counted))} /> is in this figure: it is come to against the
+                side of the zero
+              </chakra.p>
+            )}
           </Box>
         ))}
       </Box>
@@ -98,8 +109,7 @@ export function MoveCard({
             </b>{" "}
             {move.cuts === "air" && move.kind === "go" ? "will do; lock the table." : "of it."}
           </>
-        )}{" "}
-        Come to it in one direction, past the backlash.
+        )}
       </chakra.p>
       {set && move.kind !== "go" && (
         <Box

@@ -1,0 +1,47 @@
+import type { FeatureMove } from "../locate/index.ts";
+import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
+import { isCut } from "./feature-progress.ts";
+import type { StaleCause } from "./record.ts";
+import type { States } from "./wall-fit.ts";
+
+export type ZeroAxis = "x" | "y" | "z";
+
+/** Which zeros a cause makes stale (M44): a collar that slipped may be any of them. */
+export const stales: Record<StaleCause, readonly ZeroAxis[]> = {
+  moved: ["x", "y", "z"],
+  restarted: ["x", "y", "z"],
+  cutter: ["z"],
+  knee: ["x", "y", "z"],
+};
+
+/** Zeros that were lost in a setup: since when, why, and at which operation they are taken again. */
+export interface LostZero {
+  cause: StaleCause;
+  seq: number;
+  op: FeatureKey;
+}
+
+/**
+ * What made zeros of a setup stale, in order. They are taken again at the operation that was not finished then: the tool of one
+ * that is done left the spindle long ago.
+ */
+export function lostZeros(
+  { operations }: Pick<FeatureSetup, "operations">,
+  states: States,
+  movesOf: ReadonlyMap<FeatureKey, readonly FeatureMove[]>,
+): LostZero[] {
+  const finished = (op: FeatureOperation, by: number): boolean => {
+    const state = states.get(op.key);
+    if (!state) return false;
+    if (op.by === "hand") return true;
+    const moves = movesOf.get(op.key) ?? [];
+    return isCut(state) && moves.every((m) => (state.ticks.get(`move-${m.number}`) ?? Infinity) < by);
+  };
+  return operations
+    .flatMap((o) => states.get(o.key)?.stales ?? [])
+    .sort((a, b) => a.seq - b.seq)
+    .flatMap(({ cause, seq }) => {
+      const op = operations.find((o) => o.by !== "hand" && !finished(o, seq));
+      return op ? [{ cause, seq, op: op.key }] : [];
+    });
+}

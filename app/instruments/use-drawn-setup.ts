@@ -1,10 +1,10 @@
 import { useCallback, useMemo } from "react";
 import type { MovesDrawn } from "../../core/figure/index.ts";
 import { effectivePart, equipment } from "../../core/job/index.ts";
-import { type FeatureMove, featureMoves, type Locating } from "../../core/locate/index.ts";
+import { type FeatureMove, type Locating, setupMoves } from "../../core/locate/index.ts";
 import { cutoutOf, featuresOf, siteOfPart } from "../../core/part/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../../core/route/index.ts";
-import { foldFeatures, wallShift } from "../../core/steps/index.ts";
+import { foldFeatures, wallShifts } from "../../core/steps/index.ts";
 import { useJob } from "./job-context.tsx";
 
 /** What a setup of features is drawn from, and the moves of each of its operations as they stand now. */
@@ -29,10 +29,8 @@ export function useDrawnSetup(setup: FeatureSetup, locating: Locating) {
   }, [job, shop, setup, locating]);
   const states = useMemo(() => foldFeatures(records, piece), [records, piece]);
   const movesOf = useCallback(
-    (operation: FeatureOperation): FeatureMove[] =>
-      operation.by === "hand"
-        ? []
-        : (featureMoves(operation, locating.frame, wallShift(operation, setup, states)) ?? []),
+    (operation: FeatureOperation): readonly FeatureMove[] =>
+      setupMoves(setup, locating, wallShifts(setup, states)).get(operation.key) ?? [],
     [locating, setup, states],
   );
   return { drawn, movesOf };

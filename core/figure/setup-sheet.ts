@@ -1,5 +1,5 @@
 import type { Cutout, Site } from "../part/index.ts";
-import { featureMoves, type FeatureMove, type Locating } from "../locate/index.ts";
+import { setupMoves, type FeatureMove, type Locating } from "../locate/index.ts";
 import { type LengthUnit, mm, quantity, showQuantity } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -82,7 +82,7 @@ const mostPlaces = 24;
 /** An operation in lines: tool and speed, its depths, then its places in order. */
 function operationLines(
   operation: FeatureSetup["operations"][number],
-  locating: Locating,
+  moves: readonly FeatureMove[],
   unit: LengthUnit,
 ): { text: string; bold: boolean }[] {
   const { set } = operation;
@@ -91,7 +91,6 @@ function operationLines(
       ? `, ${showQuantity(quantity("spindleSpeed", set.rpm), unit)}, ${showQuantity(quantity("feed", set.vf), unit)} ${set.feedBy}`
       : ""
   }`;
-  const moves = operation.by === "hand" ? [] : (featureMoves(operation, locating.frame) ?? []);
   const last = Math.max(0, ...moves.map((m) => m.level));
   const depths = [
     ...new Set(moves.flatMap((m) => (m.to.z === undefined ? [] : [showQuantity(mm(m.to.z), unit)]))),
@@ -166,7 +165,7 @@ export function setupSheet(drawn: SheetDrawn): Figure {
           site,
           cutouts,
           operation: first,
-          moves: featureMoves(first, locating.frame) ?? [],
+          moves: setupMoves(setup, locating).get(first.key) ?? [],
           at: null,
           fixedJaw: vise.fixedJaw,
         }),
@@ -189,7 +188,9 @@ export function setupSheet(drawn: SheetDrawn): Figure {
   text(0, (y += 3.6), "Z: touch the top with every new tool through paper, and count the paper.", 2.9);
   y += 2;
   rule(y);
-  const blocks = setup.operations.map((o) => operationLines(o, locating, unit));
+  const blocks = setup.operations.map((o) =>
+    operationLines(o, setupMoves(setup, locating).get(o.key) ?? [], unit),
+  );
   const rows = blocks.reduce((sum, b) => sum + b.length + 1, 0);
   const room = height - y - 10;
   const columns = rows * 3.6 > room ? 2 : 1;

@@ -206,6 +206,17 @@ function passesOnce(arc: Arc, from: Corner, to: Corner, a: "x" | "y", at: number
   };
 }
 
+/** Whether no straight line between two places of an outline leaves it. */
+export function isConvex(outline: Outline): boolean {
+  const points = chordsOf(outline);
+  const turns = points.map(([ax, ay], i) => {
+    const [bx, by] = points[(i + 1) % points.length]!;
+    const [cx, cy] = points[(i + 2) % points.length]!;
+    return (bx - ax) * (cy - by) - (by - ay) * (cx - bx);
+  });
+  return turns.every((t) => t > -1e-6) || turns.every((t) => t < 1e-6);
+}
+
 /** The outline as straight chords that leave it by no more than a cusp, for what draws no arcs. */
 export function chordsOf(outline: Outline, cusp = 0.01): [x: number, y: number][] {
   return waysOf(outline).flatMap(([from, to]): [number, number][] => {

@@ -100,11 +100,14 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   // A seat in which something can no longer be cut is not taken: its override says why.
   const lost = seated.refused.find((r) => !firstPlan.refused.some((f) => f.feature === r.feature));
   const made = lost ? firstPlan : seated;
-  const locatings = made.setups.map((setup) =>
+  const prismsOf = new Map(features.map((f) => [f.id, cutoutOf(f, site)?.prisms ?? []]));
+  const locatings = made.setups.map((setup, i) =>
     locateSetup({
       setup,
       sizes: site.sizes,
       shaft: site.shaft !== null,
+      sections: site.shaft,
+      gone: made.setups.slice(0, i).flatMap((s) => s.features.flatMap((id) => prismsOf.get(id) ?? [])),
       vise,
       machine,
       shop,

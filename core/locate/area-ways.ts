@@ -84,24 +84,27 @@ function ringWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
   const moves = pocketMoves(size, diameter, leave);
   if (!moves) return null;
   const [mx, my] = [tidy((area.x[0] + area.x[1]) / 2), tidy((area.y[0] + area.y[1]) / 2)];
-  const points: Point[] = [[mx, my]];
-  const go = (p: Point) => {
-    const here = points.at(-1)!;
-    if (Math.abs(here[0] - p[0]) > 1e-6 && Math.abs(here[1] - p[1]) > 1e-6) points.push([p[0], here[1]]);
-    if (Math.hypot(here[0] - p[0], here[1] - p[1]) > 1e-6) points.push(p);
-  };
-  for (const { x, y } of moves.rings)
-    ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge").points.forEach(go);
-  return [
-    {
-      points,
-      depth: null,
-      closed: false,
-      entry: "plunge",
-      cuts: "conventional",
-      stops: points.map(() => true),
-    },
-  ];
+  const rings = moves.rings.map(({ x, y }) =>
+    ring([mx - x, mx + x], [my - y, my + y], "clockwise", "plunge"),
+  );
+  return [inOneWay([[mx, my]], rings, "plunge")];
+}
+
+/** Rings one after the other without going up between them: from one to the next along one axis and then the other. */
+function inOneWay(
+  from: readonly Point[],
+  rings: readonly SpindleWay[],
+  entry: SpindleWay["entry"],
+): SpindleWay {
+  const points: Point[] = [...from];
+  for (const p of rings.flatMap((r) => r.points)) {
+    const here = points.at(-1);
+    if (here && Math.hypot(here[0] - p[0], here[1] - p[1]) < 1e-6) continue;
+    if (here && Math.abs(here[0] - p[0]) > 1e-6 && Math.abs(here[1] - p[1]) > 1e-6)
+      points.push([p[0], here[1]]);
+    points.push(p);
+  }
+  return { points, depth: null, closed: false, entry, cuts: "conventional", stops: points.map(() => true) };
 }
 
 /** A closed way round a rectangle; a line or a point where it has no width. */
@@ -174,17 +177,24 @@ function bossRings(
   const gaps = [ix[0] - x[0], x[1] - ix[1], iy[0] - y[0], y[1] - iy[1]];
   if (Math.min(...gaps) < -1e-9) return null;
   const count = Math.max(0, Math.ceil(Math.max(...gaps) / (widestLane * diameter) - 1e-9));
-  const open = !Object.values(area.walls).every(Boolean);
-  return Array.from({ length: count + 1 }, (_, i): SpindleWay => {
+  const rings = Array.from({ length: count + 1 }, (_, i): SpindleWay => {
     const share = count === 0 ? 1 : i / count;
     const at = (o: Mm, n: Mm) => o + (n - o) * share;
     return ring(
       [at(x[0], ix[0]), at(x[1], ix[1])],
       [at(y[0], iy[0]), at(y[1], iy[1])],
       "counterclockwise",
-      open && i === 0 ? "outside" : "plunge",
+      "plunge",
     );
   });
+  // Out past an open side it comes in from there; the first ring begins along the low side in Y, or up the low side in X.
+  const start: Point[] = !area.walls.xLow
+    ? [[tidy(Math.min(area.x[0] - r - clearOff, x[0])), tidy(y[0])]]
+    : !area.walls.yLow
+      ? [[tidy(x[0]), tidy(Math.min(area.y[0] - r - clearOff, y[0]))]]
+      : // Between wall and boss, where a start hole is.
+        [[tidy((area.x[0] + boss.x[0]) / 2), tidy(boss.y[0])]];
+  return [inOneWay(start, rings, area.walls.xLow && area.walls.yLow ? "plunge" : "outside")];
 }
 
 export function wallWays(sweep: Extract<Sweep, { kind: "walls" }>, diameter: Mm, shift: Mm): SpindleWay[] {

@@ -5,10 +5,11 @@ import { precise, rule, type Warning, warn } from "../working/index.ts";
 import type { LocateRequest, Pickup } from "./pickup.ts";
 import { type Datum, type SetupFrame, setupFrame, sideInSetup } from "./setup-frame.ts";
 import { sidePickup } from "./side-pickup.ts";
+import type { PartStanding } from "./standing.ts";
 import { crownPickup } from "./touch-pickups.ts";
 
 /** How a setup counts, with the pick-up of every axis. */
-export interface Locating {
+export interface Locating extends PartStanding {
   frame: SetupFrame;
   pickups: Pickup[];
   /** Error of a place in X and Y together, mm, and half the tolerance it is held against; null where none is asked. */
@@ -56,6 +57,9 @@ export function locateSetup(request: LocateRequest): Locating {
   const closest = setup.closest;
   return {
     frame,
+    sizes,
+    shaft: request.sections,
+    gone: request.gone,
     pickups,
     error,
     closest,

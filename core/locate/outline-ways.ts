@@ -24,8 +24,9 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
     freeAlong("x", y, [extent.x[0], extent.x[1]], pieces, r + leave)
       .filter(([a, b]) => inside([(a + b) / 2, y]))
       .map(([a, b]): SpindleWay => {
-        const toward = row % 2 === 0 ? 1 : -1;
         const open = { low: !outer && a <= extent.x[0] + 1e-6, high: !outer && b >= extent.x[1] - 1e-6 };
+        // Open at one end: it comes in from there, and plunges nowhere.
+        const toward = open.low === open.high ? (row % 2 === 0 ? 1 : -1) : open.low ? 1 : -1;
         return straight("x", y, [a, b], toward, open, "full");
       }),
   );

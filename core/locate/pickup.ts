@@ -1,4 +1,5 @@
 import type { Face, Sizes } from "../frame/index.ts";
+import type { Prism, ShaftSection } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { AxisScrew, Machine, Shop, Vise } from "../shop/index.ts";
@@ -71,6 +72,10 @@ export interface LocateRequest {
   sizes: Sizes;
   /** A shaft is picked up on its center. */
   shaft: boolean;
+  /** Sections of a shaft; null for a block. */
+  sections: readonly ShaftSection[] | null;
+  /** What features cut in the setups before took out. */
+  gone: readonly Prism[];
   vise: Pick<Vise, "fixedJaw" | "jawDepth">;
   machine: Machine;
   shop: Pick<Shop, "instruments" | "cutters">;

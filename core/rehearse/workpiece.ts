@@ -155,6 +155,7 @@ export class Workpiece {
 /** Cuts through a body that tell how high it is: a corner left by a chord of an arc is no height. */
 const cutsAt = [0.004, 0.03, 0.12, 0.45, 0.9] as const;
 const someArea = 0.25;
+const halvings = 5;
 
 function removedOf(body: Solid, toward: number): Removed | null {
   const volume = body.volume;
@@ -164,8 +165,18 @@ function removedOf(body: Solid, toward: number): Removed | null {
   const areas = cutsAt.map((share) => body.sectionAt(low + (high - low) * share));
   const most = Math.max(...areas);
   const top = areas.findLastIndex((area) => area > someArea * most);
-  const height =
-    (high - low) * (top === cutsAt.length - 1 ? 1 : (cutsAt[Math.max(0, top)]! + cutsAt[top + 1]!) / 2);
+  const height = (high - low) * (top === cutsAt.length - 1 ? 1 : shareOfHeight(Math.max(0, top)));
+  /** Where between two cuts the body ends, but for a sliver: halved until it is known. */
+  function shareOfHeight(top: number): number {
+    let full: number = cutsAt[top]!;
+    let thin: number = cutsAt[top + 1]!;
+    for (let i = 0; i < halvings; i++) {
+      const middle = (full + thin) / 2;
+      if (body.sectionAt(low + (high - low) * middle) > someArea * most) full = middle;
+      else thin = middle;
+    }
+    return (full + thin) / 2;
+  }
   const [c, s] = [Math.cos(-toward), Math.sin(-toward)];
   const seen =
     Math.abs(s * c) < 1e-9

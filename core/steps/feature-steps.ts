@@ -1,7 +1,7 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
   type FeatureMove,
-  featureMoves,
+  setupMoves,
   type Locating,
   type Pickup,
   settledAgainstSlack,
@@ -21,7 +21,7 @@ import {
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
-import { expectedBefore, fitNotes, leftForWall, type States, wallShift } from "./wall-fit.ts";
+import { expectedBefore, fitNotes, leftForWall, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
@@ -50,12 +50,7 @@ export function featureStepsOf(
       phrase,
       done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
     });
-  const movesOf = new Map(
-    setup.operations.map((op) => [
-      op.key,
-      op.by === "hand" ? [] : (featureMoves(op, locating.frame, wallShift(op, setup, states)) ?? []),
-    ]),
-  );
+  const movesOf = setupMoves(setup, locating, wallShifts(setup, states));
   const lost = lostZeros(setup, states, movesOf);
   const moved = Math.max(0, ...lost.flatMap((l) => (l.cause === "moved" ? [l.seq] : [])));
   add(first, "place", "place", setup.title, {
@@ -86,8 +81,10 @@ export function featureStepsOf(
         notes: op.warnings,
         minutes: op.minutes.cutting,
       });
-    } else {
-      const before = setup.operations.slice(0, i).findLast((o) => o.by !== "hand");
+    } else if ((movesOf.get(op.key) ?? []).length > 0) {
+      const before = setup.operations
+        .slice(0, i)
+        .findLast((o) => o.by !== "hand" && (movesOf.get(o.key) ?? []).length > 0);
       // A head that was tilted is set upright again, and every zero with it.
       const upright = before !== undefined && before.tilt !== null && op.tilt === null;
       const again = (axis: ZeroAxis) =>
@@ -301,7 +298,9 @@ function toolIn(
 
 /** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
 function wayBack(all: readonly FeatureMove[], interrupted: FeatureMove): FeatureMove[] {
-  const at: FeatureMove["to"] = Object.assign({}, ...all.slice(0, interrupted.number - 1).map((m) => m.to));
+  const at: FeatureMove["to"] = all
+    .slice(0, interrupted.number - 1)
+    .reduce((here, m) => ({ ...here, ...m.to }), {});
   const back = { ...interrupted, cuts: "air", notPast: false } as const;
   const { x, y, z } = at;
   return [

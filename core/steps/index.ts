@@ -6,5 +6,5 @@ export * from "./upgrade.ts";
 export * from "./feature-progress.ts";
 export * from "./feature-step.ts";
 export * from "./feature-steps.ts";
-export { wallShift } from "./wall-fit.ts";
+export { wallShifts } from "./wall-fit.ts";
 export * from "./events-to-finish.ts";

@@ -32,9 +32,9 @@ export function lostZeros(
 ): LostZero[] {
   const finished = (op: FeatureOperation, by: number): boolean => {
     const state = states.get(op.key);
-    if (!state) return false;
-    if (op.by === "hand") return true;
     const moves = movesOf.get(op.key) ?? [];
+    if (op.by === "hand" || moves.length === 0) return true;
+    if (!state) return false;
     return isCut(state) && moves.every((m) => (state.ticks.get(`move-${m.number}`) ?? Infinity) < by);
   };
   return operations

@@ -1,3 +1,4 @@
+import type { Shifts } from "../locate/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
 import { note, precise, rule, stop, type Warning, warn } from "../working/index.ts";
@@ -16,7 +17,7 @@ export function expectedBefore(measured: Measured, last: FeatureOperation | unde
 }
 
 /** How much further out the last wall is cut than planned, by the readings before it, mm; 0 without any. */
-export function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
+function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
   const { measure } = operation;
   if (!measure || measure.before) return 0;
   const before = setup.operations.find(
@@ -27,6 +28,16 @@ export function wallShift(operation: FeatureOperation, setup: FeatureSetup, stat
   const middle = (Math.max(...read) + Math.min(...read)) / 2;
   const expected = expectedBefore(measure, operation);
   return tidy(measure.grows ? expected - middle : middle - expected);
+}
+
+/** The same for every wall of a setup that a reading moves. */
+export function wallShifts(setup: FeatureSetup, states: States): Shifts {
+  const shifts: Partial<Record<FeatureKey, Mm>> = {};
+  for (const operation of setup.operations) {
+    const shift = wallShift(operation, setup, states);
+    if (shift !== 0) shifts[operation.key] = shift;
+  }
+  return shifts;
 }
 
 /** What a reading says of a fit: what is left, or that it has gone too far. */

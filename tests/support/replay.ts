@@ -9,11 +9,11 @@ import {
 import { axisOf, type Outline, rectangle } from "../../core/frame/index.ts";
 import {
   distanceTo,
-  featureMoves,
   type Locating,
   outlineInSetup,
   piecesOf,
   rectInSetup,
+  setupMoves,
 } from "../../core/locate/index.ts";
 import type { FeatureSetup } from "../../core/route/index.ts";
 
@@ -34,8 +34,8 @@ export function sweptBy(setup: FeatureSetup, locating: Locating, feature: string
   return setup.operations
     .filter((o) => o.feature === feature && o.by !== "hand")
     .flatMap((operation) => {
-      const moves = featureMoves(operation, locating.frame)!;
-      if (!moves) throw new Error(`${operation.key}: the cutter does not go in`);
+      // What was cut already is not told again.
+      const moves = setupMoves(setup, locating).get(operation.key)!;
       let here: Point = [NaN, NaN];
       let z = 0;
       return moves.flatMap((move): Swept[] => {

@@ -172,11 +172,14 @@ export function bossWork(asked: AreaAsked, measure: Measured | null): Work {
   };
 }
 
+/** Length of the point of a 118° drill, mm. */
+const pointOf = (diameter: Mm): Mm => tidy((diameter / 2) * Math.tan((31 * Math.PI) / 180));
+
 /** Holes to start a cutter in that does not cut to its center. */
 export function startHoles(
   at: readonly (readonly [Mm, Mm])[],
   gap: Mm,
-  { top, floor }: Depths,
+  { top, floor, through }: Depths & { through: boolean },
   what: string,
 ): Work {
   const wanted = tidy(gap - drillUnder);
@@ -185,7 +188,8 @@ export function startHoles(
     title: say`Drill ${at.length === 1 ? "a start hole" : "both ends"} for the ${what}`,
     sweep: { kind: "points", at },
     top,
-    floor: tidy(Math.max(top, floor - 0.2)),
+    // Through: its point goes past the floor, so that it is as wide all the way.
+    floor: through ? tidy(floor + pointOf(wanted)) : tidy(Math.max(top, floor - 0.2)),
     tool: {
       by: "hole",
       kinds: ["twistDrill"],
@@ -201,7 +205,7 @@ export function startHoles(
       note(
         rule(
           "M27.drill",
-        )`Anywhere within ${mm(tidy(drillUnder / 2))}: the hole is cut away later. Its point goes as deep as the floor less ${mm(0.2)}.`,
+        )`Anywhere within ${mm(tidy(drillUnder / 2))}: the hole is cut away later.${through ? say` Its point goes out at the far side.` : say` Its point goes as deep as the floor less ${mm(0.2)}.`}`,
       ),
     ],
   };

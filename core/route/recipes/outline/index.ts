@@ -1,9 +1,9 @@
-import { axisOf, mapOutline, opposite } from "../../../frame/index.ts";
+import { axisOf, isConvex, mapOutline, opposite } from "../../../frame/index.ts";
 import { middleOn } from "../../../part/index.ts";
 import { tidy } from "../../../quantity/index.ts";
 import { say, words } from "../../../working/index.ts";
 import { fileWork } from "../hand-work.ts";
-import { roughly, startHoles, wallAllowance } from "../mill-area.ts";
+import { roughly, wallAllowance } from "../mill-area.ts";
 import { aimOf, depthsFrom, type Measured, type OfKind, type Recipe, type Work } from "../recipe.ts";
 import { depthAim, throughBy } from "../slot/index.ts";
 
@@ -33,7 +33,7 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
       before: false,
       grows: true,
     };
-    const rough = (drilled: boolean): Work => ({
+    const rough: Work = {
       task: "rough",
       title: say`Rough out the outline in rows`,
       sweep: {
@@ -50,7 +50,8 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
         kind: inside ? "slot" : "step",
         most: inside ? tidy(narrow * 0.6) : null,
         least: null,
-        plunges: inside && !drilled,
+        // Every row in an outline, or in a bay of it, begins in metal.
+        plunges: inside || !isConvex(outline),
         total: null,
         halfTolerance: null,
         tilt: null,
@@ -58,7 +59,7 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
       exact: roughly,
       measure: null,
       notes: [],
-    });
+    };
     const along: Work = {
       task: "along",
       title: say`Along the outline`,
@@ -89,32 +90,13 @@ export const outlineRecipe: Recipe<OfKind<"outline">> = (feature, place) => {
       top,
       floor,
     });
-    const center: [number, number] = [
-      (Math.min(...xs) + Math.max(...xs)) / 2,
-      (Math.min(...ys) + Math.max(...ys)) / 2,
-    ];
     return [
       {
         name: inside ? "plunged, in rows" : "in rows from outside",
         why: words("Rows leave a little everywhere; the ways along the outline are cut at full depth."),
         up,
-        works: [rough(false), along, filed],
+        works: [rough, along, filed],
       },
-      ...(inside
-        ? [
-            {
-              name: "from a start hole, in rows",
-              why: words("A drilled hole lets in a cutter that does not cut to its center."),
-              up,
-              works: [
-                startHoles([center], narrow * 0.6, { top, floor }, "outline"),
-                rough(true),
-                along,
-                filed,
-              ],
-            },
-          ]
-        : []),
     ];
   });
 };

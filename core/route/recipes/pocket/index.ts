@@ -117,17 +117,22 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
         up,
         works: [clearWork(asked), ...after, ...tail],
       },
-      {
-        name: `from a start hole${name && `, ${name}`}`,
-        why,
-        up,
-        works: [
-          startHoles([startAt], gap, asked, "pocket"),
-          clearWork({ ...asked, drilled: true }),
-          ...after,
-          ...tail,
-        ],
-      },
+      // Above a floor the drill's point leaves metal in the middle: only where it goes through need nothing cut there.
+      ...(through
+        ? [
+            {
+              name: `from a start hole${name && `, ${name}`}`,
+              why,
+              up,
+              works: [
+                startHoles([startAt], gap, { ...asked, through }, "pocket"),
+                clearWork({ ...asked, drilled: true }),
+                ...after,
+                ...tail,
+              ],
+            },
+          ]
+        : []),
     ]);
   });
 };

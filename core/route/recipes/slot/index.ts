@@ -51,11 +51,13 @@ export function endsOf(area: Area, width: Mm): [Mm, Mm][] {
 /**
  * The ways of a slot: a cutter under its width with each wall by itself, started by plunging or in drilled ends; a cutter of
  * its width in one go where the tolerance bears its run-out.
+ * @param through whether it goes all the way: then drilled ends leave nothing under the middle of the cutter
  */
 export function slotWays(
   asked: AreaAsked,
   width: { target: Mm; upper: Mm; lower: Mm },
   place: RecipePlace,
+  through = false,
 ): Way[] {
   const { area, up, what } = asked;
   const closed = Object.values(area.walls).every(Boolean);
@@ -69,13 +71,14 @@ export function slotWays(
       works: [clearWork(asked), ...walls],
     },
   ];
-  if (closed)
+  // Above a floor the drill's point leaves metal in the middle, which such a cutter does not cut.
+  if (closed && through)
     ways.push({
       name: "ends drilled, each wall by itself",
       why: words("Drilled ends let in a cutter that does not cut to its center."),
       up,
       works: [
-        startHoles(endsOf(area, width.target), width.target, asked, what),
+        startHoles(endsOf(area, width.target), width.target, { ...asked, through }, what),
         clearWork({ ...asked, drilled: true }),
         ...walls,
       ],
@@ -183,7 +186,7 @@ export const slotRecipe: Recipe<OfKind<"slot">> = (feature, place) => {
       halfTolerance: (aim.limits.upper - aim.limits.lower) / 2,
       exact: 0.02,
     };
-    return slotWays(asked, { target: aim.target, ...aim.limits }, place);
+    return slotWays(asked, { target: aim.target, ...aim.limits }, place, through);
   });
 };
 

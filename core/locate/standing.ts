@@ -1,0 +1,155 @@
+import { axesAcross, axisOf, chordsOf, facesOf, type Outline, type Sizes } from "../frame/index.ts";
+import type { Prism, ShaftSection } from "../part/index.ts";
+import { type Mm } from "../quantity/index.ts";
+import type { SetupFrame } from "./setup-frame.ts";
+import type { Point } from "./spindle-way.ts";
+
+/** The part as it stands when something is cut: its outside, and what features took out before; part coordinates, mm. */
+export interface PartStanding {
+  sizes: Sizes;
+  shaft: readonly ShaftSection[] | null;
+  gone: readonly Prism[];
+}
+
+/** A straight way of a cutter as the readout counts: what it went over down to its end is gone. */
+export interface Swath {
+  from: Point;
+  to: Point;
+  radius: Mm;
+  z: Mm;
+}
+
+/** Chords stay this near to an outline, mm. */
+const chordWithin = 0.01;
+const chordsKnown = new WeakMap<Outline, readonly Point[]>();
+
+function chords(outline: Outline): readonly Point[] {
+  const known = chordsKnown.get(outline);
+  if (known) return known;
+  const made = chordsOf(outline, chordWithin);
+  chordsKnown.set(outline, made);
+  return made;
+}
+
+/** Whether a point lies in an outline: counted by crossings. */
+function inOutline(outline: Outline, x: Mm, y: Mm): boolean {
+  const points = chords(outline);
+  let inside = false;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    const [ax, ay] = points[i]!;
+    const [bx, by] = points[j]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  }
+  return inside;
+}
+
+/** Whether a prism took a point out. What narrows, or is only drawn, counts as standing. */
+function took(prism: Prism, at: Sizes): boolean {
+  if (prism.inset !== undefined || prism.thread) return false;
+  const along = at[prism.axis];
+  if (along < prism.span[0] || along > prism.span[1]) return false;
+  const [a, b] = axesAcross(facesOf(prism.axis)[0]);
+  return inOutline(prism.outline, at[a], at[b]) && !(prism.island && inOutline(prism.island, at[a], at[b]));
+}
+
+/** A place the readout shows as a place in the part; Z counts from the face or crown that is touched. */
+function placeInPart(frame: SetupFrame, [x, y]: Point, z: Mm, top: Mm): Sizes {
+  const up = axisOf(frame.up);
+  const high = facesOf(up)[1] === frame.up;
+  return {
+    [frame.x.axis]: frame.x.zero + frame.x.sign * x,
+    [frame.y.axis]: frame.y.zero + frame.y.sign * y,
+    [up]: high ? top + z : -top - z,
+  } as unknown as Sizes;
+}
+
+function inBody({ sizes, shaft }: PartStanding, at: Sizes): boolean {
+  if (at.length <= 0 || at.length >= sizes.length) return false;
+  if (!shaft) return at.width > 0 && at.width < sizes.width && at.height > 0 && at.height < sizes.height;
+  const section = shaft.find((s) => at.length <= s.to) ?? shaft.at(-1);
+  const off = Math.hypot(at.width - sizes.width / 2, at.height - sizes.height / 2);
+  return section !== undefined && off < section.diameter / 2;
+}
+
+const distance = ([px, py]: Point, { from: [ax, ay], to: [bx, by] }: Swath): Mm => {
+  const [dx, dy] = [bx - ax, by - ay];
+  const long = dx * dx + dy * dy;
+  const t = long === 0 ? 0 : Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / long));
+  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
+};
+
+/** Answers whether metal stands at places of a setup, while its cutters go over it. */
+export class Standing {
+  readonly #part: PartStanding;
+  readonly #frame: SetupFrame;
+  /** Where the face or crown that Z counts from lies in the part, along the size that is up. */
+  readonly #top: Mm;
+  /** Where the far side of the part lies, as Z counts, mm. */
+  readonly #bottom: Mm;
+  #swaths: Swath[] = [];
+
+  /** @param crown how far below the thickest section Z is touched, mm */
+  constructor(part: PartStanding, frame: SetupFrame, crown: Mm, swaths: readonly Swath[] = []) {
+    this.#part = part;
+    this.#frame = frame;
+    const up = axisOf(frame.up);
+    const face = facesOf(up)[1] === frame.up ? part.sizes[up] : 0;
+    this.#top = face - crown;
+    this.#bottom = crown - part.sizes[up];
+    this.#swaths = [...swaths];
+  }
+
+  get swaths(): readonly Swath[] {
+    return this.#swaths;
+  }
+
+  cut(swath: Swath): void {
+    this.#swaths.push(swath);
+  }
+
+  metalAt(p: Point, z: Mm): boolean {
+    const at = placeInPart(this.#frame, p, z, this.#top);
+    return (
+      inBody(this.#part, at) &&
+      !this.#part.gone.some((prism) => took(prism, at)) &&
+      !this.#swaths.some((s) => s.z <= z && distance(p, s) < s.radius)
+    );
+  }
+
+  /** Whether a cutter that goes straight from one place to another at a depth meets metal anywhere on its way. */
+  meets({ from, to, radius, z }: Swath): boolean {
+    const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+    const long = Math.hypot(dx, dy);
+    const [ux, uy] = long < 1e-9 ? [1, 0] : [dx / long, dy / long];
+    const r = Math.max(radius - shy, radius / 2);
+    const stations = Math.max(1, Math.ceil(long / Math.max(r / 2, 0.5)));
+    // A cutter that goes out at the far side is asked about the last metal there.
+    const end = Math.max(z, this.#bottom) + shy;
+    const heights = [end, 0.85 * end, 0.5 * end];
+    for (let i = 0; i <= stations; i++) {
+      const [cx, cy] = [from[0] + (dx * i) / stations, from[1] + (dy * i) / stations];
+      const round = i === 0 || i === stations;
+      for (const [along, across] of round ? disc : section) {
+        const p: Point = [cx + r * (along * ux - across * uy), cy + r * (along * uy + across * ux)];
+        if (heights.some((h) => this.metalAt(p, h))) return true;
+      }
+    }
+    return false;
+  }
+}
+
+/** So far inside its round and above its end a cutter is asked about, mm: what is less is no chip. */
+const shy = 0.02;
+/** Points across a cutter, and over the whole of it where a way begins and ends; shares of its radius. */
+const section: readonly Point[] = [-1, -0.75, -0.4, 0, 0.4, 0.75, 1].map((across) => [0, across]);
+const disc: readonly Point[] = [
+  [0, 0],
+  ...Array.from({ length: 48 }, (_, i): Point => {
+    const angle = (i / 48) * 2 * Math.PI;
+    return [Math.cos(angle), Math.sin(angle)];
+  }),
+  ...Array.from({ length: 8 }, (_, i): Point => {
+    const angle = (i / 8) * 2 * Math.PI;
+    return [0.5 * Math.cos(angle), 0.5 * Math.sin(angle)];
+  }),
+];

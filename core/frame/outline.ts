@@ -206,6 +206,23 @@ function passesOnce(arc: Arc, from: Corner, to: Corner, a: "x" | "y", at: number
   };
 }
 
+/** Chords of an outline that is asked often, mm off it. */
+const chordWithin = 0.01;
+const chordsKnown = new WeakMap<Outline, readonly (readonly [number, number])[]>();
+
+/** Whether a point lies in an outline: counted by crossings of its chords. */
+export function inOutline(outline: Outline, x: number, y: number): boolean {
+  const points = chordsKnown.get(outline) ?? chordsOf(outline, chordWithin);
+  chordsKnown.set(outline, points);
+  let inside = false;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    const [ax, ay] = points[i]!;
+    const [bx, by] = points[j]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  }
+  return inside;
+}
+
 /** Whether no straight line between two places of an outline leaves it. */
 export function isConvex(outline: Outline): boolean {
   const points = chordsOf(outline);

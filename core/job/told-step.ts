@@ -121,7 +121,13 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
       ];
     }
     case "measure":
-      return [{ do: "read", size: { of: setup.axis }, expected: step.measure!.expected }];
+      return [
+        {
+          do: "read",
+          size: { of: setup.axis, above: step.measure!.above },
+          expected: step.measure!.expected,
+        },
+      ];
     case "cleanup":
       return [{ do: "look", face }];
     case "takeOut":

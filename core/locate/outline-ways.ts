@@ -1,8 +1,11 @@
 import { type Outline } from "../frame/index.ts";
-import { type Mm } from "../quantity/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
 import { type Sweep, widestLane } from "../route/index.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
 import { conventionalAlong, plungeAt, type Point, type SpindleWay, straight } from "./spindle-way.ts";
+
+/** Rows nearer to each other than this are one, mm. */
+const sameRow = 0.01;
 
 /** Rows over a region that touch neither its outline nor what stands in it. */
 export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: Mm): SpindleWay[] {
@@ -20,7 +23,21 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
   if (high < low) return [];
   const count = Math.max(1, Math.ceil((high - low) / (widestLane * diameter) - 1e-9));
   const inside = (p: Point) => within(p, outer, islands);
-  return Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count).flatMap((y, row) =>
+  // Besides the even rows one along every straight that runs with them: no more is left there than elsewhere.
+  const beside = [
+    ...(outer ? [{ outline: outer, metal: "outside" as const }] : []),
+    ...islands.map((outline) => ({ outline, metal: "inside" as const })),
+  ].flatMap(({ outline, metal }) =>
+    waysWithAxis(outline).flatMap(({ from, to, along }) =>
+      along === "x" ? [from.y + offSide(outline, metal) * Math.sign(to.x - from.x) * (r + leave)] : [],
+    ),
+  );
+  const even = Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count);
+  const rows = [...even, ...beside.filter((y) => y >= low && y <= high)]
+    .map((y) => tidy(y))
+    .sort((a, b) => a - b)
+    .filter((y, i, all) => i === 0 || y - all[i - 1]! > sameRow);
+  return rows.flatMap((y, row) =>
     freeAlong("x", y, [extent.x[0], extent.x[1]], pieces, r + leave)
       .filter(([a, b]) => inside([(a + b) / 2, y]))
       .map(([a, b]): SpindleWay => {

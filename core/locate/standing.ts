@@ -1,5 +1,5 @@
-import { axesAcross, axisOf, chordsOf, facesOf, type Outline, type Sizes } from "../frame/index.ts";
-import type { Prism, ShaftSection } from "../part/index.ts";
+import { axisOf, facesOf, type Sizes } from "../frame/index.ts";
+import { inPrism, type Prism, type ShaftSection } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import type { SetupFrame } from "./setup-frame.ts";
 import type { Point } from "./spindle-way.ts";
@@ -17,39 +17,6 @@ export interface Swath {
   to: Point;
   radius: Mm;
   z: Mm;
-}
-
-/** Chords stay this near to an outline, mm. */
-const chordWithin = 0.01;
-const chordsKnown = new WeakMap<Outline, readonly Point[]>();
-
-function chords(outline: Outline): readonly Point[] {
-  const known = chordsKnown.get(outline);
-  if (known) return known;
-  const made = chordsOf(outline, chordWithin);
-  chordsKnown.set(outline, made);
-  return made;
-}
-
-/** Whether a point lies in an outline: counted by crossings. */
-function inOutline(outline: Outline, x: Mm, y: Mm): boolean {
-  const points = chords(outline);
-  let inside = false;
-  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const [ax, ay] = points[i]!;
-    const [bx, by] = points[j]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  }
-  return inside;
-}
-
-/** Whether a prism took a point out. What narrows, or is only drawn, counts as standing. */
-function took(prism: Prism, at: Sizes): boolean {
-  if (prism.inset !== undefined || prism.thread) return false;
-  const along = at[prism.axis];
-  if (along < prism.span[0] || along > prism.span[1]) return false;
-  const [a, b] = axesAcross(facesOf(prism.axis)[0]);
-  return inOutline(prism.outline, at[a], at[b]) && !(prism.island && inOutline(prism.island, at[a], at[b]));
 }
 
 /** A place the readout shows as a place in the part; Z counts from the face or crown that is touched. */
@@ -111,7 +78,7 @@ export class Standing {
     const at = placeInPart(this.#frame, p, z, this.#top);
     return (
       inBody(this.#part, at) &&
-      !this.#part.gone.some((prism) => took(prism, at)) &&
+      !this.#part.gone.some((prism) => inPrism(prism, at)) &&
       !this.#swaths.some((s) => s.z <= z && distance(p, s) < s.radius)
     );
   }

@@ -19,6 +19,8 @@ import { takeZero } from "./zeroing.ts";
 
 /** So far past a stop a hand goes that is told to come back to it from one side, mm. */
 const pastSlack = 1;
+/** What is lower than this loads no cutter, however wide it is, mm. */
+const thinnestCut = 0.03;
 /** So many passes for nothing, and a person stops. */
 const mostIdle = 8;
 
@@ -228,7 +230,8 @@ export class LiteralMachine {
         report.find("nothing", 0, told.how, to);
       return;
     }
-    if (!told.limits || down) return;
+    // A skin that a new zero leaves is no width of a cut.
+    if (!told.limits || down || removed.height < thinnestCut) return;
     const at = middleOf(removed.bounds);
     strokes.tooMuch(removed.across, told.limits.across, "wide", at);
     strokes.tooMuch(removed.height, told.limits.along, "deep", at);

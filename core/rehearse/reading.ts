@@ -1,10 +1,10 @@
-import type { Face } from "../frame/index.ts";
+import { type Axis, type Face, facesOf } from "../frame/index.ts";
 import { type Cutout, cutoutOf, featuresOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
 import type { OnTheTable } from "./on-the-table.ts";
-import type { Solid } from "./solid.ts";
+import type { Solid, Vec } from "./solid.ts";
 import type { ToldSize } from "./told.ts";
 import { blockSizes, cutoutBoxes, cutoutSolid, drawnPose, featureSize, siteAs } from "./truth.ts";
 import { inverse } from "./vec.ts";
@@ -36,12 +36,32 @@ export class Reading {
 
   /** A size as an instrument of the shop reads it, with its error; what is expected where it cannot be read. */
   read(size: ToldSize, expected: Mm): Mm {
-    const is = this.size(size) ?? expected;
+    const is =
+      (size.of !== "feature" && size.above ? this.#above(size.of, size.above) : this.size(size)) ?? expected;
     const u = this.#shop.instruments
       .filter((i) => i.kind === "caliper" || i.kind === "micrometer")
       .filter((i) => i.from <= is && is <= i.to)
       .reduce((least, i) => Math.min(least, i.uncertainty), usualU);
     return is + this.#chance.about(u / 2);
+  }
+
+  /** Across the upper part of what is held: three ways through it, half as far down as is told. */
+  #above(axis: Axis, down: Mm): Mm | null {
+    const { held } = this.#table;
+    if (!held) return null;
+    const { solid, bounds } = held.piece;
+    const { min, max } = bounds;
+    const looks = this.#table.looks(facesOf(axis)[1]);
+    const across = Math.abs(looks[0]) > Math.abs(looks[1]) ? 0 : 1;
+    const z = max[2] - down / 2;
+    const sizes = [0.3, 0.5, 0.7].flatMap((share) => {
+      const beside = min[1 - across]! + share * (max[1 - across]! - min[1 - across]!);
+      const at = (along: Mm): Vec => (across === 0 ? [along, beside, z] : [beside, along, z]);
+      const [low, high] = [min[across] - 1, max[across] + 1];
+      const hits = solid.crossings(at(low), at(high));
+      return hits.length < 2 ? [] : [(hits.at(-1)! - hits[0]!) * (high - low)];
+    });
+    return sizes.length === 0 ? null : sizes.reduce((a, b) => a + b, 0) / sizes.length;
   }
 
   /** A size as it really is; null where it cannot be told by straight ways through the body. */

@@ -23,7 +23,11 @@ export type ThingId = Thing["id"];
 
 /** What is to be measured. */
 export type ToldSize =
-  | { of: "length" | "width" | "height" }
+  | {
+      of: "length" | "width" | "height";
+      /** Across the upper part of what is held, so far down from its top; null for all of the part. */
+      above?: Mm | null;
+    }
   | { of: "feature"; feature: string; size: string; /** Over the far side of the part. */ over: boolean };
 
 /** One touch of a face. */

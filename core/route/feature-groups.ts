@@ -4,7 +4,7 @@ import { done, type Outcome } from "../working/index.ts";
 import { approachOf, byHand, type Drawn } from "./feature-candidate.ts";
 import { datumsOf } from "./feature-order.ts";
 import { featureOfKey } from "./feature-key.ts";
-import { type FeatureSeat, holdForFeatures, toldSeat } from "./feature-seat.ts";
+import { type FeatureSeat, floorOfWay, holdForFeatures, toldSeat } from "./feature-seat.ts";
 import type { FeatureTold } from "./feature-setup.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
@@ -36,7 +36,11 @@ export function seatsFor(
       holdForFeatures({
         up: way.up,
         front: way.front ?? null,
-        cutouts: of.map((d) => d.cutout),
+        cuts: of.map(({ cutout, ways }) => ({
+          cutout,
+          floor: Math.max(0, ...ways.filter((w) => approachOf(w) === key).map(floorOfWay)),
+        })),
+        gone: [],
         datums: of.flatMap((d) => datumsOf(d.feature, byId)),
         piece,
         site,

@@ -17,8 +17,8 @@ import {
   seatInVise,
   seatWarnings,
 } from "../holding/index.ts";
-import type { Material } from "../handbook/index.ts";
-import { boxOfPrism, type Cutout, sectionAt, type Site } from "../part/index.ts";
+import { leastGrip, type Material } from "../handbook/index.ts";
+import { boxOfPrism, type Cutout, type Prism, sectionAt, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Shop, Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
@@ -35,7 +35,9 @@ import {
   words,
 } from "../working/index.ts";
 import type { Device, FeatureTold } from "./feature-setup.ts";
+import type { Way } from "./recipes/index.ts";
 import type { OwnSeat } from "./route-context.ts";
+import { contactIn, leastSupport } from "./seat-contact.ts";
 
 /** How a part is held while its features are cut. */
 export interface FeatureSeat {
@@ -51,7 +53,9 @@ export interface HoldRequest {
   up: Face;
   /** The face that must look to the front; null for any. */
   front: Face | null;
-  cutouts: readonly Cutout[];
+  cuts: readonly CutHere[];
+  /** What was cut out of the block before. */
+  gone: readonly Prism[];
   /** Faces the features count from: they are best at the fixed jaw. */
   datums: readonly Face[];
   piece: Piece;
@@ -62,28 +66,43 @@ export interface HoldRequest {
   own: OwnSeat | null;
 }
 
-/** Cuts keep so far from parallels, mm. */
-const clearOfParallel = 1;
+/** A feature that is cut in a seat, and how deep its tools go below the face that is up, mm: points and all. */
+export interface CutHere {
+  cutout: Cutout;
+  floor: Mm;
+}
 
-/** How far below the top the sides at the jaws must stand free: what opens to them. */
-function opensAtJaws(cutouts: readonly Cutout[], at: Orientation): Mm {
+/** How deep the tools of a way go, mm; 0 for handwork. */
+export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
+  Math.max(0, ...works.flatMap((w) => (w.tool.by === "hand" ? [] : [w.floor])));
+
+/** Cuts keep so far from parallels and from the bed, mm. */
+const clearOfParallel = 1;
+const clearOfBed = 1;
+
+/** How far below the top the sides at the jaws must stand free: where a cut opens to them its tool comes out over them. */
+function opensAtJaws(cuts: readonly CutHere[], at: Orientation): Mm {
   const axis = axisOf(at.up);
   return Math.max(
     0,
-    ...cutouts
-      .filter(({ opens, face }) =>
+    ...cuts
+      .filter(({ cutout: { opens, face } }) =>
         [at.fixed, opposite(at.fixed)].some((f) => opens.includes(f) || face === f),
       )
-      .map(({ box }) => box[axis][1] - box[axis][0]),
+      .map(({ cutout: { box }, floor }) => Math.max(box[axis][1] - box[axis][0], floor)),
   );
 }
 
 /** What comes out below, and where it lies across the jaws: measured from the fixed jaw, mm. */
-function throughSpans(cutouts: readonly Cutout[], at: Orientation, sizes: Site["sizes"]): [Mm, Mm][] {
-  return cutouts
-    .filter(({ opens }) => opens.includes(opposite(at.up)))
-    .flatMap(({ prisms }) => prisms.map((prism) => fromFixedJaw(boxOfPrism(prism), at, sizes)));
+function throughSpans(cuts: readonly CutHere[], at: Orientation, sizes: Site["sizes"]): [Mm, Mm][] {
+  return cuts
+    .filter((cut) => below(cut, at, sizes) > 0)
+    .flatMap(({ cutout: { prisms } }) => prisms.map((prism) => fromFixedJaw(boxOfPrism(prism), at, sizes)));
 }
+
+/** How far the tools of a cut come out below the part, mm; a face it opens to is gone all the same. */
+const below = ({ cutout, floor }: CutHere, at: Orientation, sizes: Site["sizes"]): Mm =>
+  Math.max(floor - sizes[axisOf(at.up)], cutout.opens.includes(opposite(at.up)) ? 0.01 : 0);
 
 /** Where a box lies across the jaws, measured from the fixed one, mm. */
 export function fromFixedJaw(box: Cutout["box"], at: Orientation, sizes: Site["sizes"]): [Mm, Mm] {
@@ -95,9 +114,14 @@ export function fromFixedJaw(box: Cutout["box"], at: Orientation, sizes: Site["s
 }
 
 /** Whether cutouts can be made in a seat as it is: nothing comes out below, and what opens to the jaws is free of them. */
-export const fitsSeat = (cutouts: readonly Cutout[], seat: Seat, at: Orientation): boolean =>
-  cutouts.every(({ opens }) => !opens.includes(opposite(at.up))) &&
-  (opensAtJaws(cutouts, at) === 0 || opensAtJaws(cutouts, at) + cutterClearance <= seat.projection);
+export const fitsSeat = (
+  cuts: readonly CutHere[],
+  seat: Seat,
+  at: Orientation,
+  sizes: Site["sizes"],
+): boolean =>
+  cuts.every((cut) => below(cut, at, sizes) <= 0) &&
+  (opensAtJaws(cuts, at) === 0 || opensAtJaws(cuts, at) + cutterClearance <= seat.projection);
 
 /** M09: whether a pair of parallels lies clear of all that comes out below. */
 const clearOf = (p: Parallels, spans: readonly [Mm, Mm][], between: Mm): boolean =>
@@ -105,27 +129,54 @@ const clearOf = (p: Parallels, spans: readonly [Mm, Mm][], between: Mm): boolean
     ([low, high]) => low >= p.thickness + clearOfParallel && high <= between - p.thickness - clearOfParallel,
   );
 
-function holdBlock(request: HoldRequest, at: Orientation): Outcome<FeatureSeat & { score: number }> {
-  const { piece, vise, shop, cutouts, site, material, own, datums } = request;
-  const removal = opensAtJaws(cutouts, at);
-  const spans = throughSpans(cutouts, at, site.sizes);
+type ScoredSeat = FeatureSeat & { score: number };
+
+/**
+ * The best of the pairs of parallels, or the bed, that a block can stand on with two faces at the jaws: what really touches
+ * decides, not what the outside says.
+ */
+function holdBlock(request: HoldRequest, at: Orientation): Outcome<ScoredSeat> {
+  const usual = seatBlock(request, at, request.own?.parallels ?? null);
+  if (request.own?.parallels || request.gone.length === 0 || (usual.ok && usual.value.score > poorSeat))
+    return usual;
+  const others = request.shop.parallels.flatMap((p) => {
+    const tried = seatBlock(request, at, p.id);
+    return tried.ok ? [tried.value] : [];
+  });
+  others.sort((a, b) => b.score - a.score);
+  return others[0] && (!usual.ok || others[0].score > usual.value.score) ? done(others[0]) : usual;
+}
+
+/** A seat with a score under this has something against it. */
+const poorSeat = 0;
+
+function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null): Outcome<ScoredSeat> {
+  const { piece, vise, shop, cuts, gone, site, material, own, datums } = request;
+  const removal = opensAtJaws(cuts, at);
+  const spans = throughSpans(cuts, at, site.sizes);
   const between = piece.sizes[axisOf(at.fixed)];
   const standing = piece.sizes[axisOf(at.up)];
-  const needed = parallelHeightNeeded(vise, removal, standing);
-  const clear = shop.parallels.filter((p) => clearOf(p, spans, between));
+  const comesOut = Math.max(0, ...cuts.map((cut) => below(cut, at, site.sizes)));
+  const through = spans.length > 0;
   // What comes out below must not meet the bed: it stands on parallels then, the lowest that clear.
+  const underneath = through ? tidy(comesOut + clearOfBed) : 0;
+  const needed = Math.max(parallelHeightNeeded(vise, removal, standing), underneath);
+  const clear = shop.parallels.filter((p) => clearOf(p, spans, between));
   const lowest = clear
     .filter((p) => p.height >= needed && 2 * p.thickness + 2 <= between && p.height < vise.jawDepth)
     .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0];
-  const through = spans.length > 0;
   if (through && !lowest)
     return refused(
-      rule(
-        "M09.through",
-      )`What is cut through lies over the parallels: ${mm(Math.min(...spans.map(([low]) => low)))} from the jaw, and none that are owned are thin enough.`,
-      words("Turn the part in the vise, or take thinner parallels."),
+      clear.length > 0
+        ? rule(
+            "M09.bed",
+          )`What is cut through comes ${mm(tidy(comesOut))} out below: parallels of ${mm(needed)} or more are needed so that it stays clear of the bed, and none that are owned are high and thin enough.`
+        : rule(
+            "M09.through",
+          )`What is cut through lies over the parallels: ${mm(Math.min(...spans.map(([low]) => low)))} from the jaw, and none that are owned are thin enough.`,
+      words("Turn the part in the vise, or take other parallels."),
     );
-  const ownParallels = own?.parallels ?? (through ? lowest!.id : null);
+  const ownParallels = wanted ?? (through ? lowest!.id : null);
   const chosen = shop.parallels.find((p) => p.id === ownParallels);
   const seat = seatInVise({
     piece,
@@ -145,6 +196,39 @@ function holdBlock(request: HoldRequest, at: Orientation): Outcome<FeatureSeat &
     wantedGrip: null,
   });
   if (!seat.ok) return seat;
+  const touched = contactIn(
+    { seat: seat.value, at },
+    gone,
+    site.sizes,
+    vise,
+    shop.parallels.find((p) => p.id === seat.value.parallels?.id)?.length ?? vise.jawWidth,
+  );
+  const onAir = touched.supports.find((s) => s.area < leastSupport);
+  if (onAir)
+    return refused(
+      rule(
+        "holding.onAir",
+      )`What was cut before leaves nothing for ${onAir.at === "bed" ? "the bed" : `the parallel at the ${onAir.at} jaw`} to carry: the part would stand on air there.`,
+      words("Turn the part in the vise, take wider parallels, or cut this before what was taken out below."),
+    );
+  const effectiveGrip = tidy(Math.min(seat.value.effectiveGrip, touched.fixed, touched.moving));
+  if (effectiveGrip < leastGrip.any)
+    return refused(
+      rule(
+        "M12.gone",
+      )`What was cut before leaves ${mm(Math.max(0, effectiveGrip))} for a jaw to hold; at least ${mm(leastGrip.any)} is needed.`,
+      words("Turn the part in the vise, or cut this before the faces at the jaws are cut away."),
+    );
+  const tooLow: Warning[] =
+    chosen && through && chosen.height < underneath
+      ? [
+          stop(
+            rule(
+              "M09.low",
+            )`What is cut through comes ${mm(tidy(comesOut))} out below; the ${chosen.name} keep the part only ${mm(chosen.height)} off the bed.`,
+          ),
+        ]
+      : [];
   const reached: Warning[] =
     chosen && through && !clearOf(chosen, spans, between)
       ? [
@@ -155,7 +239,7 @@ function holdBlock(request: HoldRequest, at: Orientation): Outcome<FeatureSeat &
           ),
         ]
       : [];
-  const s = seat.value;
+  const s: Seat = { ...seat.value, effectiveGrip };
   const datumAtJaw = datums.filter((f) => f === at.fixed).length;
   return done({
     at,
@@ -179,24 +263,24 @@ function holdBlock(request: HoldRequest, at: Orientation): Outcome<FeatureSeat &
           ]
         : []),
     ],
-    warnings: [...seatWarnings(piece, s, true), ...reached],
+    warnings: [...seatWarnings(piece, s, true), ...tooLow, ...reached],
     score:
       datumAtJaw * 4 +
       (isReference(piece, at.fixed) ? 2 : 0) +
       Math.min(3, s.effectiveGrip / 5) +
       piece.sizes[alongJaws(at)] / Math.max(...Object.values(piece.sizes)) -
       (removal > 0 ? 3 : 0) -
-      reached.length * 10,
+      (reached.length + tooLow.length) * 10,
   });
 }
 
 /** A shaft lies in V-blocks on parallels between the jaws, along X; for what is cut into an end it stands in one. */
 function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
-  const { vise, shop, site, material, cutouts } = request;
+  const { vise, shop, site, material, cuts } = request;
   const upright = axisOf(at.up) === "length";
   const sections = site.shaft!;
   const diameter = Math.max(...sections.map((s) => s.diameter));
-  const at_ = cutouts[0]?.box.length;
+  const at_ = cuts[0]?.cutout.box.length;
   const gripped = upright
     ? diameter
     : (sectionAt(sections, at_ ? (at_[0] + at_[1]) / 2 : 0)?.diameter ?? diameter);
@@ -213,7 +297,8 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     );
   const length = site.sizes.length;
   const standing = upright ? length : diameter;
-  const grip = tidy(upright ? Math.min(vise.jawDepth, length / 2) : gripped * 0.5);
+  // Upright it stands on the bed.
+  const grip = tidy(upright ? Math.min(vise.jawDepth, length) : gripped * 0.5);
   const seat: Seat = {
     up: at.up,
     fixed: at.fixed,
@@ -235,6 +320,22 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     points: false,
     table: null,
   };
+  // What opens to the sides comes out over blocks and jaws: it must stay above them.
+  const deepest = Math.max(
+    0,
+    ...cuts
+      .filter(({ cutout: { opens, face } }) =>
+        [face, ...opens].some((f) => axisOf(f) !== axisOf(at.up) && (upright || axisOf(f) !== "length")),
+      )
+      .map(({ cutout: { box }, floor }) => Math.max(box[axisOf(at.up)][1] - box[axisOf(at.up)][0], floor)),
+  );
+  if (deepest + cutterClearance > seat.projection)
+    return refused(
+      rule(
+        "holding.blocks",
+      )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: it would run into jaws and V-blocks.`,
+      words("Cut it on a machine that holds the shaft between centers, or hold it higher."),
+    );
   const loose = !upright && length > 3 * vise.jawWidth;
   return done({
     at,

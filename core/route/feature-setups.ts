@@ -9,12 +9,20 @@ import {
   rulesOf,
   type Site,
 } from "../part/index.ts";
-import { type Phrase, type Refusal, say, words } from "../working/index.ts";
+import { done, type Outcome, type Phrase, type Refusal, say, words } from "../working/index.ts";
 import { capital } from "./capital.ts";
 import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
-import { type DatumUse, datumUses } from "./feature-order.ts";
-import { type FeatureSeat, fitsSeat, fromFixedJaw } from "./feature-seat.ts";
+import { featureOfKey } from "./feature-key.ts";
+import { datumsOf, type DatumUse, datumUses } from "./feature-order.ts";
+import {
+  type CutHere,
+  type FeatureSeat,
+  fitsSeat,
+  floorOfWay,
+  fromFixedJaw,
+  holdForFeatures,
+} from "./feature-seat.ts";
 import type { FeatureSetup } from "./feature-setup.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
@@ -38,7 +46,9 @@ export function setupsOf(
   const dropped: (Refusal & { candidate: Candidate })[] = [];
   const cutouts: Cutout[] = [];
   for (const wanted of batches) {
-    const held = groups.get(wanted[0]!.option.approach)!.seat;
+    const planned = groups.get(wanted[0]!.option.approach)!.seat;
+    // Held as the part is by then, not as it was drawn.
+    const held = planned.ok ? heldNow(planned.value, wanted, cutouts, asked, byId) : planned;
     if (!held.ok) {
       dropped.push(...wanted.map(({ candidate }) => ({ candidate, ...held })));
       continue;
@@ -190,9 +200,37 @@ function canStay(
   // One that was begun in another seat was placed anew.
   if (asked.begun.some((b) => b.seat === held.seat && JSON.stringify(b.seat) !== JSON.stringify(last.seat)))
     return false;
-  return fitsSeat(
-    batch.map((c) => c.candidate.cutout),
-    last.seat,
-    last.at,
-  );
+  return fitsSeat(batch.map(cutOf), last.seat, last.at, asked.site.sizes);
+}
+
+const cutOf = ({ candidate, option }: Chosen): CutHere => ({
+  cutout: candidate.cutout,
+  floor: floorOfWay(option.way),
+});
+
+/** The seat of a batch once others are cut out; one that was begun is a fact. */
+function heldNow(
+  planned: FeatureSeat,
+  batch: readonly Chosen[],
+  before: readonly Cutout[],
+  asked: FeaturesAsked,
+  byId: ReadonlyMap<string, Feature>,
+): Outcome<FeatureSeat> {
+  const { piece, site, vise, shop, material, ownSeats, begun } = asked;
+  const way = batch[0]!.option.way;
+  const told = begun.some((b) => batch.some((c) => c.candidate.feature.id === featureOfKey(b.key)));
+  if (before.length === 0 || site.shaft || told) return done(planned);
+  return holdForFeatures({
+    up: way.up,
+    front: way.front ?? null,
+    cuts: batch.map(cutOf),
+    gone: before.flatMap((c) => c.prisms),
+    datums: batch.flatMap((c) => datumsOf(c.candidate.feature, byId)),
+    piece,
+    site,
+    vise,
+    shop,
+    material,
+    own: ownSeats[way.up] ?? null,
+  });
 }

@@ -39,20 +39,22 @@ export function lanesOf(sweep: Sweep, diameter: Mm): { lanes: number; length: Mm
       return {
         lanes: sweep.tracks.reduce((sum, t) => sum + lanesOfTrack(t, diameter), 0),
         length: sweep.run.to - sweep.run.from,
-        width: diameter * 0.5,
+        // The first of them has metal on both sides.
+        width: diameter,
       };
     case "arc":
       return {
         lanes: Math.max(2, Math.ceil(Math.sqrt(sweep.depth / (2 * sweep.cusp))) * 2),
         length: sweep.run.to - sweep.run.from,
-        width: diameter * 0.5,
+        width: diameter,
       };
     case "region": {
       const { x, y } = sweep.around;
       return {
         lanes: Math.ceil((y[1] - y[0]) / (widestLane * diameter)),
         length: x[1] - x[0],
-        width: widestLane * diameter,
+        // A row that begins at an island has metal on both sides.
+        width: diameter,
       };
     }
     case "contour": {

@@ -3,7 +3,7 @@ import { cautions, handlingTimes } from "../handbook/index.ts";
 import { type Pickup, topPickup, topSetting, type TouchFrom } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { type AnyKey, isFaceKey, type OperationKey, type Setup } from "../route/index.ts";
+import { type AnyKey, extentOf, isFaceKey, type OperationKey, type Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
@@ -39,7 +39,15 @@ export interface Step {
   /** To be done in this order; a later one waits for those before it. */
   ticks: Tick[];
   pass: LivePass | null;
-  measure: { of: Axis; expected: Mm; after: number; final: boolean; readings: Mm[] } | null;
+  measure: {
+    of: Axis;
+    expected: Mm;
+    after: number;
+    final: boolean;
+    readings: Mm[];
+    /** How far down from the top it is cut, where the jaws hold what is not; mm. */
+    above: Mm | null;
+  } | null;
   touch: {
     axis: "x" | "y" | "z";
     setting: Mm;
@@ -401,10 +409,14 @@ function measureStep(
   make: Make,
 ): FaceStep {
   const reached = (state?.cuts.length ?? 0) >= after;
+  const above = setup.looks !== null && extentOf(setup.key) !== "face" ? setup.cut.width : null;
+  const where = above === null ? say`` : say` above the jaws, where it is cut`;
   return make(
     "measure",
     final ? "measure" : `measure-${after}`,
-    final ? say`Measure the ${setup.axis}` : say`Measure the ${setup.axis} before the next pass`,
+    final
+      ? say`Measure the ${setup.axis}${where}`
+      : say`Measure the ${setup.axis}${where} before the next pass`,
     {
       measure: {
         of: setup.axis,
@@ -412,6 +424,7 @@ function measureStep(
         after,
         final,
         readings: state?.readings.get(after) ?? [],
+        above,
       },
       notes: [
         warn(words(cautions.measure)),

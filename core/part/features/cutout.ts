@@ -6,9 +6,11 @@ import {
   extentOfOutline,
   type Face,
   facesOf,
+  inOutline,
   mapOutline,
   type Outline,
   polygon,
+  type Sizes,
   swappedOutline,
 } from "../../frame/index.ts";
 import type { Mm } from "../../quantity/index.ts";
@@ -51,6 +53,15 @@ export function boxOfPrism({ axis, outline, span: along }: Prism): Box {
   const [a, b] = acrossAxis(axis);
   const extent = extentOfOutline(outline);
   return { [axis]: along, [a]: extent.x, [b]: extent.y } as Box;
+}
+
+/** Whether a prism took a place of the part out. What narrows, or is only drawn, counts as standing. */
+export function inPrism(prism: Prism, at: Sizes): boolean {
+  if (prism.inset !== undefined || prism.thread) return false;
+  const along = at[prism.axis];
+  if (along < prism.span[0] || along > prism.span[1]) return false;
+  const [a, b] = acrossAxis(prism.axis);
+  return inOutline(prism.outline, at[a], at[b]) && !(prism.island && inOutline(prism.island, at[a], at[b]));
 }
 
 /** The whole of what is taken out, from its pieces; null for none. */

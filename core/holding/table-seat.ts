@@ -24,6 +24,8 @@ export interface TableRequest {
 const mostStraps = 3;
 /** Left free between the straps of both sides at least, mm. */
 const leastFree = 10;
+/** From the end of an edge to the first strap on it, and between two: room for a holder that passes the end, mm (guess). */
+const besideStrap = 34;
 /** Nut and T-nut on a stud, mm. */
 const nutHeight = 10;
 const tNutHeight = 12;
@@ -35,7 +37,17 @@ const tNutHeight = 12;
 export function seatOnTable(request: TableRequest): Outcome<Seat> {
   const { piece, at, aids } = request;
   const count = (kind: AidKind) => aids.filter((a) => a.kind === kind).reduce((sum, a) => sum + a.count, 0);
-  const straps = Math.min(mostStraps, count("strap"), count("stud"), count("tNut"));
+  const along = piece.sizes[alongJaws(at)];
+  const room = Math.floor(along / besideStrap) - 1;
+  const owned = Math.min(mostStraps, count("strap"), count("stud"), count("tNut"));
+  const straps = Math.min(owned, room);
+  if (owned > 0 && (straps < 1 || (straps === 1 && owned > 1 && !request.stop)))
+    return refused(
+      rule(
+        "M15.room",
+      )`On an edge of ${mm(along)} two straps leave no room for the cutter's holder to pass its ends; they take ${mm(3 * besideStrap)}.`,
+      say`Hold it in the vise.`,
+    );
   if (straps === 0 || (straps === 1 && !request.stop))
     return refused(
       rule(
@@ -84,7 +96,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     projection: tidy(strapHold.packing + standing - request.removal),
     standing,
     between,
-    along: piece.sizes[alongJaws(at)],
+    along,
     overhang: null,
   });
 }

@@ -158,11 +158,14 @@ function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null, c
     lessen: two ? tidy(pickup.slack / 2) : 0,
     setting: two ? halved : pickup.by === "readout" ? pickup.settings[0]! : null,
     moveOn: pickup.by === "dial" && !two ? pickup.off : 0,
-    near: pickup.near ?? (axis === "z" ? over : null),
+    near: nearOf(pickup) ?? (axis === "z" ? over : null),
     crown: axis === "z" && crown,
     backOff: "clear",
   };
 }
+
+const nearOf = ({ near }: Pickup): Extract<Instruction, { do: "zero" }>["near"] =>
+  near && (near.z === null ? { x: near.x, y: null } : { x: near.x, z: near.z });
 
 function pickupInstruction(step: Step, setup: FeatureSetup, plan: Plan): Instruction {
   const crown = setup.device === "vBlocks" && !setup.seat.square;

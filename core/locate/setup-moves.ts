@@ -1,4 +1,4 @@
-import { tidy } from "../quantity/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
 import { type FeatureMove, featureMoves } from "./feature-moves.ts";
 import type { Locating } from "./locate-setup.ts";
@@ -38,6 +38,55 @@ export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shif
   }
   known.set(setup, { ...key, moves });
   return moves;
+}
+
+/**
+ * A place along a lying shaft where its crown stands for good, so that Z can be touched there again at any time: the nearest to
+ * where an operation begins, in its section and clear of everything that is cut in the setup.
+ * @returns X as the readout counts it, mm; null where the crown is cut away all along
+ */
+export function crownPlace(
+  { operations }: Pick<FeatureSetup, "operations">,
+  locating: Locating,
+  of: FeatureOperation,
+  moves: SetupMoves,
+): Mm | null {
+  const { frame } = locating;
+  const swaths = operations.flatMap((o) => swathsOf(moves.get(o.key) ?? [], o.diameter));
+  const standing = new Standing(locating, frame, of.crown, swaths);
+  const across = locating.sizes[frame.y.axis] / 2;
+  const y = tidy(frame.y.sign * (across - frame.y.zero));
+  const ends = [0, locating.sizes[frame.x.axis]].map((end) => frame.x.sign * (end - frame.x.zero));
+  const [low, high] = [Math.min(...ends), Math.max(...ends)];
+  const wanted = (moves.get(of.key) ?? []).find((m) => m.to.x !== undefined)?.to.x ?? (low + high) / 2;
+  const r = of.diameter / 2;
+  const free = (x: Mm) =>
+    [x - besideCrown, x, x + besideCrown].every((p) => standing.metalAt([p, y], -crownSkin)) &&
+    [x - r, x + r].every((p) => !standing.metalAt([p, y], crownSkin));
+  const places = Array.from({ length: Math.floor(high - low) }, (_, i) => tidy(low + i + 0.5));
+  return places
+    .filter(free)
+    .reduce<Mm | null>(
+      (best, x) => (best === null || Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best),
+      null,
+    );
+}
+
+/** The crown stands so far beside the touch, and is asked about so far below and above it, mm. */
+const besideCrown = 1;
+const crownSkin = 0.05;
+
+/** What the moves of an operation take away. */
+function swathsOf(moves: readonly FeatureMove[], diameter: Mm): Swath[] {
+  let at: Point = [0, 0];
+  let z = 0;
+  return moves.flatMap((move): Swath[] => {
+    const from = at;
+    at = [move.to.x ?? at[0], move.to.y ?? at[1]];
+    if (move.kind === "go") return [];
+    z = move.to.z ?? z;
+    return [{ from: move.kind === "down" ? at : from, to: at, radius: diameter / 2, z }];
+  });
 }
 
 /** Whether an operation's cutter is a straight round whose end lies at the depth that is told. */

@@ -62,8 +62,16 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
   };
 }
 
-/** What Z is set to when a tool touches the face that is up through paper: every new tool anew. */
-export function topPickup(machine: Machine, toucher: Toucher, tilted: boolean, round: boolean): Pickup {
+/**
+ * What Z is set to when a tool touches the face that is up through paper: every new tool anew.
+ * @param round touched on the crown of a shaft; at X where it stands for good, null where it does not
+ */
+export function topPickup(
+  machine: Machine,
+  toucher: Toucher,
+  tilted: boolean,
+  round: { at: Mm | null } | null,
+): Pickup {
   const screw = machine.axes.z;
   const tool = toucher.name;
   const by = setBy(screw);
@@ -82,14 +90,12 @@ export function topPickup(machine: Machine, toucher: Toucher, tilted: boolean, r
     settings: [topSetting(0, paper)],
     off: paper,
     by,
-    near: null,
+    near: round?.at == null ? null : { x: round.at, z: null },
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
     title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
     order: [
       round
-        ? words(
-            "Come down on the crown of the section that is cut, over the middle of the shaft, until the paper just drags, the spindle turned by hand.",
-          )
+        ? say`Come down on the crown of the section that is cut, over the middle of the shaft${round.at === null ? say`` : say` at X ${precise(mm(round.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`
         : words("Come down over the part until the paper just drags, the spindle turned by hand."),
       by === "readout"
         ? say`Set Z to ${precise(mm(paper), 2)}: the top then reads 0.`

@@ -295,6 +295,8 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
       rule("M11.opening")`The shaft is ${mm(diameter)}; the ${vise.name} opens ${mm(vise.opening)}.`,
       words("Strap it in V-blocks on the table."),
     );
+  // A cutter that runs out at an end would meet the stop there.
+  const runsOut = !upright && cuts.some(({ cutout }) => cutout.opens.some((f) => axisOf(f) === "length"));
   const length = site.sizes.length;
   const standing = upright ? length : diameter;
   // Upright it stands on the bed.
@@ -316,7 +318,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     along: upright ? gripped : length,
     overhang: null,
     jack: false,
-    stop: request.own?.stop ?? true,
+    stop: request.own?.stop ?? !runsOut,
     points: false,
     table: null,
   };
@@ -346,7 +348,9 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
       upright
         ? say`The shaft stands in a V-block against the fixed jaw, squared up: its end is cut from above.`
         : say`The shaft lies in V-blocks on parallels against the fixed jaw: indicate its side along X and its crown level before anything is cut.`,
-      words("A stop at its end keeps the place along X."),
+      runsOut
+        ? words("No stop at its end: the cutter runs out there.")
+        : words("A stop at its end keeps the place along X."),
     ],
     warnings: [
       note(rule("M12.round")`A round part is held along lines only: a firm pull, and light cuts at first.`),

@@ -1,4 +1,6 @@
-import { cutoutOf, featureNames, rulesOf } from "../part/index.ts";
+import { axisOf } from "../frame/index.ts";
+import { type Cutout, cutoutOf, featureNames, rulesOf, sectionAt, type ShaftSection } from "../part/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
 import { type Refusal, refused, rule, say, words } from "../working/index.ts";
 import { capital } from "./capital.ts";
 import { chooseApproaches } from "./choose-approaches.ts";
@@ -12,6 +14,22 @@ import type { FeaturesAsked } from "./features-asked.ts";
 import { waysOfFeature } from "./recipes/index.ts";
 
 const noWay: Refusal = refused(words("There is no way to make it here."), words("Draw it another way."));
+
+/** A section of a shaft under a cutout that is thicker than the one in its middle, from which its depth counts; null for none. */
+function thickerPart(
+  { box: { length }, face }: Cutout,
+  shaft: readonly ShaftSection[],
+): { here: Mm; there: Mm } | null {
+  if (axisOf(face) === "length") return null;
+  const here = sectionAt(shaft, (length[0] + length[1]) / 2)?.diameter ?? 0;
+  const there = Math.max(
+    ...shaft.flatMap((s) => (s.to > length[0] + within && s.from < length[1] - within ? [s.diameter] : [])),
+  );
+  return there > here + within ? { here, there } : null;
+}
+
+/** Sections that are touched by less than this are not cut into, mm. */
+const within = 0.01;
 
 /**
  * Plans every feature of a squared block or a turned shaft: its ways worked with the tools owned, the fewest and quickest
@@ -48,6 +66,20 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
         ...refused(
           say`The ${names.get(feature.id)!} is not whole, or cannot be as it is entered.`,
           words("The Drawing (1) says what is missing."),
+        ),
+      });
+      continue;
+    }
+    const thicker = site.shaft && thickerPart(cutout, site.shaft);
+    if (thicker) {
+      refusedOnes.push({
+        feature: feature.id,
+        others: [],
+        ...refused(
+          rule(
+            "shaft.shoulder",
+          )`The ${names.get(feature.id)!} runs from the section of ${mm(thicker.here)} into one of ${mm(thicker.there)}: its depth counts from one crown, and the cutter would run into the shoulder.`,
+          words("Keep it within one section of the shaft (1), or let it end at the thinner one."),
         ),
       });
       continue;

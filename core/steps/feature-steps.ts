@@ -5,6 +5,7 @@ import {
   type Locating,
   type Pickup,
   settledAgainstSlack,
+  crownPlace,
   slackOf,
   topPickup,
   type Toucher,
@@ -128,7 +129,9 @@ export function featureStepsOf(
             machine,
             { kind: "cutter", id: op.cutter ?? "", name: op.toolName },
             op.tilt !== null,
-            setup.device === "vBlocks" && !setup.seat.square,
+            setup.device === "vBlocks" && !setup.seat.square
+              ? { at: crownPlace(setup, locating, op, movesOf) }
+              : null,
           ),
           again("z"),
         );

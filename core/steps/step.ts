@@ -275,7 +275,7 @@ function endHeight(
   tool: string,
   make: Make,
 ): FaceStep {
-  const pickup = topPickup(machine, { kind: "cutter", id: setup.cut.cutter, name: tool }, false, false);
+  const pickup = topPickup(machine, { kind: "cutter", id: setup.cut.cutter, name: tool }, false, null);
   return make("pickup", "zero-z", pickup.title, {
     pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
     notes: pickup.warnings,

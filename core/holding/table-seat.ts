@@ -25,7 +25,7 @@ const mostStraps = 3;
 /** Left free between the straps of both sides at least, mm. */
 const leastFree = 10;
 /** From the end of an edge to the first strap on it, and between two: room for a holder that passes the end, mm (guess). */
-const besideStrap = 34;
+const besideStrap = 32;
 /** Nut and T-nut on a stud, mm. */
 const nutHeight = 10;
 const tNutHeight = 12;

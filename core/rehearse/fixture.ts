@@ -66,6 +66,7 @@ export function poseOf(
   things: ReadonlyMap<ThingId, Thing>,
   vise: Vise | null,
   errors: HoldingErrors,
+  kit: SolidKit,
 ): Pose {
   const { at } = placing;
   const down = downOf(at);
@@ -88,11 +89,22 @@ export function poseOf(
       ? end + placing.out.by - max[0]
       : -end - placing.out.by - min[0]
     : -(min[0] + max[0]) / 2;
-  const y = side > 0 ? -max[1] : -min[1];
   const z =
     placing.on === "blocks" && vise && at.up !== "left" && at.up !== "right"
       ? vise.jawDepth + placing.projection - max[2]
       : supportHeight(things) - min[2];
+  // What stands out above the jaws does not keep the part off them.
+  const jawTop = vise && placing.on === "vise" ? vise.jawDepth - z : Infinity;
+  const between =
+    jawTop < max[2]
+      ? kit.scope(
+          () =>
+            part.solid
+              .posed(tilted)
+              .within(kit.box([min[0] - 1, min[1] - 1, min[2] - 1], [max[0] + 1, max[1] + 1, jawTop])).bounds,
+        )
+      : { min, max };
+  const y = side > 0 ? -between.max[1] : -between.min[1];
   return moved(tilted, [x, y, z]);
 }
 

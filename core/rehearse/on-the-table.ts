@@ -88,7 +88,7 @@ export class OnTheTable {
     this.#things = new Map(told.things.map((t) => [t.id, t]));
     const placing: Placing = { at: told.at, on: told.on, out: told.out, projection: told.projection };
     const vise = told.on === "table" ? null : this.vise;
-    const pose = poseOf(this.#part, placing, this.#things, vise, this.#errors);
+    const pose = poseOf(this.#part, placing, this.#things, vise, this.#errors, this.kit);
     if (told.out?.side) {
       const right = looksRight(pose, this.#part.planes[told.out.end]);
       if (right !== (told.out.side === "right"))

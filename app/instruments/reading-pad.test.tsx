@@ -42,6 +42,7 @@ function setUp() {
       <JobContext value={context}>
         <ReadingPad
           of="width"
+          how="outside"
           expected={60.15}
           before={61}
           readings={[]}

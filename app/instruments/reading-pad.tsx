@@ -9,7 +9,7 @@ import {
   showFixed,
   showQuantity,
 } from "../../core/quantity/index.ts";
-import { instrumentById } from "../../core/shop/index.ts";
+import { canMeasure, instrumentById, type MeasuredHow } from "../../core/shop/index.ts";
 import type { ReadingOf } from "../../core/steps/index.ts";
 import { entryProblem, say, type Phrase } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
@@ -27,6 +27,8 @@ export interface TakenReading {
 
 interface ReadingPadProps {
   of: ReadingOf;
+  /** How it is measured: only instruments that can are offered. */
+  how: MeasuredHow;
   /** mm */
   expected: number;
   /** Smallest earlier reading or the size before, mm; null where nothing is known. */
@@ -45,6 +47,7 @@ const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
 /** Reading entry with a keypad for oily hands. A reading that cannot be is asked about, never swallowed. */
 export function ReadingPad({
   of,
+  how,
   expected,
   before,
   readings,
@@ -55,10 +58,11 @@ export function ReadingPad({
 }: ReadingPadProps) {
   const { shop, unit } = useJob();
   const id = useId();
-  const able = shop.instruments.filter(
-    (i) => of === "squareness" || (i.from <= expected && expected <= i.to),
-  );
-  const best = [...able].sort((a, b) => a.uncertainty - b.uncertainty)[0] ?? shop.instruments[0];
+  const able = shop.instruments.filter((i) => !i.retired && canMeasure(i, how, expected));
+  // None that proves it: whatever reads a size at all may be entered, and the record says that it cannot tell.
+  const offered =
+    able.length > 0 ? able : shop.instruments.filter((i) => !i.retired && i.kind !== "edgeFinder");
+  const best = [...offered].sort((a, b) => a.uncertainty - b.uncertainty)[0];
   const [text, setText] = useState(initialText);
   const [instrumentId, setInstrument] = useState(best?.id ?? "");
   const [problem, setProblem] = useState<Phrase | null>(null);
@@ -139,9 +143,14 @@ export function ReadingPad({
         <Choice
           label="Instrument"
           value={instrumentId}
-          options={shop.instruments.map((i) => [i.id, i.name] as const)}
+          options={offered.map((i) => [i.id, i.name] as const)}
           onChoose={setInstrument}
         />
+        {able.length === 0 && (
+          <chakra.p fontSize="15px" color="warn" flexBasis="100%">
+            ▲ No instrument in the shop is made for this size: the record cannot tell whether it is good.
+          </chakra.p>
+        )}
       </Box>
       <chakra.p
         id={`${id}-said`}

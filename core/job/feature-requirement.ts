@@ -1,12 +1,12 @@
 import { sizeVerdict } from "../measure/index.ts";
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import type { Dimension } from "../quantity/index.ts";
-import type { FeatureKey } from "../route/index.ts";
+import { type FeatureKey, featureOfKey } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
-import { effective, type Record as JobRecord } from "../steps/index.ts";
-import { say } from "../working/index.ts";
+import { effective, howMeasured, type Record as JobRecord } from "../steps/index.ts";
+import { type Phrase, say } from "../working/index.ts";
 import type { PlannedFeatures } from "./feature-plan.ts";
-import { type Requirement, uncertaintyOf } from "./requirement.ts";
+import { provedBy, type Requirement, uncertaintyOf } from "./requirement.ts";
 
 /** What the drawing requires of features that are measured, with the readings that judge them. */
 export function featureRequirements(
@@ -41,13 +41,37 @@ export function featureRequirements(
           deviation: null,
           readings,
           u,
-          verdict: sizeVerdict(
-            readings.map((r) => r.value),
-            measure.limits,
-            u,
+          verdict: provedBy(
+            sizeVerdict(
+              readings.map((r) => r.value),
+              measure.limits,
+              u,
+              measure.grows ? "inside" : "outside",
+            ),
+            readings,
+            howMeasured(measure),
+            shop,
           ),
         },
       ];
     }),
   );
+}
+
+/** Features of a drawing that are not cut: those with a step that is open, and those that cannot be made, with the reason. */
+export function missingFeatures(
+  features: PlannedFeatures,
+  part: Part,
+): { name: Phrase; why: Phrase | null }[] {
+  const names = featureNames(featuresOf(part));
+  const nameOf = (id: string) => say`${names.get(id) ?? id}`;
+  const open = new Set(
+    features.steps.flatMap((s) =>
+      (s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op as FeatureKey)] : [],
+    ),
+  );
+  return [
+    ...[...open].map((id) => ({ name: nameOf(id), why: null })),
+    ...features.refused.map(({ feature, reason }) => ({ name: nameOf(feature), why: reason })),
+  ];
 }

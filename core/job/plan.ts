@@ -40,7 +40,7 @@ import { type Phrase, precise, rule, say, stop, type Warning, words } from "../w
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
 import { isOfFeature, type PlannedFeatures, planFeaturesOf } from "./feature-plan.ts";
-import { featureRequirements } from "./feature-requirement.ts";
+import { featureRequirements, missingFeatures } from "./feature-requirement.ts";
 import type { Override } from "./override.ts";
 import { type Requirement, requirementsOf } from "./requirement.ts";
 import { planStart } from "./plan-start.ts";
@@ -76,6 +76,8 @@ export interface Plan {
   /** Squareness and parallelism to expect of the route, pair by pair. */
   errors: PairError[];
   requirements: Requirement[];
+  /** Features that are drawn and not cut: still to come, or that cannot be, with the reason. */
+  missing: { name: Phrase; why: Phrase | null }[];
   minutes: { cutting: number; handling: number; total: number };
   /** Any pass cut yet: from then on every change of a decision is logged. */
   cutBegun: boolean;
@@ -137,6 +139,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     overrides: job.overrides.order.flatMap((id) => reportWithout(job.overrides.byId[id])),
     errors: [],
     requirements,
+    missing: [],
     minutes: { cutting: 0, handling: 0, total: 0 },
     cutBegun: [...progress.values()].some((p) => p.cuts.length > 0) || [...states.values()].some(isCut),
     status: {} as Plan["status"],
@@ -249,6 +252,7 @@ function withFeatures(
     requirements: features
       ? [...made.requirements, ...featureRequirements(features, part, records, shop, piece)]
       : made.requirements,
+    missing: features ? missingFeatures(features, part) : [],
   };
 }
 

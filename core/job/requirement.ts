@@ -3,7 +3,7 @@ import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../measure/index.
 import { limitsOf, type Part } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import type { OperationKey } from "../route/index.ts";
-import type { Shop } from "../shop/index.ts";
+import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
 import { effective, type Progress, type ReadingOf, type Record as JobRecord } from "../steps/index.ts";
 import type { Phrase } from "../working/index.ts";
 import type { Job } from "./job.ts";
@@ -27,6 +27,20 @@ export interface Requirement {
 /** Largest uncertainty of the instruments that readings were taken with, mm. */
 export const uncertaintyOf = (used: Requirement["readings"], shop: Shop): number =>
   Math.max(0, ...used.map((r) => shop.instruments.find((i) => i.id === r.instrument)?.uncertainty ?? 0));
+
+/** A verdict as far as its readings prove it: an instrument that is not made for the size, or does not reach it, tells nothing. */
+export const provedBy = (
+  verdict: SizeVerdict | null,
+  used: Requirement["readings"],
+  how: MeasuredHow,
+  { instruments }: Pick<Shop, "instruments">,
+): SizeVerdict | null => {
+  const unable = used.some((r) => {
+    const instrument = instruments.find((i) => i.id === r.instrument);
+    return instrument && !canMeasure(instrument, how, r.value);
+  });
+  return verdict && unable ? { ...verdict, verdict: "cannotTell", rework: 0 } : verdict;
+};
 
 /**
  * Requirements of a job with the readings that judge them: those taken after the last cut of a size and at the inspection.
@@ -73,10 +87,15 @@ export function requirementsOf(
         deviation: retarget ? { from: job.part.sizes[axis], reason: retarget.reason } : null,
         readings: used,
         u,
-        verdict: sizeVerdict(
-          used.map((r) => r.value),
-          limits,
-          u,
+        verdict: provedBy(
+          sizeVerdict(
+            used.map((r) => r.value),
+            limits,
+            u,
+          ),
+          used,
+          "outside",
+          shop,
         ),
       },
     ];

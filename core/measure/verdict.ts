@@ -1,6 +1,6 @@
 import { type Limits, tidy } from "../quantity/index.ts";
 
-export type Verdict = "good" | "withinU" | "rework" | "under" | "cannotTell";
+export type Verdict = "good" | "withinU" | "rework" | "under" | "over" | "cannotTell";
 
 export interface GuardedVerdict {
   verdict: "accept" | "reject" | "doubtful";
@@ -25,17 +25,24 @@ export interface SizeVerdict {
   largest: number;
   smallest: number;
   spread: number;
-  /** How much still to take off at the highest point for the target, mm; 0 when nothing. */
+  /** How much still to take off where most is left for the target, mm; 0 when nothing. */
   rework: number;
 }
 
 /**
- * Verdict of an outside size by all its readings, not by one (M34), with the guard band of U.
- * good: every point accepted. withinU: inside the limits but within U of one. rework: some point too large and none
- * under. under: some point surely too small. cannotTell: U too wide for these limits, or a point just outside them.
+ * Verdict of a size by all its readings, not by one (M34), with the guard band of U.
+ * good: every point accepted. withinU: inside the limits but within U of one. rework: some point has metal left and none is past
+ * its limit. under, over: some point surely past saving, an outside size too small or an inside size or depth too large.
+ * cannotTell: U too wide for these limits, or a point just outside them.
+ * @param of whether cutting makes the size smaller or larger: a slot too narrow can be cut again, one too wide cannot
  * @returns null without readings
  */
-export function sizeVerdict(readings: number[], limits: Limits, u: number): SizeVerdict | null {
+export function sizeVerdict(
+  readings: number[],
+  limits: Limits,
+  u: number,
+  of: "outside" | "inside" = "outside",
+): SizeVerdict | null {
   if (readings.length === 0) return null;
   const largest = Math.max(...readings);
   const smallest = Math.min(...readings);
@@ -50,8 +57,15 @@ export function sizeVerdict(readings: number[], limits: Limits, u: number): Size
     spread,
     rework: tidy(rework),
   });
-  if (low.verdict === "reject" && smallest < limits.lower) return made("under");
-  if (high.verdict === "reject" && largest > limits.upper) return made("rework", largest - target);
+  const tooSmall = low.verdict === "reject" && smallest < limits.lower;
+  const tooLarge = high.verdict === "reject" && largest > limits.upper;
+  if (of === "outside") {
+    if (tooSmall) return made("under");
+    if (tooLarge) return made("rework", largest - target);
+  } else {
+    if (tooLarge) return made("over");
+    if (tooSmall) return made("rework", target - smallest);
+  }
   if (high.verdict === "accept" && low.verdict === "accept") return made("good");
   if (2 * u >= limits.upper - limits.lower) return made("cannotTell");
   if (high.insideLimits && low.insideLimits) return made("withinU");

@@ -29,6 +29,32 @@ export const instrumentSchema = z.object({
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
 
+/** How a size is measured. */
+export type MeasuredHow = "outside" | "inside" | "depth" | "form";
+
+/** What each kind of instrument can prove. */
+const proves: Record<Instrument["kind"], readonly MeasuredHow[]> = {
+  caliper: ["outside", "inside", "depth"],
+  micrometer: ["outside"],
+  depthCaliper: ["depth"],
+  depthMicrometer: ["depth"],
+  telescopicGauge: ["inside"],
+  indicator: ["form"],
+  edgeFinder: [],
+  square: ["form"],
+  rule: ["outside", "inside", "depth"],
+};
+
+/**
+ * Whether an instrument proves a size: made for it, and within its range. An error of form has no range.
+ * @param size mm
+ */
+export const canMeasure = (
+  { kind, from, to }: Pick<Instrument, "kind" | "from" | "to">,
+  how: MeasuredHow,
+  size: number,
+): boolean => proves[kind].includes(how) && (how === "form" || (from <= size && size <= to));
+
 /** The edge finder to pick up edges with: its range is its tip, so both ends of it are alike. */
 export const edgeFinderOf = ({
   instruments,

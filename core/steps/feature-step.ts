@@ -1,6 +1,7 @@
 import type { FeatureMove, Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { FeatureKey, Measured } from "../route/index.ts";
+import type { MeasuredHow } from "../shop/index.ts";
 
 /** Where one axis stops. */
 export interface MoveTarget {
@@ -21,6 +22,10 @@ export interface StepMove {
   targets: MoveTarget[];
   of: number;
 }
+
+/** How a size of a feature is measured: a depth from its face, a gap inside, else outside. */
+export const howMeasured = ({ size, grows }: Measured): MeasuredHow =>
+  grows ? (/depth/i.test(size) ? "depth" : "inside") : "outside";
 
 /** A size of a feature that is measured, with what the readings so far leave. */
 export interface StepFit {

@@ -261,7 +261,7 @@ export function featureStepsOf(
       read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
     add(op, "measure", `measure-${measured.size}`, say`Measure ${measured.name}`, {
       fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
-      notes: [warn(words(cautions.measure)), ...fitNotes(measured, left, read)],
+      notes: [warn(words(cautions.measure)), ...fitNotes(measured, left, readings)],
       minutes: handlingTimes.measure,
       done: state?.measured ?? false,
     });

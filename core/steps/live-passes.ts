@@ -99,6 +99,9 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
   return [...done, ...coming];
 }
 
+/** A pass thinner than this only rubs, mm (guess). */
+const thinnestPass = 0.03;
+
 /** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
 export function restToCut(setup: Setup, state: Progress | null, screw: AxisScrew): Mm {
   if (!state || state.cuts.length === 0) return tidy((state?.present ?? setup.from) - setup.to);
@@ -109,7 +112,8 @@ export function restToCut(setup: Setup, state: Progress | null, screw: AxisScrew
     return nominal > (last.last ? (screw.readout ?? screw.division) : noCut) ? nominal : 0;
   }
   const rest = tidy(state.present - setup.to);
-  if (!last.last) return rest > noCut ? rest : 0;
+  // Within its limits, and less left than a cutter can take: it is there.
+  if (!last.last) return rest > (state.present <= setup.limits.upper ? thinnestPass : noCut) ? rest : 0;
   const largest = largestReading(state);
   // Only once measuring is finished: a first reading must not send anyone back to the handle.
   return state.measured.has(state.cuts.length) &&

@@ -5,7 +5,7 @@ import { cutWindow } from "../measure/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type AnyKey, extentOf, isFaceKey, type OperationKey, type Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { note, type Phrase, precise, rule, say, warn, type Warning, words } from "../working/index.ts";
+import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import type { StepFit, StepMove } from "./feature-step.ts";
 import { depthAxis, intoPart, type LivePass, livePasses } from "./live-passes.ts";
@@ -240,10 +240,25 @@ export function stepsOf(
               "M08.left",
             )`What was put in comes out before the next setup: a parallel or rod left in is cut into or lifts the part.`,
           ),
+          ...tooSmall(setup, state),
         ],
       }),
     );
   return steps;
+}
+
+/** M01: a reading under the lower limit is not passed over: nothing puts the metal back. */
+function tooSmall(setup: Setup, state: Progress | null): Warning[] {
+  const read = state?.readings.get(state.cuts.length) ?? [];
+  const smallest = Math.min(...read);
+  if (!setup.sized || read.length === 0 || smallest >= setup.limits.lower) return [];
+  return [
+    stop(
+      rule(
+        "M01.under",
+      )`You read ${precise(mm(smallest), 3)}, under the lower limit of ${precise(mm(setup.limits.lower), 3)}: it cannot be put back. Measure again; if it stays so, mark the piece, and ask whether it may be used before you work on.`,
+    ),
+  ];
 }
 
 const clampTitle = ({ seat, entry }: Setup): Phrase =>
@@ -428,6 +443,7 @@ function measureStep(
       },
       notes: [
         warn(words(cautions.measure)),
+        ...tooSmall(setup, state),
         note(
           words(
             final

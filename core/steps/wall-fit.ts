@@ -3,6 +3,7 @@ import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
 import { note, precise, rule, stop, type Warning, warn } from "../working/index.ts";
 import type { FeatureProgress } from "./feature-progress.ts";
+import { howMeasured } from "./feature-step.ts";
 
 export type States = ReadonlyMap<FeatureKey, FeatureProgress>;
 
@@ -41,9 +42,10 @@ export function wallShifts(setup: FeatureSetup, states: States): Shifts {
 }
 
 /** What a reading says of a fit: what is left, or that it has gone too far. */
-export function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): Warning[] {
-  if (left === null || read === null) return [];
+export function fitNotes(measured: Measured, left: Mm | null, readings: readonly Mm[]): Warning[] {
+  if (left === null || readings.length === 0) return [];
   const { lower, upper } = measured.limits;
+  const [smallest, largest] = [Math.min(...readings), Math.max(...readings)];
   if (measured.before)
     return left < 0
       ? [
@@ -60,20 +62,27 @@ export function fitNotes(measured: Measured, left: Mm | null, read: Mm | null): 
             )`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`,
           ),
         ];
-  if (read >= lower && read <= upper) return [note(rule("fit.good")`Within its limits.`)];
-  return left > 0
-    ? [
-        warn(
-          rule(
+  if (smallest >= lower && largest <= upper) return [note(rule("fit.good")`Within its limits.`)];
+  // The verdict goes by every point: one past its limit is not made good by another (M34).
+  const past = measured.grows ? largest - upper : lower - smallest;
+  if (past > 0)
+    return [
+      stop(
+        rule(
+          "fit.past",
+        )`One reading is ${precise(mm(tidy(past)), 3)} past its limit: it cannot be put back. Mark the piece, and see what it must fit.`,
+      ),
+    ];
+  const most = tidy(measured.grows ? measured.target - smallest : largest - measured.target);
+  return [
+    warn(
+      howMeasured(measured) === "depth"
+        ? rule(
+            "fit.deeper",
+          )`${precise(mm(most), 3)} is still to come off. Go over the floor again that much deeper, then measure again.`
+        : rule(
             "fit.more",
-          )`${precise(mm(left), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
-        ),
-      ]
-    : [
-        stop(
-          rule(
-            "fit.past",
-          )`It is ${precise(mm(-left), 3)} past the middle of its limits, and outside them: it cannot be put back. Mark the piece, and see what it must fit.`,
-        ),
-      ];
+          )`${precise(mm(most), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
+    ),
+  ];
 }

@@ -210,6 +210,7 @@ export function FaceStep({
           <ReadingPad
             key={`${setup.key}-${pad.after}-${sent}`}
             of={pad.of}
+            how="outside"
             expected={pad.expected}
             before={smallestBefore(progress.get(setup.key)?.readings, pad.after, setup.from)}
             readings={pad.readings}

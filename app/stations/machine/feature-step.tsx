@@ -6,7 +6,7 @@ import type { Locating } from "../../../core/locate/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { type FeatureSetup, keySlug, tellOperation } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
-import type { RecordEvent, Step, StepFit } from "../../../core/steps/index.ts";
+import { howMeasured, type RecordEvent, type Step, type StepFit } from "../../../core/steps/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
@@ -142,6 +142,7 @@ export function FeatureStep({
           <ReadingPad
             key={`${pad.path}-${pad.readings.length}-${sent}`}
             of={pad.path}
+            how={howMeasured(pad.measured)}
             expected={pad.expected}
             before={null}
             readings={pad.readings}

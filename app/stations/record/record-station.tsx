@@ -26,6 +26,7 @@ const verdicts: Record<Verdict, { shape: string; words: string; color: string }>
   withinU: { shape: "▲", words: "good, but within the uncertainty of a limit", color: "warn" },
   rework: { shape: "▲", words: "rework", color: "warn" },
   under: { shape: "■", words: "under size", color: "stop" },
+  over: { shape: "■", words: "over size", color: "stop" },
   cannotTell: { shape: "○", words: "cannot tell with this instrument", color: "warn" },
 };
 
@@ -46,7 +47,8 @@ export function RecordStation() {
   const allGood =
     judged.length > 0 &&
     judged.length === plan.requirements.length &&
-    judged.every((r) => r.verdict?.verdict === "good");
+    judged.every((r) => r.verdict?.verdict === "good") &&
+    plan.missing.length === 0;
   const requirement = plan.requirements.find((r) => r.of === of);
   const save = async (what: "job" | "readings") => {
     const text =
@@ -63,6 +65,24 @@ export function RecordStation() {
           <RequirementRow key={r.of} requirement={r} unit={unit} />
         ))}
       </Table>
+      {plan.missing.length > 0 && (
+        <Notice severity="warn">
+          <b>Drawn and not there yet:</b>{" "}
+          {plan.missing.map(({ name, why }, i) => (
+            <span key={i}>
+              {i > 0 && "; "}
+              <Words of={name} />
+              {why && (
+                <>
+                  {" "}
+                  (<Words of={why} />)
+                </>
+              )}
+            </span>
+          ))}
+          . Until then the part is not good.
+        </Notice>
+      )}
       {plan.requirements.length === 0 && (
         <Notice severity="note">
           {job.part.shaft
@@ -95,6 +115,7 @@ export function RecordStation() {
           <ReadingPad
             key={of}
             of={of}
+            how={of === "squareness" ? "form" : "outside"}
             expected={requirement ? (requirement.limits.lower + requirement.limits.upper) / 2 : 0}
             before={null}
             keypad={false}
@@ -245,7 +266,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
               <span aria-hidden="true">{verdict.shape}</span> {verdict.words}
               {r.verdict.rework > 0 && (
                 <>
-                  , <Figure of={mm(r.verdict.rework)} decimals={3} /> too much
+                  , <Figure of={mm(r.verdict.rework)} decimals={3} /> still to come off
                 </>
               )}
             </Worked>

@@ -1,5 +1,5 @@
 import { boreOf, headOf, holeMiddles, middleOn, threadOf } from "../../../part/index.ts";
-import { mm, tidy } from "../../../quantity/index.ts";
+import { type Mm, mm, tidy } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
 import { note, rule, say, words } from "../../../working/index.ts";
 import { drillWorks, type HoleAsked, spotWork, toolWork } from "../drill-hole.ts";
@@ -17,6 +17,10 @@ import {
 
 /** A drilled hole may come out this much off its size where the drawing says no more, mm. */
 const drilledWithin = 0.05;
+
+/** Where the tip of a countersink stands when its cone is as wide as the head at the face, mm: in the air of the hole. */
+const coneTip = (face: Mm, diameter: Mm, angle: number): Mm =>
+  tidy(face + diameter / 2 / Math.tan((angle * Math.PI) / 360));
 
 /** Spotted, drilled, then sized as the drawing asks: reamed, bored, tapped, or given a head. */
 export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
@@ -204,7 +208,7 @@ function waysOf(
           task,
           say`${head.tapers ? "Countersink" : "Counterbore"} ${mm(head.diameter)}`,
           { by: "hole", kinds, diameter: head.diameter, over: 0.5, under: 0.2, wanted, ...more },
-          { floor },
+          { floor: head.tapers ? coneTip(face, head.diameter, feature.numbers.headAngle ?? 90) : floor },
         );
       if (head.tapers) {
         const angle = 90 - (feature.numbers.headAngle ?? 90) / 2;

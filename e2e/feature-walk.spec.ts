@@ -133,7 +133,7 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
   await page.getByRole("button", { name: /The part or the vise moved/ }).click();
   // Kept when the walk has gone back to what must be done again.
   await expect(page.getByText(/Move 2 of/)).toHaveCount(0);
-  await page.goto("/jobs/milled-block/machine/seat.start-hole/zero-x");
+  await page.goto("/jobs/milled-block/machine/seat.rough/zero-x");
   await expect(page.getByText(/zero is stale/)).toBeVisible();
   await page.goto("/jobs/milled-block/machine/seat.rough/move-9");
   await expect(page.getByText("This step waits.")).toBeVisible();

@@ -15,6 +15,7 @@ export type ParseProblemId =
   | "bare-tenth"
   | "power-of-ten"
   | "chain"
+  | "two-units"
   | "too-large";
 
 export interface ParseProblem {
@@ -46,6 +47,13 @@ const unitWords: [RegExp, LengthUnit, number][] = [
   [/\s*("|″|in\.?|inch|inches)$/i, "in", 1],
 ];
 
+/** Feet before the inches of a length: 2' 3 1/2", 1 ft. */
+const feetBefore = /^(\d+(?:[.,]\d+)?)\s*(?:'|ft\.?|feet|foot)\s*-?\s*(.*)$/i;
+const inchesInFoot = 12;
+
+/** One fraction less another: 1/2 - 1/32. */
+const difference = /^(\d+\s*\/\s*\d+)\s*-\s*(\d+\s*\/\s*\d+)$/;
+
 const refuse = (id: ParseProblemId, at: string): { ok: false; problem: ParseProblem } => ({
   ok: false,
   problem: { id, at },
@@ -58,6 +66,9 @@ function normalize(text: string): string {
   return text
     .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${vulgar[c] ?? c}`)
     .replace(/[−–—]/g, "-")
+    .replace(/[“”„‟]/g, '"')
+    .replace(/[‘’‚‛′]/g, "'")
+    .replace(/''/g, '"')
     .replace(/\u00a0/g, " ")
     .replace(/\+\s*\/\s*-|\+-/g, "±")
     .replace(/\s+/g, " ")
@@ -75,6 +86,13 @@ function splitUnit(text: string): { body: string; unit: LengthUnit | null; scale
 function parseNumber(text: string): ParseResult<{ value: number; fraction: boolean }> {
   const body = text.trim();
   if (body === "") return refuse("empty", text);
+  const less = difference.exec(body);
+  if (less) {
+    const [from, taken] = [parseNumber(less[1]!), parseNumber(less[2]!)];
+    if (!from.ok || !taken.ok) return from.ok ? taken : from;
+    const value = from.value.value - taken.value.value;
+    return value > 0 ? { ok: true, value: { value, fraction: true } } : refuse("not-a-number", body);
+  }
   const fraction = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)$/.exec(body);
   if (fraction) {
     const top = Number(fraction[2]);
@@ -144,12 +162,20 @@ export function parseDimension(
   const split = splitTolerance(body);
   // A unit may stand behind the nominal as well as at the end: `1.5 in ±0.005`.
   const inner = splitUnit(split.nominal.trim());
-  const unit = inner.unit ?? named ?? defaultUnit;
+  // `5 mm in`, `5 mm ±0.1 in`: whoever reads it cannot know which is meant.
+  if (inner.unit && named && (split.kind === "none" || inner.unit !== named))
+    return refuse("two-units", clean);
+  const feet = feetBefore.exec(inner.body.trim());
+  if (feet && (inner.unit ?? named ?? "in") !== "in") return refuse("two-units", clean);
+  const unit = feet ? "in" : (inner.unit ?? named ?? defaultUnit);
   const factor = inner.unit ? inner.scale : scale;
-  const nominalText = inner.body.trim();
+  const nominalText = (feet ? feet[2]! : inner.body).trim().replace(/^\+\s*/, "");
   if (nominalText.startsWith("-")) return refuse("not-a-number", nominalText);
-  const first = parseNumber(nominalText);
-  if (!first.ok) return first;
+  const inches = feet && nominalText === "" ? "0" : nominalText;
+  const read = parseNumber(inches);
+  if (!read.ok) return read;
+  const whole = feet ? Number(feet[1]!.replace(",", ".")) * inchesInFoot : 0;
+  const first = { value: { value: whole + read.value.value } };
   const size = (value: number) => tidy(toMm(value * factor, unit));
   const nominal = size(first.value.value);
   if (nominal > longest) return refuse("too-large", clean);

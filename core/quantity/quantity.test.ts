@@ -81,6 +81,9 @@ describe("reading a dimension", () => {
     ["2 tenths", "bare-tenth", /0\.1 mm to some/],
     ["1e9", "power-of-ten", /power of ten/],
     ["1-1/4-1/8", "chain", /chain/],
+    ["5 mm in", "two-units", /two units/],
+    ["5 mm ±0.1 in", "two-units", /two units/],
+    ["1/32 - 1/2 in", "not-a-number", /is not a size/],
     ["99999999", "too-large", /longer than any part/],
     ["400 in", "too-large", /longer than any part/],
   ] as const)("%s is refused: %s", (text, id, sentence) => {
@@ -89,6 +92,21 @@ describe("reading a dimension", () => {
     if (read.ok) return;
     expect(read.problem.id).toBe(id);
     expect(phraseText(entryProblem(read.problem), "mm")).toMatch(sentence);
+  });
+
+  test.each([
+    ["2.25”", 57.15],
+    ["2.25''", 57.15],
+    ["+12.5", 12.5],
+    ["+ 1/2 in", 12.7],
+    ["1/2 - 1/32 in", 11.90625],
+    ["1'", 304.8],
+    ["1’ 6 1/2”", 469.9],
+    ["2 ft 3 in", 685.8],
+    ["1′ 6″", 457.2],
+  ] as const)("%s is %d mm", (text, mm) => {
+    const read = parseLength(text, "mm");
+    expect(read.ok && read.value).toBeCloseTo(mm, 9);
   });
 
   test("a bare length has no tolerance, and a sign only where one is wanted", () => {

@@ -67,7 +67,7 @@ export function missingFeatures(
   const nameOf = (id: string) => say`${names.get(id) ?? id}`;
   const open = new Set(
     features.steps.flatMap((s) =>
-      (s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op as FeatureKey)] : [],
+      (s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op)] : [],
     ),
   );
   return [

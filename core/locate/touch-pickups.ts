@@ -90,7 +90,7 @@ export function topPickup(
     settings: [topSetting(0, paper)],
     off: paper,
     by,
-    near: round?.at == null ? null : { x: round.at, z: null },
+    near: round === null || round.at === null ? null : { x: round.at, z: null },
     error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
     title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
     order: [

@@ -4,7 +4,7 @@ import { done, type Outcome } from "../working/index.ts";
 import { approachOf, byHand, type Drawn } from "./feature-candidate.ts";
 import { datumsOf } from "./feature-order.ts";
 import { featureOfKey } from "./feature-key.ts";
-import { type FeatureSeat, floorOfWay, holdForFeatures, toldSeat } from "./feature-seat.ts";
+import { type CutHere, type FeatureSeat, floorOfWay, holdForFeatures, toldSeat } from "./feature-seat.ts";
 import type { FeatureTold } from "./feature-setup.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
@@ -36,10 +36,7 @@ export function seatsFor(
       holdForFeatures({
         up: way.up,
         front: way.front ?? null,
-        cuts: of.map(({ cutout, ways }) => ({
-          cutout,
-          floor: Math.max(0, ...ways.filter((w) => approachOf(w) === key).map(floorOfWay)),
-        })),
+        cuts: of.map((d) => cutOf(d, key)),
         gone: [],
         datums: of.flatMap((d) => datumsOf(d.feature, byId)),
         piece,
@@ -70,7 +67,8 @@ export function seatsFor(
               .filter((d) => hold([...of, d], wanted).ok)
           : [];
       const cut = new Set([...of, ...joins].map((d) => d.feature.id));
-      groups.set(`${key} begun ${i + 1}`, { of: key, seat: done(toldSeat(told, asked)), cut, filed });
+      const cuts = here.filter((d) => cut.has(d.feature.id)).map((d) => cutOf(d, key));
+      groups.set(`${key} begun ${i + 1}`, { of: key, seat: done(toldSeat(told, cuts, asked)), cut, filed });
       left = left.filter((d) => !cut.has(d.feature.id));
     });
     if (left.length === 0 && seats.length === 0)
@@ -99,6 +97,12 @@ export function seatsFor(
   }
   return groups;
 }
+
+/** How deep a feature may be cut from an approach, by whichever of its ways. */
+const cutOf = ({ cutout, ways }: Drawn, approach: string): CutHere => ({
+  cutout,
+  floor: Math.max(0, ...ways.filter((w) => approachOf(w) === approach).map(floorOfWay)),
+});
 
 /** The seats of an approach that were begun, with the features that were, in the order they were. */
 function toldSeats(here: readonly Drawn[], up: Face, { begun }: FeaturesAsked) {

@@ -124,7 +124,7 @@ export const fitsSeat = (
   (opensAtJaws(cuts, at) === 0 || opensAtJaws(cuts, at) + cutterClearance <= seat.projection);
 
 /** M09: whether a pair of parallels lies clear of all that comes out below. */
-const clearOf = (p: Parallels, spans: readonly [Mm, Mm][], between: Mm): boolean =>
+const clearOf = (p: Pick<Parallels, "thickness">, spans: readonly [Mm, Mm][], between: Mm): boolean =>
   spans.every(
     ([low, high]) => low >= p.thickness + clearOfParallel && high <= between - p.thickness - clearOfParallel,
   );
@@ -177,7 +177,6 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
       words("Turn the part in the vise, or take other parallels."),
     );
   const ownParallels = wanted ?? (through ? lowest!.id : null);
-  const chosen = shop.parallels.find((p) => p.id === ownParallels);
   const seat = seatInVise({
     piece,
     at,
@@ -219,26 +218,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
       )`What was cut before leaves ${mm(Math.max(0, effectiveGrip))} for a jaw to hold; at least ${mm(leastGrip.any)} is needed.`,
       words("Turn the part in the vise, or cut this before the faces at the jaws are cut away."),
     );
-  const tooLow: Warning[] =
-    chosen && through && chosen.height < underneath
-      ? [
-          stop(
-            rule(
-              "M09.low",
-            )`What is cut through comes ${mm(tidy(comesOut))} out below; the ${chosen.name} keep the part only ${mm(chosen.height)} off the bed.`,
-          ),
-        ]
-      : [];
-  const reached: Warning[] =
-    chosen && through && !clearOf(chosen, spans, between)
-      ? [
-          stop(
-            rule(
-              "M09.under",
-            )`The ${chosen.name} lie under a cut that goes through: it would cut into them. Take thinner ones, or turn the part.`,
-          ),
-        ]
-      : [];
+  const reached = underneathWarnings(cuts, { seat: seat.value, at }, request);
   const s: Seat = { ...seat.value, effectiveGrip };
   const datumAtJaw = datums.filter((f) => f === at.fixed).length;
   return done({
@@ -263,14 +243,14 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
           ]
         : []),
     ],
-    warnings: [...seatWarnings(piece, s, true), ...tooLow, ...reached],
+    warnings: [...seatWarnings(piece, s, true), ...reached],
     score:
       datumAtJaw * 4 +
       (isReference(piece, at.fixed) ? 2 : 0) +
       Math.min(3, s.effectiveGrip / 5) +
       piece.sizes[alongJaws(at)] / Math.max(...Object.values(piece.sizes)) -
       (removal > 0 ? 3 : 0) -
-      (reached.length + tooLow.length) * 10,
+      reached.length * 10,
   });
 }
 
@@ -338,7 +318,6 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
       )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: it would run into jaws and V-blocks.`,
       words("Cut it on a machine that holds the shaft between centers, or hold it higher."),
     );
-  const loose = !upright && length > 3 * vise.jawWidth;
   return done({
     at,
     seat,
@@ -352,32 +331,79 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
         ? words("No stop at its end: the cutter runs out there.")
         : words("A stop at its end keeps the place along X."),
     ],
-    warnings: [
-      note(rule("M12.round")`A round part is held along lines only: a firm pull, and light cuts at first.`),
-      ...(loose
-        ? [
-            note(
-              rule(
-                "M42.shaft",
-              )`${mm(length)} long in jaws of ${mm(vise.jawWidth)}: put a jack under the end that hangs out.`,
-            ),
-          ]
-        : []),
-    ],
+    warnings: shaftWarnings(request, seat),
   });
 }
 
-/** A seat that was begun: a fact, whatever would be planned now. */
+/** What is said of a shaft in V-blocks. */
+function shaftWarnings(
+  { site, vise }: Pick<HoldRequest, "site" | "vise">,
+  { square }: Pick<Seat, "square">,
+): Warning[] {
+  const { length } = site.sizes;
+  return [
+    note(rule("M12.round")`A round part is held along lines only: a firm pull, and light cuts at first.`),
+    ...(!square && length > 3 * vise.jawWidth
+      ? [
+          note(
+            rule(
+              "M42.shaft",
+            )`${mm(length)} long in jaws of ${mm(vise.jawWidth)}: put a jack under the end that hangs out.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** What is said against parallels under cuts that come out below: whoever chose them, and however long the setup has begun. */
+function underneathWarnings(
+  cuts: readonly CutHere[],
+  { seat, at }: Pick<FeatureSeat, "seat" | "at">,
+  { site, shop }: Pick<HoldRequest, "site" | "shop">,
+): Warning[] {
+  const spans = throughSpans(cuts, at, site.sizes);
+  if (spans.length === 0 || site.shaft) return [];
+  const comesOut = Math.max(0, ...cuts.map((cut) => below(cut, at, site.sizes)));
+  const { parallels } = seat;
+  const name = shop.parallels.find((p) => p.id === parallels?.id)?.name ?? "parallels";
+  const under = parallels && !clearOf(parallels, spans, seat.between);
+  return [
+    ...((parallels?.height ?? 0) < tidy(comesOut + clearOfBed)
+      ? [
+          stop(
+            rule(
+              "M09.low",
+            )`What is cut through comes ${mm(tidy(comesOut))} out below; ${parallels ? say`the ${name} keep the part only ${mm(parallels.height)} off the bed` : say`the part stands on the bed`}.`,
+          ),
+        ]
+      : []),
+    ...(under
+      ? [
+          stop(
+            rule(
+              "M09.under",
+            )`The ${name} lie under a cut that goes through: it would cut into them. Take thinner ones, or turn the part.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** A seat that was begun: a fact, whatever would be planned now. What speaks against it is said all the same. */
 export const toldSeat = (
   { at, seat, device }: FeatureTold,
-  { vise, material }: Pick<HoldRequest, "vise" | "material">,
+  cuts: readonly CutHere[],
+  asked: Pick<HoldRequest, "vise" | "material" | "piece" | "site" | "shop">,
 ): FeatureSeat => ({
   at,
   seat,
   device,
-  grip: gripCapacity(seat, vise, material.group),
+  grip: gripCapacity(seat, asked.vise, asked.material.group),
   reasons: [words("The setup was begun so: it stays as it was clamped.")],
-  warnings: [],
+  warnings: [
+    ...(device === "vBlocks" ? shaftWarnings(asked, seat) : seatWarnings(asked.piece, seat, true)),
+    ...underneathWarnings(cuts, { seat, at }, asked),
+  ],
 });
 
 /** Holds the part with a face up, the best of the ways it can stand; refuses with the first reason when none does. */

@@ -1,4 +1,5 @@
 import { axisOf } from "../frame/index.ts";
+import { gripCapacity } from "../holding/index.ts";
 import { handlingTimes } from "../handbook/index.ts";
 import {
   boxOfPrism,
@@ -56,7 +57,14 @@ export function setupsOf(
     const i = setups.length;
     const stays = i === 0 && canStay(last, held.value, wanted, asked);
     const seat = stays
-      ? { ...held.value, at: last!.at, seat: last!.seat, grip: held.value.grip }
+      ? {
+          ...held.value,
+          at: last!.at,
+          seat: last!.seat,
+          // Still clamped as the last face was: its grip and its warnings, not those of a seat it never had.
+          grip: gripCapacity(last!.seat, asked.vise, asked.material.group),
+          warnings: last!.warnings,
+        }
       : held.value;
     const batch: Chosen[] = [];
     const works: Owned[] = [];

@@ -81,7 +81,7 @@ export const views: View[] = [
   },
   {
     name: "setup-sheet",
-    url: "/jobs/pawl-plate/setups/seat.start-hole",
+    url: "/jobs/pawl-plate/setups/seat.rough",
     from: "On one page, for the machine",
     sizes: [desk],
     ready: "Where zero lies",

@@ -1,4 +1,4 @@
-import { feedPerTooth, type Material, type Range, stickoutSteps } from "../handbook/index.ts";
+import { feedPerTooth, leastChip, type Material, type Range, stickoutSteps } from "../handbook/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import {
   type AxisScrew,
@@ -10,6 +10,7 @@ import {
   type Shop,
 } from "../shop/index.ts";
 import { speedDiameter } from "./engagement.ts";
+import { comfortableTurn } from "./feed.ts";
 import { ruleSubject, type Setting, settingFor } from "./limits.ts";
 import { chooseSpeed, type SpeedChoice, stickoutFactor } from "./speed.ts";
 import type { CutTask } from "./task.ts";
@@ -46,6 +47,7 @@ export function makeReady(task: CutTask, cutter: Cutter, holder: Holder | null, 
     rules,
     quick: task.aim === "quick",
     own: task.own.rpm,
+    chipTop: chipTopOf(machine.axes[task.feedAlong], cutter),
   });
   const feedFactor =
     (stickoutFactor(cutter) ?? stickoutSteps.at(-1)!).feed *
@@ -61,6 +63,15 @@ export function makeReady(task: CutTask, cutter: Cutter, holder: Holder | null, 
     fzRange: [low * feedFactor, high * feedFactor],
     settings: new Map(),
   };
+}
+
+/** A chip is to be thicker than the least by so much. */
+const overLeastChip = 1.3;
+
+/** Above this the quickest feed of an axis, by power or by hand, no longer makes a chip, rpm. */
+function chipTopOf({ powerFeeds, lead }: AxisScrew, { kind, material, teeth }: Cutter): number {
+  const quickest = Math.max(...powerFeeds, (60 * lead) / comfortableTurn[0]);
+  return quickest / (teeth * leastChip(kind, material) * overLeastChip);
 }
 
 /** The setting at a width of cut, with its table of forces worked once. */

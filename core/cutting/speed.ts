@@ -65,6 +65,8 @@ interface SpeedRequest {
   quick?: boolean;
   /** The person's own speed, rpm. */
   own?: Rpm | null;
+  /** Fastest at which the quickest feed there is still makes a chip, rpm. */
+  chipTop?: Rpm;
 }
 
 /**
@@ -73,7 +75,16 @@ interface SpeedRequest {
  * nearest the machine has, and its consequence told.
  */
 export function chooseSpeed(request: SpeedRequest): SpeedChoice {
-  const { machine, material, cutter, diameter, rules = [], quick = false, own = null } = request;
+  const {
+    machine,
+    material,
+    cutter,
+    diameter,
+    rules = [],
+    quick = false,
+    own = null,
+    chipTop = Infinity,
+  } = request;
   const house = houseFactor(rules, "speed", { machine, cutter, materialId: material.id });
   const factor =
     cutterKindFacts[cutter.kind].speed *
@@ -84,7 +95,11 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
   const vcWanted = aimedSpeed(vcRange, cutter.material, quick);
   const wanted = spindleSpeed(vcWanted, diameter);
   const top = spindleSpeed(vcRange[1], diameter);
-  const setting = own === null ? pickSetting(machine, wanted, top) : pickSetting(machine, own);
+  const setting =
+    own === null
+      ? pickSetting(machine, Math.min(wanted, chipTop), Math.min(top, chipTop))
+      : pickSetting(machine, own);
+  const slowed = own === null && chipTop < pickSetting(machine, wanted, top).rpm;
   const vc = cuttingSpeed(setting.rpm, diameter);
   const tool = wordsFor.toolMaterial[cutter.material];
   const warnings: Warning[] = [];
@@ -104,6 +119,14 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
         rule(
           "M21.tooFast",
         )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material bears ${bears}. A smaller cutter would do.`,
+      ),
+    );
+  } else if (slowed) {
+    warnings.push(
+      note(
+        rule(
+          "speed.slowed",
+        )`Slower than ${tool} would bear: the feed cannot go quicker here, and at a higher speed the teeth would rub instead of cut.`,
       ),
     );
   } else if (vc < vcRange[0] * (1 - 1e-9)) {

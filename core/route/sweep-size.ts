@@ -89,6 +89,11 @@ export interface Cleared {
  * @param total what is left on a wall that nothing cleared, mm
  */
 export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[]): Mm {
+  if (sweep.kind === "contour") {
+    // Where rows end at a wall their round ends leave a ridge between two of them.
+    const rows = earlier.findLast((o) => o.sweep.kind === "region");
+    return rows?.sweep.kind === "region" ? tidy(rows.sweep.leave + ridgeOf(rows.diameter)) : total;
+  }
   if (sweep.kind !== "walls" || sweep.of === "boss") return total;
   const { area } = sweep;
   const rough = earlier.findLast((o) => o.sweep.kind === "clear" && sameArea(o.sweep.area, area));
@@ -99,6 +104,9 @@ export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[]):
     ? Math.max(0.02, tidy((across - rough.diameter) / 2))
     : left;
 }
+
+/** How far the ridge between two rows stands out, the rows as far apart as lanes may be; mm. */
+const ridgeOf = (diameter: Mm): Mm => (diameter / 2) * (1 - Math.sqrt(1 - widestLane ** 2));
 
 const sameArea = (a: Area, b: Area): boolean =>
   a === b || [a.x, a.y].flat().every((p, i) => Math.abs(p - [b.x, b.y].flat()[i]!) < 1e-6);

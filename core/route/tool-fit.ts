@@ -38,6 +38,9 @@ export function wrongSize(
   return null;
 }
 
+/** Pitches nearer than this are one: a thread per inch rounded to mm. */
+const samePitch = 0.01;
+
 export function notThis(
   tool: Extract<Work["tool"], { by: "hole" | "form" }>,
   cutter: Cutter,
@@ -51,6 +54,11 @@ export function notThis(
     (d > tool.diameter + tool.over + 1e-6 || d < tool.diameter - tool.under - 1e-6)
   )
     return no(rule("M20.size")`${cutter.name} is ${mm(d)}; ${mm(tool.diameter)} is wanted.`);
+  if (tool.by === "hole" && tool.pitch !== undefined && cutter.kind === "tap" && cutter.pitch !== null)
+    if (Math.abs(cutter.pitch - tool.pitch) > samePitch)
+      return no(
+        rule("M20.pitch")`${cutter.name} has a pitch of ${mm(cutter.pitch)}; ${mm(tool.pitch)} is wanted.`,
+      );
   if (tool.angle !== undefined && Math.abs(cutter.enteringAngle - tool.angle) > 0.5)
     return no(say`${cutter.name} has another angle: ${quantity("angle", cutter.enteringAngle)}.`);
   if (tool.width !== undefined && Math.abs(cutter.fluteLength - tool.width) > 0.06)

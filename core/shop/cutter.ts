@@ -36,6 +36,8 @@ export const cutterSchema = z.object({
   /** Deepest cut the insert or tooth bears, mm; null when the rule for its kind decides. */
   maxDepth: z.number().positive().nullable(),
   centerCutting: z.boolean(),
+  /** Of a tap: what it goes on in a turn, mm; null while it is not entered. */
+  pitch: z.number().positive().nullable().default(null),
   /** Run-out at the edge as indicated (TIR), mm; null while not tried. */
   runOut: z.number().nonnegative().nullable(),
   condition: z.enum(cutterConditions),
@@ -70,6 +72,7 @@ export function newCutter(
     level: true,
     maxDepth: null,
     centerCutting: false,
+    pitch: null,
     runOut: null,
     condition: "used",
     rating: { wall: "fair", floor: "fair", scale: "poor" },

@@ -160,6 +160,13 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       { key: "helix", label: "helix", kind: "number", unit: "°" },
       { key: "hand", label: "hand", kind: "choice", options: options(["right", "left"]) },
       { key: "centerCutting", label: "cuts to the center", kind: "yes" },
+      {
+        key: "pitch",
+        label: "pitch of a tap",
+        kind: "length",
+        mayBeEmpty: true,
+        help: "What it goes on in one turn: 25.4 over the threads per inch.",
+      },
     ),
     ...under(
       "Inserts",

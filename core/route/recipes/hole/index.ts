@@ -182,7 +182,7 @@ function waysOf(
                   note(
                     rule(
                       "M31.tap",
-                    )`Turn the spindle by hand, oil, back every half turn; its pitch is ${mm(thread.pitch)}: check it against the tap.`,
+                    )`Turn the spindle by hand, oil, back every half turn; its pitch is ${mm(thread.pitch)}: check it against what is marked on the tap, or with a thread gauge.`,
                   ),
                 ],
               },

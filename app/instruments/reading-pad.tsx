@@ -148,7 +148,7 @@ export function ReadingPad({
         />
         {able.length === 0 && (
           <chakra.p fontSize="15px" color="warn" flexBasis="100%">
-            ▲ No instrument in the shop is made for this size: the record cannot tell whether it is good.
+            ▲ No instrument in the shop can measure this; the verdict will be "cannot tell".
           </chakra.p>
         )}
       </Box>

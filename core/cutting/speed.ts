@@ -126,7 +126,7 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
       note(
         rule(
           "speed.slowed",
-        )`Slower than ${tool} would bear: the feed cannot go quicker here, and at a higher speed the teeth would rub instead of cut.`,
+        )`Feed is the limit here: ${tool} could run faster, but the chip would get too thin and rub.`,
       ),
     );
   } else if (vc < vcRange[0] * (1 - 1e-9)) {

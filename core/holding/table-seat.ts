@@ -45,7 +45,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     return refused(
       rule(
         "M15.room",
-      )`On an edge of ${mm(along)} two straps leave no room for the cutter's holder to pass its ends; they take ${mm(3 * besideStrap)}.`,
+      )`An edge of ${mm(along)} is too short for two straps with the cutter holder passing its ends; allow ${mm(3 * besideStrap)}.`,
       say`Hold it in the vise.`,
     );
   if (straps === 0 || (straps === 1 && !request.stop))

@@ -66,9 +66,7 @@ export function missingFeatures(
   const names = featureNames(featuresOf(part));
   const nameOf = (id: string) => say`${names.get(id) ?? id}`;
   const open = new Set(
-    features.steps.flatMap((s) =>
-      (s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op)] : [],
-    ),
+    features.steps.flatMap((s) => ((s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op)] : [])),
   );
   return [
     ...[...open].map((id) => ({ name: nameOf(id), why: null })),

@@ -104,7 +104,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       order: [
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
         say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
-        say`The middle is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half of the slack` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
+        say`The middle is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
           datum === "center"
             ? say`0.`
             : say`${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`

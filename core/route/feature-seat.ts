@@ -170,7 +170,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
       clear.length > 0
         ? rule(
             "M09.bed",
-          )`What is cut through comes ${mm(tidy(comesOut))} out below: parallels of ${mm(needed)} or more are needed so that it stays clear of the bed, and none that are owned are high and thin enough.`
+          )`The tool comes ${mm(tidy(comesOut))} through the bottom: parallels of ${mm(needed)} or more would keep it off the bed, and none you own are tall and thin enough.`
         : rule(
             "M09.through",
           )`What is cut through lies over the parallels: ${mm(Math.min(...spans.map(([low]) => low)))} from the jaw, and none that are owned are thin enough.`,
@@ -207,15 +207,15 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     return refused(
       rule(
         "holding.onAir",
-      )`What was cut before leaves nothing for ${onAir.at === "bed" ? "the bed" : `the parallel at the ${onAir.at} jaw`} to carry: the part would stand on air there.`,
-      words("Turn the part in the vise, take wider parallels, or cut this before what was taken out below."),
+      )`Earlier cuts leave nothing for ${onAir.at === "bed" ? "the bed" : `the parallel at the ${onAir.at} jaw`} to support: the part would tip.`,
+      words("Turn the part in the vise, use wider parallels, or cut this before the bottom is cut away."),
     );
   const effectiveGrip = tidy(Math.min(seat.value.effectiveGrip, touched.fixed, touched.moving));
   if (effectiveGrip < leastGrip.any)
     return refused(
       rule(
         "M12.gone",
-      )`What was cut before leaves ${mm(Math.max(0, effectiveGrip))} for a jaw to hold; at least ${mm(leastGrip.any)} is needed.`,
+      )`Earlier cuts leave ${mm(Math.max(0, effectiveGrip))} for a jaw to grip; at least ${mm(leastGrip.any)} is needed.`,
       words("Turn the part in the vise, or cut this before the faces at the jaws are cut away."),
     );
   const reached = underneathWarnings(cuts, { seat: seat.value, at }, request);
@@ -315,7 +315,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     return refused(
       rule(
         "holding.blocks",
-      )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: it would run into jaws and V-blocks.`,
+      )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: the cutter would hit jaws and V-blocks.`,
       words("Cut it on a machine that holds the shaft between centers, or hold it higher."),
     );
   return done({
@@ -373,7 +373,7 @@ function underneathWarnings(
           stop(
             rule(
               "M09.low",
-            )`What is cut through comes ${mm(tidy(comesOut))} out below; ${parallels ? say`the ${name} keep the part only ${mm(parallels.height)} off the bed` : say`the part stands on the bed`}.`,
+            )`The tool comes ${mm(tidy(comesOut))} through the bottom; ${parallels ? say`the ${name} hold the part only ${mm(parallels.height)} off the bed` : say`the part sits on the bed`}.`,
           ),
         ]
       : []),

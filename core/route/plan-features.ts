@@ -78,7 +78,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
         ...refused(
           rule(
             "shaft.shoulder",
-          )`The ${names.get(feature.id)!} runs from the section of ${mm(thicker.here)} into one of ${mm(thicker.there)}: its depth counts from one crown, and the cutter would run into the shoulder.`,
+          )`${capital(names.get(feature.id)!)} runs from the ${mm(thicker.here)} section into the ${mm(thicker.there)} one: the cutter would hit the shoulder.`,
           words("Keep it within one section of the shaft (1), or let it end at the thinner one."),
         ),
       });

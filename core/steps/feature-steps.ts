@@ -12,17 +12,11 @@ import {
   zeroedToward,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import {
-  capital,
-  type FeatureOperation,
-  type FeatureSetup,
-  type Measured,
-  widestLane,
-} from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, type Measured, widestLane } from "../route/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
-import { expectedBefore, fitNotes, leftForWall, type States, wallShifts } from "./wall-fit.ts";
+import { expectedBefore, fitNotes, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
@@ -165,16 +159,16 @@ export function featureStepsOf(
   function touchTool(op: FeatureOperation, toucher: Toucher, since: number) {
     const tick = tickOf(op);
     const speed = toucher.kind === "finder" ? pickSetting(machine, finderSpeed, finderSpeed) : null;
-    add(op, "check", "finder", say`${capital(toucher.name)} in the spindle`, {
+    add(op, "check", "finder", say`Fit ${toucher.name}`, {
       ticks: [
-        tick("finder-in", say`Spindle stopped, ${toucher.name} in it, tight`, since),
+        tick("finder-in", words("Spindle stopped, fit it and tighten"), since),
         speed
           ? tick(
               "finder-speed",
-              say`Spindle set to ${quantity("spindleSpeed", speed.rpm)}: ${speed.setting}. Never faster with it: it flies apart`,
+              say`Spindle set to ${quantity("spindleSpeed", speed.rpm)}: ${speed.setting}. No faster with a finder in: it comes apart`,
               since,
             )
-          : tick("finder-off", words("Spindle out of gear or switched off: it is turned by hand"), since),
+          : tick("finder-off", words("Spindle in neutral or switched off: turn it by hand"), since),
       ],
       tool: { id: toucher.kind === "cutter" ? toucher.id : null, rpm: speed?.rpm ?? null },
       notes: [warn(words(cautions.eyes))],
@@ -340,13 +334,13 @@ function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
 function cornerFeed(move: FeatureMove, op: FeatureOperation): Warning[] {
   const ring = op.sweep.kind === "clear" || op.sweep.kind === "walls";
   if (!ring || move.cuts !== "conventional" || !op.set || !op.cut) return [];
-  const ae = op.sweep.kind === "walls" ? leftForWall(op) : widestLane * op.diameter;
+  const ae = move.takes ?? widestLane * op.diameter;
   const angle = (Math.acos(1 - (2 * Math.min(ae, op.diameter)) / op.diameter) * 180) / Math.PI;
   return [
     note(
       rule(
         "corner.feed",
-      )`Into the corner ease the feed to ${quantity("feed", (op.set.vf * angle) / (angle + 90))} for the last ${mm(tidy(op.diameter / 2))}: the cutter is in metal for a quarter turn more there.`,
+      )`Into the corner ease the feed to ${quantity("feed", ((move.vf ?? op.set.vf) * angle) / (angle + 90))} for the last ${mm(tidy(op.diameter / 2))}: the cutter is in metal for a quarter turn more there.`,
     ),
   ];
 }

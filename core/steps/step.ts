@@ -112,9 +112,9 @@ export interface InSpindle {
 }
 
 const backOffWords = {
-  down: "lower the knee",
-  up: "raise the head",
-  sideways: "sideways, away from the part",
+  down: "Drop the knee clear",
+  up: "Raise the spindle clear",
+  sideways: "Back off sideways",
 } as const;
 
 /** A step of a face's setup. */
@@ -349,11 +349,7 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
                 "M23.readout",
               )`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
         ),
-        warn(
-          rule(
-            "M24.back",
-          )`Back off first: ${backOffWords[backOff]}. Then move clear of the part, then go to depth.`,
-        ),
+        warn(rule("M24.back")`${backOffWords[backOff]} first, then move off the part, then go to depth.`),
       ],
       done: state?.zeroed ?? false,
       minutes: handlingTimes.touchOff,

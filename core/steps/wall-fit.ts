@@ -8,7 +8,7 @@ import { howMeasured } from "./feature-step.ts";
 export type States = ReadonlyMap<FeatureKey, FeatureProgress>;
 
 /** How much is left for the last wall when it is reached, mm: what its cut was planned to take. */
-export const leftForWall = (operation: FeatureOperation): Mm =>
+const leftForWall = (operation: FeatureOperation): Mm =>
   operation.cut ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0) : 0;
 
 /** What a size should read while its last wall is not cut yet, mm. */
@@ -70,7 +70,7 @@ export function fitNotes(measured: Measured, left: Mm | null, readings: readonly
       stop(
         rule(
           "fit.past",
-        )`One reading is ${precise(mm(tidy(past)), 3)} past its limit: it cannot be put back. Mark the piece, and see what it must fit.`,
+        )`One reading is ${precise(mm(tidy(past)), 3)} past its limit: that metal cannot go back. Mark the part, and check what it must fit.`,
       ),
     ];
   const most = tidy(measured.grows ? measured.target - smallest : largest - measured.target);

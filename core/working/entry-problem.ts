@@ -18,7 +18,7 @@ const sentences: Record<ParseProblemId, (at: string) => Phrase> = {
   "power-of-ten": (at) =>
     say`"${at}" reads like a power of ten. Write the number out, or put a space before a fit class.`,
   chain: (at) => say`"${at}" reads like a chain of sizes. Type one size.`,
-  "two-units": (at) => say`"${at}" names two units. Write the one it is measured in.`,
+  "two-units": (at) => say`"${at}" names two units. Type one.`,
   "too-large": (at) => say`"${at}" is longer than any part on a manual mill. Check the unit and the point.`,
 };
 

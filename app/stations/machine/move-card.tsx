@@ -46,13 +46,16 @@ export function MoveCard({
   const several = targets.length > 1;
   const { set } = operation;
   const { lead, powerFeeds } = machine.axes[move.axis];
+  // Roughing a wall and its last pass have feeds of their own.
+  const vf = move.vf ?? set?.vf ?? 0;
   // Only the axis that has power feeds can use one.
   const by = set?.feedBy === "power" && powerFeeds.length > 0 ? "power" : "hand";
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
         Move {move.number} of {of}
-        {move.levels > 1 && `, level ${move.level} of ${move.levels}`}. {asks[move.kind]}
+        {move.levels > 1 && `, ${move.round} ${move.level} of ${move.levels}`}
+        {move.spring && ", once more at the same setting"}. {asks[move.kind]}
       </chakra.h1>
       <Box display="flex" flexWrap="wrap" gap={{ base: "2px 18px", md: "4px 44px" }} data-testid="stop">
         {targets.map(({ axis, settled, from, counted, approach }) => (
@@ -78,13 +81,13 @@ export function MoveCard({
             </chakra.p>
             {approach !== null && (
               <chakra.p fontSize={{ base: "15px", md: "17px" }} color="quiet">
-                come to it moving {sideOf(axis, approach)}: that way the slack was out when it was zeroed
+                approach it moving {sideOf(axis, approach)}, the way it was zeroed
               </chakra.p>
             )}
             {counted !== 0 && (
               <chakra.p fontSize={{ base: "15px", md: "17px" }} color="quiet">
-                slack of <Figure of={mm(Math.abs(counted))} /> is in this figure: it is come to against the
-                side of the zero
+                includes <Figure of={mm(Math.abs(counted))} /> backlash: you approach against the way it was
+                zeroed
               </chakra.p>
             )}
           </Box>
@@ -125,9 +128,9 @@ export function MoveCard({
             <chakra.span fontSize={{ base: "16px", md: "20px" }}>{how[move.cuts]}</chakra.span>
           </Fact>
           <Fact label={`feed, by ${by}`}>
-            <Figure of={quantity("feed", set.vf)} />
+            <Figure of={quantity("feed", vf)} />
             <chakra.div fontSize="15px" fontWeight="400" color="quiet">
-              by hand: <Pace seconds={(60 * lead) / set.vf} large />
+              by hand: <Pace seconds={(60 * lead) / vf} large />
             </chakra.div>
           </Fact>
           <Fact label="spindle">

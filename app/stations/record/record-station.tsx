@@ -66,8 +66,8 @@ export function RecordStation() {
         ))}
       </Table>
       {plan.missing.length > 0 && (
-        <Notice severity="warn">
-          <b>Drawn and not there yet:</b>{" "}
+        <Notice severity={judged.length > 0 ? "warn" : "note"}>
+          <b>Not cut yet:</b>{" "}
           {plan.missing.map(({ name, why }, i) => (
             <span key={i}>
               {i > 0 && "; "}
@@ -80,7 +80,7 @@ export function RecordStation() {
               )}
             </span>
           ))}
-          . Until then the part is not good.
+          . The part is not finished until they are.
         </Notice>
       )}
       {plan.requirements.length === 0 && (

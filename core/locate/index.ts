@@ -18,7 +18,7 @@ export {
 } from "./pickup.ts";
 export * from "./pocket-moves.ts";
 export * from "./settle.ts";
-export { crownPlace, type SetupMoves, setupMoves, type Shifts } from "./setup-moves.ts";
+export { crownPlace, setupMoves, type Shifts } from "./setup-moves.ts";
 export * from "./setup-frame.ts";
 export * from "./slot-moves.ts";
 export * from "./spindle-way.ts";

@@ -141,7 +141,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     by,
     near: null,
     error: errorOf(false),
-    title: say`Pick up the ${datum} face in ${NAME} ${between}`,
+    title: say`Pick up the ${datum} face${datum === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
       by === "readout"
         ? [

@@ -45,6 +45,16 @@ const distance = ([px, py]: Point, { from: [ax, ay], to: [bx, by] }: Swath): Mm 
   return Math.hypot(px - ax - t * dx, py - ay - t * dy);
 };
 
+/** Whether two swaths can lie over each other: their boxes meet. */
+function reaches(a: Omit<Swath, "z">, b: Omit<Swath, "z">): boolean {
+  const apart = a.radius + b.radius;
+  return ([0, 1] as const).every(
+    (i) =>
+      Math.min(a.from[i], a.to[i]) - apart <= Math.max(b.from[i], b.to[i]) &&
+      Math.max(a.from[i], a.to[i]) + apart >= Math.min(b.from[i], b.to[i]),
+  );
+}
+
 /** Answers whether metal stands at places of a setup, while its cutters go over it. */
 export class Standing {
   readonly #part: PartStanding;
@@ -74,13 +84,11 @@ export class Standing {
     this.#swaths.push(swath);
   }
 
-  metalAt(p: Point, z: Mm): boolean {
+  metalAt(p: Point, z: Mm, swaths: readonly Swath[] = this.#swaths): boolean {
+    // What the cutters went over is asked first: it is the cheapest, and most of what is gone.
+    if (swaths.some((s) => s.z <= z && distance(p, s) < s.radius)) return false;
     const at = placeInPart(this.#frame, p, z, this.#top);
-    return (
-      inBody(this.#part, at) &&
-      !this.#part.gone.some((prism) => inPrism(prism, at)) &&
-      !this.#swaths.some((s) => s.z <= z && distance(p, s) < s.radius)
-    );
+    return inBody(this.#part, at) && !this.#part.gone.some((prism) => inPrism(prism, at));
   }
 
   /** Whether a cutter that goes straight from one place to another at a depth meets metal anywhere on its way. */
@@ -93,12 +101,14 @@ export class Standing {
     // A cutter that goes out at the far side is asked about the last metal there.
     const end = Math.max(z, this.#bottom) + shy;
     const heights = [end, 0.85 * end, 0.5 * end];
+    // Newest first: what was cut last lies nearest.
+    const near = this.#swaths.filter((s) => reaches(s, { from, to, radius })).reverse();
     for (let i = 0; i <= stations; i++) {
       const [cx, cy] = [from[0] + (dx * i) / stations, from[1] + (dy * i) / stations];
       const round = i === 0 || i === stations;
       for (const [along, across] of round ? disc : section) {
         const p: Point = [cx + r * (along * ux - across * uy), cy + r * (along * uy + across * ux)];
-        if (heights.some((h) => this.metalAt(p, h))) return true;
+        if (heights.some((h) => this.metalAt(p, h, near))) return true;
       }
     }
     return false;

@@ -42,6 +42,7 @@ export function contactIn(
   const fixedHigh = facesOf(across)[1] === at.fixed;
   /** Whether metal stands at a place: along the jaws from the low end, from the fixed face inward, up from below. */
   const metal = (x: Mm, y: Mm, z: Mm): boolean => {
+    if (gone.length === 0) return true;
     const place = {
       [along]: x,
       [across]: put(across, fixedHigh, y),

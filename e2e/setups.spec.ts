@@ -36,7 +36,8 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   // The fourth setup with another face at the fixed jaw: the rest follows, the reason stands there.
   await page.goto("/jobs/cheek-block/setups/front.face");
   await page.getByLabel("At the fixed jaw", { exact: true }).selectOption("bottom");
-  await expect(page.getByText("Held as you chose.")).toBeVisible();
+  // The plan shares its worker with the walk.
+  await expect(page.getByText("Held as you chose.")).toBeVisible({ timeout: 20_000 });
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(page.getByText("Held as you chose.")).toHaveCount(0);
   await expect(page.getByText(/Ready for ±/)).toBeVisible();

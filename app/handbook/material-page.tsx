@@ -54,7 +54,7 @@ export function MaterialPage({
           ◆{" "}
           {material.own === "added"
             ? "Added by you."
-            : "Changed by you: marked below. Plans reckon with your values."}
+            : "Changed by you: marked below. Plans use your values."}
         </Notice>
       )}
       {material.caution && <Notice severity="warn">{material.caution}</Notice>}

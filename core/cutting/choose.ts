@@ -50,7 +50,7 @@ function whyBest(best: Cut, others: Cut[], cutters: Cutter[], chosen: boolean): 
       : say`${nameOf(next.cutter)} would take ${quantity("time", -difference)} less`;
   if (chosen) return say`You chose it; ${cost}.`;
   if (best.against < next.against)
-    return say`It is the one to use here: nothing speaks against it${next.warnings.some((w) => w.phrase.id === "M19.skin") ? ", the others would suffer in the skin" : ""}; ${cost}.`;
+    return say`It is the best one for this${next.warnings.some((w) => w.phrase.id === "M19.skin") ? ": the skin would dull the others" : ""}; ${cost}.`;
   return say`It is the quickest; ${cost}.`;
 }
 

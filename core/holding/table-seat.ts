@@ -24,8 +24,12 @@ export interface TableRequest {
 const mostStraps = 3;
 /** Left free between the straps of both sides at least, mm. */
 const leastFree = 10;
-/** From the end of an edge to the first strap on it, and between two: room for a holder that passes the end, mm (guess). */
-const besideStrap = 32;
+/** Half of a strap, how far a holder of 44 reaches in beside the wall a cutter of 10 makes, and what is left between them, mm (guess). */
+const strapHalf = 12.5;
+const holderReach = 17;
+const strapClear = 2;
+/** From the end of an edge to the middle of its first strap, and from there to the next. */
+const besideStrap = strapHalf + holderReach + strapClear;
 /** Nut and T-nut on a stud, mm. */
 const nutHeight = 10;
 const tNutHeight = 12;

@@ -14,7 +14,7 @@ export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
         warn(
           rule(
             "M13.stretch",
-          )`The fixed jaw of the ${vise.name} gives ${mm(vise.stretch)} under a hard pull, a good part of the ${mm(tolerance)} of tolerance: take the zero after clamping, and pull alike every time.`,
+          )`The fixed jaw of the ${vise.name} gives ${mm(vise.stretch)} under a hard pull, a good part of the ${mm(tolerance)} of tolerance: set zero after clamping, and use the same torque every time.`,
         ),
       ]
     : [];

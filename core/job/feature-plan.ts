@@ -105,8 +105,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     locateSetup({
       setup,
       sizes: site.sizes,
-      shaft: site.shaft !== null,
-      sections: site.shaft,
+      shaft: site.shaft,
       gone: made.setups.slice(0, i).flatMap((s) => s.features.flatMap((id) => prismsOf.get(id) ?? [])),
       vise,
       machine,

@@ -120,7 +120,7 @@ export function featureFigureWorking(
         lines: [
           ...locating.pickups.flatMap((p) => [
             line(`half of what touches in ${p.axis.toUpperCase()}`, mm(tidy(p.tool / 2)), { decimals: 3 }),
-            line("what lies between", mm(p.medium), { decimals: 3 }),
+            line("paper between", mm(p.medium), { decimals: 3 }),
             line("axis off the edge", mm(p.off), { decimals: 3, sum: true }),
             line("zero known within", mm(p.error), {
               decimals: 3,

@@ -29,7 +29,6 @@ import {
   isCut,
   type LivePass,
   livePasses,
-  paperThickness,
   type Progress,
   type Record as JobRecord,
   type Step,
@@ -198,7 +197,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
   const ladders: Plan["ladders"] = {};
   for (const setup of route.setups)
-    ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine, paperThickness);
+    ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine);
   let spindle: InSpindle | null = null;
   const steps = route.setups.flatMap((setup) => {
     const mine = stepsOf(setup, progress.get(setup.key) ?? null, machine, shop, spindle);
@@ -275,7 +274,7 @@ function spareWarning(spare: Spare): Warning[] {
         stop(
           rule(
             "M01.short",
-          )`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the lump is ${mm(spare.smallest)} at its smallest, the skins take ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`,
+          )`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the stock is ${mm(spare.smallest)} at its smallest, cleanup takes ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`,
         ),
       ]
     : [];

@@ -7,6 +7,7 @@ export * from "./locate-setup.ts";
 export { distanceTo, piecesOf } from "./offset.ts";
 export {
   movesToTouch,
+  paper,
   type Pickup,
   pickupErrors,
   type PickupWay,

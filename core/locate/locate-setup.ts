@@ -40,8 +40,8 @@ export function locateSetup(request: LocateRequest): Locating {
     facesOf(first[which].axis).find((f) => sideInSetup(first, f) === want)!;
   const upright = axisOf(setup.at.up) === "length";
   const datum = {
-    x: datumAlong(setup, first.x.axis, usual("x", "left"), shaft && upright),
-    y: datumAlong(setup, first.y.axis, usual("y", fixedJaw), shaft),
+    x: datumAlong(setup, first.x.axis, usual("x", "left"), shaft !== null && upright),
+    y: datumAlong(setup, first.y.axis, usual("y", fixedJaw), shaft !== null),
   };
   const frame = setupFrame(setup.at, fixedJaw, sizes, datum);
   const cutting = setup.operations.filter((o) => o.by !== "hand");
@@ -58,7 +58,7 @@ export function locateSetup(request: LocateRequest): Locating {
   return {
     frame,
     sizes,
-    shaft: request.sections,
+    shaft,
     gone: request.gone,
     pickups,
     error,

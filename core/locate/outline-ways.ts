@@ -1,4 +1,4 @@
-import { type Outline } from "../frame/index.ts";
+import { inOutline, type Outline } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Sweep, widestLane } from "../route/index.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
@@ -49,16 +49,9 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
   );
 }
 
-/** Whether a point lies in the outer outline and in no island: counted by crossings of its pieces. */
-function within([x, y]: Point, outer: Outline | null, islands: readonly Outline[]): boolean {
-  const inside = (outline: Outline) =>
-    piecesOf(outline).filter(
-      ([[ax, ay], [bx, by]]) => ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax),
-    ).length %
-      2 ===
-    1;
-  return (!outer || inside(outer)) && islands.every((o) => !inside(o));
-}
+/** Whether a point lies in the outer outline and in no island. */
+const within = ([x, y]: Point, outer: Outline | null, islands: readonly Outline[]): boolean =>
+  (!outer || inOutline(outer, x, y)) && !islands.some((o) => inOutline(o, x, y));
 
 /**
  * Along an outline: feeds where it runs with an axis, plunges along the rest.

@@ -70,10 +70,8 @@ export interface Pickup {
 export interface LocateRequest {
   setup: FeatureSetup;
   sizes: Sizes;
-  /** A shaft is picked up on its center. */
-  shaft: boolean;
-  /** Sections of a shaft; null for a block. */
-  sections: readonly ShaftSection[] | null;
+  /** Sections of a shaft, which is picked up on its center; null for a block. */
+  shaft: readonly ShaftSection[] | null;
   /** What features cut in the setups before took out. */
   gone: readonly Prism[];
   vise: Pick<Vise, "fixedJaw" | "jawDepth">;

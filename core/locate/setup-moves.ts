@@ -11,19 +11,17 @@ export type SetupMoves = ReadonlyMap<FeatureKey, readonly FeatureMove[]>;
 /** How much further out each wall is cut than planned, mm. */
 export type Shifts = Readonly<Partial<Record<FeatureKey, number>>>;
 
-const known = new WeakMap<FeatureSetup, { locating: string; shifts: string; moves: SetupMoves }>();
+/** The last answer for a setup: moves are asked for at every tick, and seldom change. */
+const known = new WeakMap<FeatureSetup, { key: string; moves: SetupMoves }>();
 
 /**
  * Every move of a setup, operation by operation, through the metal that is there: a way that finds none is not told, and what
  * only leads through air says so. An operation whose cutter does not go in has none.
  */
 export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shifts = {}): SetupMoves {
-  const key = {
-    locating: JSON.stringify([locating.frame, locating.gone.length]),
-    shifts: JSON.stringify(shifts),
-  };
+  const key = JSON.stringify([locating.frame, locating.gone, shifts]);
   const last = known.get(setup);
-  if (last && last.locating === key.locating && last.shifts === key.shifts) return last.moves;
+  if (last?.key === key) return last.moves;
   const moves = new Map<FeatureKey, readonly FeatureMove[]>();
   let swaths: readonly Swath[] = [];
   for (const operation of setup.operations) {
@@ -36,7 +34,7 @@ export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shif
     moves.set(operation.key, asksOfMetal(operation) ? throughMetal(planned, operation, standing) : planned);
     swaths = standing.swaths;
   }
-  known.set(setup, { ...key, moves });
+  known.set(setup, { key, moves });
   return moves;
 }
 
@@ -52,7 +50,9 @@ export function crownPlace(
   moves: SetupMoves,
 ): Mm | null {
   const { frame } = locating;
-  const swaths = operations.flatMap((o) => swathsOf(moves.get(o.key) ?? [], o.diameter));
+  const swaths = operations.flatMap((o) =>
+    [...traced(moves.get(o.key) ?? [], o.diameter)].flatMap(({ swath }) => (swath ? [swath] : [])),
+  );
   const standing = new Standing(locating, frame, of.crown, swaths);
   const across = locating.sizes[frame.y.axis] / 2;
   const y = tidy(frame.y.sign * (across - frame.y.zero));
@@ -76,63 +76,49 @@ export function crownPlace(
 const besideCrown = 1;
 const crownSkin = 0.05;
 
-/** What the moves of an operation take away. */
-function swathsOf(moves: readonly FeatureMove[], diameter: Mm): Swath[] {
+/** What each move of a cutter goes over, down to its end; null while it goes to its place, up clear. */
+function* traced(
+  moves: readonly FeatureMove[],
+  diameter: Mm,
+): Generator<{ move: FeatureMove; swath: Swath | null }> {
   let at: Point = [0, 0];
   let z = 0;
-  return moves.flatMap((move): Swath[] => {
+  for (const move of moves) {
     const from = at;
     at = [move.to.x ?? at[0], move.to.y ?? at[1]];
-    if (move.kind === "go") return [];
     z = move.to.z ?? z;
-    return [{ from: move.kind === "down" ? at : from, to: at, radius: diameter / 2, z }];
-  });
+    const swath = { from: move.kind === "down" ? at : from, to: at, radius: diameter / 2, z };
+    yield { move, swath: move.kind === "go" ? null : swath };
+  }
 }
 
 /** Whether an operation's cutter is a straight round whose end lies at the depth that is told. */
 const asksOfMetal = ({ by, tilt, sweep }: FeatureOperation): boolean =>
   by === "mill" && tilt === null && sweep.kind !== "disc";
 
-/** One way over the part: come to it, go down, feed. */
-interface Visit {
-  move: FeatureMove;
-  swath: Swath | null;
-  meets: boolean;
-}
-
+/** Moves with what they meet: from one place to the next either all are told or, where nothing is cut between, none. */
 function throughMetal(
   planned: readonly FeatureMove[],
   { diameter }: FeatureOperation,
   standing: Standing,
 ): FeatureMove[] {
-  const radius = diameter / 2;
-  let at: Point = [0, 0];
-  let z = 0;
   const told: FeatureMove[] = [];
-  let visit: Visit[] = [];
+  let visit: FeatureMove[] = [];
   const finish = () => {
-    if (visit.some((v) => v.meets)) for (const v of visit) told.push(v.move);
+    if (visit.some((m) => m.cuts !== "air")) told.push(...visit);
     visit = [];
   };
-  for (const move of planned) {
-    const from = at;
-    at = [move.to.x ?? at[0], move.to.y ?? at[1]];
-    if (move.kind === "go") {
+  for (const { move, swath } of traced(planned, diameter)) {
+    if (!swath) {
       finish();
-      z = 0;
-      visit.push({ move, swath: null, meets: false });
+      visit.push(move);
       continue;
     }
-    z = move.to.z ?? z;
-    const swath: Swath = { from: move.kind === "down" ? at : from, to: at, radius, z };
-    const meets = standing.meets(swath);
-    if (meets || move.spring) standing.cut(swath);
-    visit.push({
-      move: { ...move, cuts: meets || move.spring ? (move.cuts === "air" ? "down" : move.cuts) : "air" },
-      swath,
-      meets: meets || move.spring,
-    });
+    // A spring pass is made though nothing stands: what bent away is cut by it.
+    const cuts = move.spring || standing.meets(swath);
+    if (cuts) standing.cut(swath);
+    visit.push({ ...move, cuts: !cuts ? "air" : move.cuts === "air" ? "down" : move.cuts });
   }
   finish();
-  return told.map((move, i) => ({ ...move, number: i + 1, exact: tidy(move.exact) }));
+  return told.map((move, i) => ({ ...move, number: i + 1 }));
 }

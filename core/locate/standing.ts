@@ -1,6 +1,7 @@
 import { axisOf, facesOf, type Sizes } from "../frame/index.ts";
 import { inPrism, type Prism, type ShaftSection } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
+import { distanceTo } from "./offset.ts";
 import type { SetupFrame } from "./setup-frame.ts";
 import type { Point } from "./spindle-way.ts";
 
@@ -37,13 +38,6 @@ function inBody({ sizes, shaft }: PartStanding, at: Sizes): boolean {
   const off = Math.hypot(at.width - sizes.width / 2, at.height - sizes.height / 2);
   return section !== undefined && off < section.diameter / 2;
 }
-
-const distance = ([px, py]: Point, { from: [ax, ay], to: [bx, by] }: Swath): Mm => {
-  const [dx, dy] = [bx - ax, by - ay];
-  const long = dx * dx + dy * dy;
-  const t = long === 0 ? 0 : Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / long));
-  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
-};
 
 /** Whether two swaths can lie over each other: their boxes meet. */
 function reaches(a: Omit<Swath, "z">, b: Omit<Swath, "z">): boolean {
@@ -86,7 +80,7 @@ export class Standing {
 
   metalAt(p: Point, z: Mm, swaths: readonly Swath[] = this.#swaths): boolean {
     // What the cutters went over is asked first: it is the cheapest, and most of what is gone.
-    if (swaths.some((s) => s.z <= z && distance(p, s) < s.radius)) return false;
+    if (swaths.some((s) => s.z <= z && distanceTo(p, [s.from, s.to]) < s.radius)) return false;
     const at = placeInPart(this.#frame, p, z, this.#top);
     return inBody(this.#part, at) && !this.#part.gone.some((prism) => inPrism(prism, at));
   }

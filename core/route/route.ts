@@ -23,19 +23,9 @@ export interface Route {
   refusal: (Refusal & { number: number }) | null;
 }
 
-/** Marks the operations after which the part stays where it is, and those that go on with the same cutter and speed. */
+/** Marks the operations after which the part stays where it is. */
 const linked = (setups: Setup[]): Setup[] =>
-  setups.map((setup, i) => {
-    const before = setups[i - 1];
-    return {
-      ...setup,
-      stays: (setups[i + 1]?.entry ?? "placed") !== "placed",
-      sameTool:
-        setup.entry === "stays" &&
-        before?.cut.cutter === setup.cut.cutter &&
-        before.cut.rpm === setup.cut.rpm,
-    };
-  });
+  setups.map((setup, i) => ({ ...setup, stays: (setups[i + 1]?.entry ?? "placed") !== "placed" }));
 
 /**
  * The route by the school chosen: setups already begun as they were told, the rest planned from the piece as it

@@ -19,8 +19,6 @@ export interface Setup {
   entry: Entry;
   /** The part stays where it is for the operation after it. */
   stays: boolean;
-  /** Cutter and speed are still in from the operation before. */
-  sameTool: boolean;
   key: OperationKey;
   face: Face;
   axis: Axis;

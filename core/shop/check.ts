@@ -101,7 +101,7 @@ export function checkMachine(machine: Machine): ShopFinding[] {
       ask(
         "ranges",
         words(
-          'An electronic drive loses power below its base speed. Add it to the range, such as "; base 1200", or low speeds are reckoned too strong.',
+          'An electronic drive loses power below its base speed. Add it to the range, such as "; base 1200", or power at low speeds is overstated.',
         ),
       ),
     );

@@ -2,6 +2,7 @@ export * from "./live-passes.ts";
 export * from "./progress.ts";
 export * from "./record.ts";
 export * from "./step.ts";
+export * from "./face-steps.ts";
 export * from "./upgrade.ts";
 export * from "./feature-progress.ts";
 export * from "./feature-step.ts";

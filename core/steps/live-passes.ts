@@ -1,5 +1,5 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
-import { type DialMove, movesToTouch, settleAt, stopReading } from "../locate/index.ts";
+import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { noCut, type Setup } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
@@ -32,8 +32,8 @@ export const intoPart = ({ looks }: Pick<Setup, "looks">): 1 | -1 =>
   looks === null ? -1 : movesToTouch[looks];
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
-export const plannedSizeAtZero = (from: Mm, screw: AxisScrew, medium: Mm): Mm =>
-  tidy(screw.readout === null ? from + medium : from);
+const plannedSizeAtZero = (from: Mm, screw: AxisScrew): Mm =>
+  tidy(screw.readout === null ? from + paper : from);
 
 /** Where to stop for a size: what lies above zero is no dial move. */
 function settle(
@@ -49,10 +49,10 @@ function settle(
  * The passes of a setup: those cut, then those still to come by the newest reading (offset model: the zero moves, and
  * with it every stop below).
  */
-export function livePasses(setup: Setup, state: Progress | null, machine: Machine, medium: Mm): LivePass[] {
+export function livePasses(setup: Setup, state: Progress | null, machine: Machine): LivePass[] {
   const screw = machine.axes[depthAxis(setup)];
   const present = state?.present ?? setup.from;
-  const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw, medium);
+  const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw);
   const cuts = state?.cuts ?? [];
   const reads = (stop: Mm): Mm => tidy(-stop * intoPart(setup)) || 0;
   const done = cuts.map((cut, i): LivePass => {

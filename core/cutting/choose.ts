@@ -48,7 +48,7 @@ function whyBest(best: Cut, others: Cut[], cutters: Cutter[], chosen: boolean): 
     difference >= 0
       ? say`${nameOf(next.cutter)} would take ${quantity("time", difference)} more`
       : say`${nameOf(next.cutter)} would take ${quantity("time", -difference)} less`;
-  if (chosen) return say`You chose it; ${cost}.`;
+  if (chosen) return say`Kept by your choice; ${cost}.`;
   if (best.against < next.against)
     return say`It is the best one for this${next.warnings.some((w) => w.phrase.id === "M19.skin") ? ": the skin would dull the others" : ""}; ${cost}.`;
   return say`It is the quickest; ${cost}.`;

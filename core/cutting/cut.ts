@@ -83,7 +83,9 @@ export interface Cut extends Conditions {
   finishBending: { is: Mm; may: Mm } | null;
   /** The last pass once more at the same setting. */
   spring: boolean;
-  climb: boolean;
+  /** Which passes climb, by the person's choice and the slack of the screw. */
+  climb: "none" | "last" | "all";
+  teeth: number;
   limits: Limit[];
   bound: string;
   /** What the limits allow: the depth without an override. */
@@ -162,9 +164,9 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       ),
     );
   }
-  const climbs = task.own.climb
-    ? mayClimb(Math.max(0, ...passes.map((p) => p.depth)), feedAxis(ready).backlash, fz * cutter.teeth)
-    : null;
+  const mayClimbAt = (deep: Mm) => mayClimb(deep, feedAxis(ready).backlash, fz * cutter.teeth);
+  const climbs = task.own.climb ? mayClimbAt(Math.max(0, ...passes.map((p) => p.depth))) : null;
+  const lastClimbs = climbs && !climbs.ok && mayClimbAt(passes.at(-1)?.depth ?? Infinity).ok;
   if (climbs && !climbs.ok) warnings.push(warn(climbs.reason));
   const own = {
     speed: task.own.rpm !== null,
@@ -207,7 +209,8 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
     bending: bendingAt(setting, usable, fz),
     finishBending: last.bending,
     spring: last.spring,
-    climb: climbs?.ok ?? false,
+    climb: climbs?.ok ? "all" : lastClimbs ? "last" : "none",
+    teeth: cutter.teeth,
     limits,
     bound: bound.id,
     allowed,

@@ -200,6 +200,7 @@ const word = (
 
 const cutsWords = {
   conventional: "conventional",
+  climb: "climb",
   full: "full width",
   down: "straight down",
   air: "in air",

@@ -1,4 +1,4 @@
-import { nothingOwn, type OwnConditions } from "../cutting/index.ts";
+import { nothingOwn, type OwnConditions, rememberedCut } from "../cutting/index.ts";
 import { axisNames, type Face, faceNames, type Sizes } from "../frame/index.ts";
 import type { Material } from "../handbook/index.ts";
 import { type Locating, locateSetup } from "../locate/index.ts";
@@ -18,8 +18,15 @@ import {
 import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type FeatureProgress, featureStepsOf, isCut, type Step } from "../steps/index.ts";
-import { type Phrase, rule, say, words } from "../working/index.ts";
+import { type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
 import type { Override } from "./override.ts";
+import {
+  type ConditionOverride,
+  isOfConditions,
+  type Settled,
+  settleCondition,
+  withOwn,
+} from "./settle-cut.ts";
 import type { OverrideReport } from "./settle-overrides.ts";
 
 /** How the features of a part are made: their setups, with where zero lies in each and every step. */
@@ -75,6 +82,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   const shop = withTold(inputs.shop, states);
   const wanted = inputs.overrides.filter(isOfFeature);
   const begun = [...states.values()].map((s) => ({ ...s.told, cut: isCut(s) }));
+  const told = ownOf(wanted, states);
   const base: FeaturesAsked = {
     part,
     site,
@@ -85,7 +93,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     vise,
     material,
     shop,
-    own: ownOf(wanted, states),
+    own: told,
     ownWays: Object.fromEntries(
       wanted.flatMap((o) => (o.what === "way" && o.at !== "route" ? [[featureOfKey(o.at), o.value]] : [])),
     ),
@@ -94,9 +102,13 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     begun,
     last,
   };
-  const firstPlan = rememberedFeatures(base);
+  const asPlanned = rememberedFeatures(base);
+  const settled = settleConditions(wanted, asPlanned, base);
+  const withConditions = settled.size > 0 ? { ...base, own: mergedOwn(told, settled) } : base;
+  const firstPlan = settled.size > 0 ? rememberedFeatures(withConditions) : asPlanned;
   const ownSeats = seatsOf(wanted, firstPlan);
-  const seated = Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...base, ownSeats }) : firstPlan;
+  const seated =
+    Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...withConditions, ownSeats }) : firstPlan;
   // A seat in which something can no longer be cut is not taken: its override says why.
   const lost = seated.refused.find((r) => !firstPlan.refused.some((f) => f.feature === r.feature));
   const made = lost ? firstPlan : seated;
@@ -117,7 +129,16 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ...made,
     locatings,
     steps: made.setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
-    reports: wanted.map((o) => reportOn(o, made, lost?.reason ?? null, base, features)),
+    reports: wanted.map((o) => {
+      const outcome = isOfConditions(o) ? settled.get(o) : undefined;
+      return outcome
+        ? {
+            override: o,
+            state: outcome.ok ? "applied" : "impossible",
+            why: outcome.ok ? outcome.value.why : outcome.reason,
+          }
+        : reportOn(o, made, lost?.reason ?? null, base, features);
+    }),
     minutes: {
       cutting: made.setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
       handling: made.setups.reduce((sum, s) => sum + s.minutes.handling, 0),
@@ -153,6 +174,52 @@ function ownOf(
       vf: told.vf || null,
       depth: told.depth,
     };
+  return own;
+}
+
+type SettledAll = ReadonlyMap<ConditionOverride, Outcome<Settled>>;
+
+/** What becomes of own speeds, feeds, depths and directions, each on top of those before it at the same operation. */
+function settleConditions(
+  wanted: readonly Override[],
+  { setups }: FeaturePlan,
+  { shop, machine, material, begun, own: before }: FeaturesAsked,
+): SettledAll {
+  const settled = new Map<ConditionOverride, Outcome<Settled>>();
+  const own: Partial<Record<FeatureKey, OwnConditions>> = { ...before };
+  for (const override of wanted.filter(isOfConditions)) {
+    const operation = setups.flatMap((s) => s.operations).find((o) => o.key === override.at);
+    const cutter = shop.cutters.find((c) => c.id === operation?.cutter);
+    if (!operation?.set || !cutter) continue;
+    const { key, task, set } = operation;
+    const outcome = begun.some((b) => b.key === key)
+      ? refused(
+          words("The operation has begun: cutter, speed and feed stay as told until it is done."),
+          words("Finish it first."),
+        )
+      : settleCondition(override, {
+          machine,
+          task,
+          now: { cutter: cutter.id, rpm: set.rpm, vf: set.vf },
+          cutWith: (more) =>
+            task &&
+            rememberedCut({ ...task, own: { ...withOwn(own[key], more), cutter: cutter.id } }, cutter, {
+              machine,
+              material,
+              shop,
+            }),
+        });
+    if (outcome.ok) own[key] = withOwn(own[key], outcome.value.own);
+    settled.set(override, outcome);
+  }
+  return settled;
+}
+
+/** Conditions as told or chosen, with those that were settled. */
+function mergedOwn(told: FeaturesAsked["own"], settled: SettledAll): FeaturesAsked["own"] {
+  const own = { ...told };
+  for (const [{ at }, outcome] of settled)
+    if (outcome.ok && at !== "route" && !isFaceKey(at)) own[at] = withOwn(own[at], outcome.value.own);
   return own;
 }
 
@@ -248,7 +315,7 @@ function reportOn(
   return impossible(
     ofSeat
       ? (notSeated ?? words("The part cannot be held so with what is cut here."))
-      : words("Of a feature's operation the cutter is chosen here; speed, feed and depth follow from it."),
+      : words("It is done by hand: there is nothing to set."),
   );
 }
 

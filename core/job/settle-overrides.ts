@@ -3,12 +3,10 @@ import {
   type Cut,
   type CutTask,
   cutWith,
-  hardLimitBroken,
-  mayClimb,
   nothingOwn,
   type OwnConditions,
 } from "../cutting/index.ts";
-import { type Mm, mm, quantity } from "../quantity/index.ts";
+import { quantity } from "../quantity/index.ts";
 import { orientation } from "../frame/index.ts";
 import { jackUnder } from "../holding/index.ts";
 import {
@@ -23,39 +21,15 @@ import {
   type Setup,
 } from "../route/index.ts";
 import type { Piece } from "../stock/index.ts";
-import { pickSetting } from "../shop/index.ts";
-import {
-  done,
-  type Outcome,
-  type Phrase,
-  type Refusal,
-  refused,
-  rule,
-  say,
-  words,
-} from "../working/index.ts";
+import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
 import type { Override } from "./override.ts";
+import { depthApplied, type Settled, settleCondition, withOwn } from "./settle-cut.ts";
 
 /** What became of an override in this plan: none is dropped silently. */
 export interface OverrideReport {
   override: Override;
   state: "applied" | "impossible" | "withoutObject";
   why: Phrase;
-}
-
-/** Speeds this near to what is asked for are the same, as a ratio. */
-const sameSpeed = 1.02;
-
-/** Whether an own depth of a pass can be taken at all: hard limits (power, cutter) are never exceeded (M21). */
-export function ownDepthAllowed(cut: Cut, depth: Mm): Outcome<Mm> {
-  const broken = hardLimitBroken(cut, depth);
-  if (!broken) return done(depth);
-  return refused(
-    rule(
-      "M21.hard",
-    )`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(cut.allowed)} would do.`,
-    say`To lift it: ${broken.lifts}.`,
-  );
 }
 
 /** Settles how setups are held first, then what is cut with what: the cuts hang on the seats. */
@@ -210,7 +184,7 @@ function settleOverrides(
     }
     const outcome = begun.has(setup.key) ? onBegun(override, setup) : applied(override, setup, context);
     if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
-    context.own[setup.key] = { ...(context.own[setup.key] ?? nothingOwn), ...outcome.value.own };
+    context.own[setup.key] = withOwn(context.own[setup.key], outcome.value.own);
     return { override, state: "applied", why: outcome.value.why };
   });
 }
@@ -220,11 +194,6 @@ type CutOverride = Exclude<
   Override,
   SeatOverride | { what: "aim" | "school" | "ends" | "way" | "first" | "pickup" }
 >;
-
-interface Settled {
-  own: Partial<OwnConditions>;
-  why: Phrase;
-}
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */
 function onBegun(override: CutOverride, setup: Setup): Outcome<Settled> {
@@ -243,13 +212,6 @@ function onBegun(override: CutOverride, setup: Setup): Outcome<Settled> {
       );
 }
 
-function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
-  const allowed = ownDepthAllowed(cut, value);
-  return allowed.ok
-    ? done({ own: { depth: value }, why: say`${mm(value)} a pass instead of ${mm(cut.allowed)}.` })
-    : allowed;
-}
-
 /** Tries an override on top of those settled before it at the same cut. */
 function applied(override: CutOverride, setup: Setup, context: RouteContext): Outcome<Settled> {
   const before: CutTask = { ...setup.task, own: context.own[setup.key] ?? nothingOwn };
@@ -260,65 +222,28 @@ function applied(override: CutOverride, setup: Setup, context: RouteContext): Ou
   };
   const now = with_({});
   if (!now.ok) return now;
-  switch (override.what) {
-    case "depth":
-      return depthApplied(now.value, override.value);
-    case "cutter": {
-      const cutter = context.shop.cutters.find((c) => c.id === override.value);
-      if (!cutter)
-        return refused(
-          words("That cutter is not in the shop, or was retired."),
-          words("Choose another, or bring it back in the shop."),
-        );
-      const tried = cutWith({ ...before, own: { ...before.own, cutter: cutter.id } }, cutter, context);
-      if (!tried.ok) return tried;
-      const noRoom = noRoomOver(before, cutter, setup.seat, context);
-      if (noRoom) return noRoom;
-      const more = tried.value.minutes - setup.cut.minutes;
-      return done({
-        own: { cutter: cutter.id },
-        why: say`${cutter.name}: ${quantity("time", Math.abs(more))} ${more >= 0 ? "more" : "less"} than the plan's choice.`,
-      });
-    }
-    case "speed": {
-      const nearest = pickSetting(context.machine, override.value).rpm;
-      const off = Math.max(nearest / override.value, override.value / nearest);
-      if (off > sameSpeed)
-        return refused(
-          rule(
-            "M21.noSpeed",
-          )`${context.machine.name} has no ${quantity("spindleSpeed", override.value)}; the nearest is ${quantity("spindleSpeed", nearest)}.`,
-          words("Choose one of its speeds."),
-        );
-      const tried = with_({ rpm: override.value });
-      return tried.ok
-        ? done({
-            own: { rpm: override.value },
-            why: say`${quantity("spindleSpeed", nearest)} instead of ${quantity("spindleSpeed", now.value.rpm)}.`,
-          })
-        : tried;
-    }
-    case "feed": {
-      const tried = with_({ vf: override.value });
-      return tried.ok
-        ? done({
-            own: { vf: override.value },
-            why: say`${quantity("feed", override.value)} instead of ${quantity("feed", now.value.vf)}; ${mm(tried.value.depth)} a pass then.`,
-          })
-        : tried;
-    }
-    case "direction": {
-      const cutter = context.shop.cutters.find((c) => c.id === now.value.cutter);
-      if (setup.task.kind === "face" || setup.task.kind === "slot" || !cutter)
-        return refused(
-          words("Climb or conventional is only said of cuts with the side."),
-          words("Take the override back."),
-        );
-      const { backlash } = context.machine.axes[setup.task.feedAlong];
-      const may = mayClimb(now.value.depth, backlash, now.value.fz * cutter.teeth);
-      return may.ok ? done({ own: { climb: true }, why: words("Climb cut.") }) : may;
-    }
-  }
+  if (override.what !== "cutter")
+    return settleCondition(override, {
+      machine: context.machine,
+      task: before,
+      now: now.value,
+      cutWith: with_,
+    });
+  const cutter = context.shop.cutters.find((c) => c.id === override.value);
+  if (!cutter)
+    return refused(
+      words("That cutter is not in the shop, or was retired."),
+      words("Choose another, or bring it back in the shop."),
+    );
+  const tried = cutWith({ ...before, own: { ...before.own, cutter: cutter.id } }, cutter, context);
+  if (!tried.ok) return tried;
+  const noRoom = noRoomOver(before, cutter, setup.seat, context);
+  if (noRoom) return noRoom;
+  const more = tried.value.minutes - setup.cut.minutes;
+  return done({
+    own: { cutter: cutter.id },
+    why: say`${cutter.name}: ${quantity("time", Math.abs(more))} ${more >= 0 ? "more" : "less"} than the plan's choice.`,
+  });
 }
 
 /** The cutter settled already, else all of them. */

@@ -111,7 +111,7 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
           width: cut.width,
           lanes: cut.lanes,
           feedAlong: cut.feedAlong,
-          travel: travelOf(setup, by.vise).travel,
+          travel: travelOf(setup, by.vise, pass.last).travel,
           vf: pass.last ? cut.finishVf : cut.vf,
           rpm: cut.rpm,
           power: cut.power,

@@ -2,7 +2,7 @@ import { passesForRest } from "../cutting/index.ts";
 import { type Mm, type MmPerMin, tidy } from "../quantity/index.ts";
 import type { FeatureOperation, Sweep } from "../route/index.ts";
 import { type SetupFrame, sweepInSetup } from "./setup-frame.ts";
-import { clearOff, type SpindleWay } from "./spindle-way.ts";
+import { clearOff, reversed, type SpindleWay } from "./spindle-way.ts";
 import { discHeight } from "./touch-pickups.ts";
 import { spindleWays } from "./ways.ts";
 
@@ -148,9 +148,10 @@ function wallRounds(sweep: Sweep, operation: FeatureOperation, shift: Mm): Round
     // Straight down beside a round is one cut: only the walls are come to pass by pass.
     const once = left === 0 && !lap.spring;
     const walls = ways.filter((way) => once || way.points.length > 1);
+    const climbs = cut.climb === "all" || (cut.climb === "last" && left === 0);
     rounds.push(
       ...walls.map((way): Round => ({
-        way,
+        way: climbs && way.points.length > 1 ? reversed(way) : way,
         depth: operation.floor,
         level: i + 1,
         levels: laps.length,
@@ -193,12 +194,6 @@ function stairs(ways: readonly SpindleWay[]): Pick<Round, "way" | "depth" | "lev
 /** A slot cut at full width goes back the way it came at the next depth, unless it is open at one end only. */
 const turnsBack = (way: SpindleWay): boolean =>
   way.cuts === "full" && !way.closed && way.points.length === 2 && way.stops[0] === way.stops[1];
-
-const reversed = (way: SpindleWay): SpindleWay => ({
-  ...way,
-  points: [...way.points].reverse(),
-  stops: [...way.stops].reverse(),
-});
 
 /** A disc cutter: along to its place beside the shaft, down to its middle, then in from the side it was touched on. */
 function discMoves(

@@ -12,8 +12,8 @@ export interface SpindleWay {
   closed: boolean;
   /** How it comes to its depth. */
   entry: "outside" | "plunge";
-  /** Seen from the way the cutter travels: metal to the left is conventional; none on one side is full width. */
-  cuts: "conventional" | "full" | "down";
+  /** Seen from the way the cutter travels: metal to the left is conventional, to the right climbs; none on one side is full width. */
+  cuts: "conventional" | "climb" | "full" | "down";
   /** Whether a stop may not be passed: a closed end, a corner. */
   stops: readonly boolean[];
 }
@@ -65,6 +65,15 @@ export const straight = (
     stops: [!starts, !ends],
   };
 };
+
+/** The same way the other way round: what was cut conventional climbs. */
+export const reversed = (way: SpindleWay): SpindleWay => ({
+  ...way,
+  points: [...way.points].reverse(),
+  stops: [...way.stops].reverse(),
+  entry: way.closed || way.points.length === 1 ? way.entry : way.stops.at(-1) ? "plunge" : "outside",
+  cuts: way.cuts === "conventional" ? "climb" : way.cuts,
+});
 
 /** Straight down at one place, and up again. */
 export const plungeAt = (p: Point): SpindleWay => ({

@@ -1,5 +1,6 @@
 import {
   type Cut,
+  type CutTask,
   cutTask,
   cutTime,
   nothingOwn,
@@ -40,7 +41,8 @@ export interface FeatureOperation {
   /** Diameter that cuts, mm; 0 for hand work. */
   diameter: Mm;
   set: { rpm: Rpm; setting: string; vf: MmPerMin; feedBy: "power" | "hand"; pace: number } | null;
-  /** The working of a milling cut; null for others. */
+  /** What is milled, and the cut with its working; null for others. */
+  task: CutTask | null;
   cut: Cut | null;
   why: Phrase;
   /** Other cutters that could, with what they would take, minutes. */
@@ -72,7 +74,7 @@ export interface OperationPlace {
 /** Minutes to come to a place and back off by hand (guess). */
 const perPlace = 0.25;
 
-type Made = Pick<FeatureOperation, "cut" | "set" | "levels" | "diameter"> & {
+type Made = Pick<FeatureOperation, "task" | "cut" | "set" | "levels" | "diameter"> & {
   minutes: number;
   against: number;
   warnings: Warning[];
@@ -106,6 +108,7 @@ function withCutter(
     const { vf, warnings, ...set } = made.value;
     const way = tool.by === "hole" ? total : length + d;
     return done({
+      task: null,
       cut: null,
       set: { vf, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
       levels: [floor],
@@ -144,6 +147,7 @@ function withCutter(
       ? [floor]
       : cut.passes.map((p, i) => (i === cut.passes.length - 1 ? floor : tidy(top + p.cumulative)));
   return done({
+    task,
     cut,
     set: {
       rpm: cut.rpm,
@@ -194,6 +198,7 @@ export function operationOf(
       toolName: work.tool.with,
       diameter: 0,
       set: null,
+      task: null,
       cut: null,
       why: words("Done by hand, the part held in the bench vise or where it is."),
       others: [],
@@ -225,6 +230,7 @@ export function operationOf(
     toolName: best.cutter.name,
     diameter: best.made.diameter,
     set: best.made.set,
+    task: best.made.task,
     cut: best.made.cut,
     why: whyThis(
       best.cutter.id === wanted,
@@ -256,7 +262,7 @@ function whyThis(
       ? say`${next.name} would take ${quantity("time", next.more)} more.`
       : say`${next.name} would take ${quantity("time", -next.more)} less.`;
   return chosen
-    ? say`You chose it: ${cost}`
+    ? say`Kept by your choice: ${cost}`
     : sameTool
       ? say`It is in already; ${cost}`
       : say`There is no warning against it, and ${cost}`;

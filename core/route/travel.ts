@@ -13,13 +13,27 @@ export const sideCut = (
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
     : null;
 
-/** Which way the cutter goes over the part, and why (M16). */
+const turnedBack: Record<Side, Side> = { left: "right", right: "left", front: "back", back: "front" };
+
+/**
+ * Which way the cutter goes over the part, and why (M16).
+ * @param last asks for the last pass, which may climb where those before it may not
+ */
 export function travelOf(
   setup: Pick<Setup, "cut" | "seat" | "face">,
   vise: Pick<Vise, "fixedJaw">,
+  last = false,
 ): FeedDirection {
   const { cut, seat } = setup;
   const usual = feedDirection(cut.kind, seat.table ? { fixedJaw: "back" } : vise, sideCut(setup, vise));
+  if (cut.climb === "all" || (last && cut.climb === "last"))
+    return {
+      ...usual,
+      travel: turnedBack[usual.travel],
+      why: rule(
+        "M17.chosen",
+      )`You chose to climb: the cutter travels to the ${turnedBack[usual.travel]}, with the work to its right. Table gibs snug, and feed steadily.`,
+    };
   return seat.table && cut.kind === "face"
     ? {
         ...usual,

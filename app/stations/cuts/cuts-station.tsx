@@ -20,6 +20,7 @@ import { useAnswer } from "../../instruments/use-answer.ts";
 import { LimitsChart, LimitShares, SpeedsChart } from "./cut-charts.tsx";
 import { CutterRanking } from "./cutter-ranking.tsx";
 import { FeatureCut } from "./feature-cut.tsx";
+import { goesRound } from "./goes-round.ts";
 import { OwnConditions } from "./own-conditions.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 
@@ -87,6 +88,8 @@ function OneCut({ setup }: { setup: Setup }) {
   const route = useOverrides("route");
   const { cut } = setup;
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
+  const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
+  const able = (comparison?.ranking ?? []).filter((r) => r.minutes !== null);
   const holder = shop.holders.find((h) => h.id === cut.holder);
   const bound = cut.limits.find((l) => l.id === cut.bound);
   const next = plan.ladders[setup.key]?.find((p) => !p.done)?.number ?? null;
@@ -229,7 +232,16 @@ function OneCut({ setup }: { setup: Setup }) {
       </Box>
       <Warnings of={cut.warnings} />
       <Section title="Yours: cutter, speed, feed, depth">
-        <OwnConditions setup={setup} comparison={comparison} depthField={depthField} />
+        <OwnConditions
+          at={setup.key}
+          now={cut}
+          cutters={(able.some((r) => r.cutter === cut.cutter) ? able : [{ cutter: cut.cutter }, ...able]).map(
+            (r) => [r.cutter, nameOf(r.cutter)] as const,
+          )}
+          speeds={comparison?.speeds ?? []}
+          asked={{ depth: true, direction: goesRound(setup.task.kind) }}
+          depthField={depthField}
+        />
       </Section>
       <Box
         display="grid"

@@ -10,9 +10,8 @@ import {
   type OtherWay,
   minutesOfOperation,
 } from "../../../core/route/index.ts";
-import type { Machine } from "../../../core/shop/index.ts";
+import { type Machine, settingsNear } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
-import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -25,6 +24,8 @@ import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { goesRound } from "./goes-round.ts";
+import { OwnConditions } from "./own-conditions.tsx";
 
 /** One operation of a feature: with what, how fast, where the spindle goes, and what else could be done. */
 export function FeatureCut({
@@ -141,7 +142,7 @@ export function FeatureCut({
         </Box>
       </Box>
       <Warnings of={operation.warnings} />
-      <OwnTool operation={operation} />
+      <Own operation={operation} machine={machine ?? null} key={operation.key} />
       {moves.length > 0 && machine && (
         <Section title="Moves, from the one zero">
           <MovesTable moves={moves} machine={machine} at={at} onAt={setAt} />
@@ -155,6 +156,7 @@ export function FeatureCut({
 const kindWords = { go: "go to", down: "down", feed: "feed to", in: "in to" } as const;
 const cutsWords = {
   conventional: "conventional",
+  climb: "climb",
   full: "full width",
   down: "straight down",
   air: "",
@@ -235,28 +237,25 @@ function MovesTable({
   );
 }
 
-/** Another cutter for this operation, by choice. */
-function OwnTool({ operation }: { operation: FeatureOperation }) {
-  const { shop, reason } = useJob();
-  const own = useOverrides(operation.key);
-  const report = own.reportOf("cutter");
-  if (operation.by === "hand") return null;
+/** Cutter, speed, feed, depth and direction of this operation as the person wants them. */
+function Own({ operation, machine }: { operation: FeatureOperation; machine: Machine | null }) {
+  const { shop } = useJob();
+  const { cutter, set, task, others } = operation;
+  if (!cutter || !set || !machine) return null;
   const name = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   return (
-    <Box mt="8px" className="no-print">
-      {report && <OverrideNotice report={report} onUndo={() => own.takeBack("cutter")} />}
-      <Choice
-        label="Cutter"
-        value={operation.cutter ?? ""}
-        options={[
-          [operation.cutter ?? "", operation.toolName] as const,
-          ...operation.others.map(
-            (o) => [o.cutter, `${name(o.cutter)}, ${o.minutes.toFixed(1)} min`] as const,
-          ),
+    <Section title="Yours: cutter, speed, feed, depth">
+      <OwnConditions
+        at={operation.key}
+        now={{ cutter, rpm: set.rpm, setting: set.setting }}
+        cutters={[
+          [cutter, operation.toolName],
+          ...others.map((o) => [o.cutter, `${name(o.cutter)}, ${o.minutes.toFixed(1)} min`] as const),
         ]}
-        onChoose={(id) => own.set([["cutter", id]], reason || "by choice")}
+        speeds={settingsNear(machine, set.rpm)}
+        asked={{ depth: task !== null, direction: task !== null && goesRound(task.kind) }}
       />
-    </Box>
+    </Section>
   );
 }
 

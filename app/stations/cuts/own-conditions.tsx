@@ -1,10 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type RefObject, useId, useState } from "react";
 import { mm, parseLength } from "../../../core/quantity/index.ts";
-import type { Setup } from "../../../core/route/index.ts";
+import type { AnyKey } from "../../../core/route/index.ts";
 import { cuttingDiameter, speedSpan } from "../../../core/shop/index.ts";
 import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
-import type { CutComparison } from "../../../core/job/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -21,25 +20,34 @@ type Typed = (typeof typedKinds)[number];
 
 type Read = { ok: true; value: number; said: string } | { ok: false; problem: Phrase } | null;
 
-/** Cutter, speed, feed, depth and direction as the person wants them, each with its reason, its consequence and its undo. */
+/**
+ * Cutter, speed, feed, depth and direction as the person wants them, each with its reason, its consequence and its undo: of a
+ * face and of a feature alike.
+ */
 export function OwnConditions({
-  setup,
-  comparison,
+  at,
+  now,
+  cutters,
+  speeds,
+  asked,
   depthField,
 }: {
-  setup: Setup;
-  comparison: CutComparison | null;
-  depthField: RefObject<HTMLInputElement | null>;
+  at: AnyKey;
+  now: { cutter: string; rpm: number; setting: string };
+  /** The cutters that can do it, with what is said of each. */
+  cutters: readonly (readonly [id: string, name: string])[];
+  /** What the machine turns near to what is wanted. */
+  speeds: readonly { rpm: number; setting: string }[];
+  /** What can be set of it besides cutter, speed and feed. */
+  asked: { depth: boolean; direction: boolean };
+  depthField?: RefObject<HTMLInputElement | null>;
 }) {
   const { shop, job, unit } = useJob();
-  const own = useOverrides(setup.key);
+  const own = useOverrides(at);
   const [reason, setReason] = useState("");
   const [typed, setTyped] = useState<Record<Typed, string>>({ speed: "", feed: "", depth: "" });
   const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
-  const { cut } = setup;
-  const able = (comparison?.ranking ?? []).filter((r) => r.minutes !== null);
   const stepped = machine?.ranges.every((r) => r.speeds.kind === "steps") ?? true;
-  const onSide = setup.task.kind === "side" || setup.task.kind === "slab";
   const reports = (["cutter", "speed", "feed", "depth", "direction"] as const).flatMap(
     (what) => own.reportOf(what) ?? [],
   );
@@ -96,7 +104,7 @@ export function OwnConditions({
       outcome={outcomes[what]}
       onType={(text) => setTyped({ ...typed, [what]: text })}
       onUse={use}
-      {...(what === "depth" ? { fieldRef: depthField } : {})}
+      {...(what === "depth" && depthField ? { fieldRef: depthField } : {})}
     />
   );
 
@@ -118,17 +126,15 @@ export function OwnConditions({
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 18px">
         <Choice
           label="Cutter"
-          value={cut.cutter}
-          options={(able.some((r) => r.cutter === cut.cutter) ? able : [{ cutter: cut.cutter }, ...able]).map(
-            (r) => [r.cutter, shop.cutters.find((c) => c.id === r.cutter)?.name ?? r.cutter] as const,
-          )}
+          value={now.cutter}
+          options={cutters}
           onChoose={(id) => own.set([["cutter", id]], reason)}
         />
         {stepped ? (
           <Choice
             label="Speed"
-            value={String(cut.rpm)}
-            options={(comparison?.speeds ?? [{ rpm: cut.rpm, setting: cut.setting }]).map(
+            value={String(now.rpm)}
+            options={(speeds.some((s) => s.rpm === now.rpm) ? speeds : [now, ...speeds]).map(
               (s) => [String(s.rpm), `${s.rpm} rpm, ${s.setting}`] as const,
             )}
             onChoose={(rpm) => own.set([["speed", Number(rpm)]], reason)}
@@ -137,8 +143,8 @@ export function OwnConditions({
           entry("speed", `Speed, rpm${machine ? `, ${speedSpan(machine).join(" to ")}` : ""}`)
         )}
         {entry("feed", unit === "mm" ? "Feed, mm/min" : "Feed, in/min")}
-        {entry("depth", "Depth of a pass")}
-        {onSide && (
+        {asked.depth && entry("depth", "Depth of a pass")}
+        {asked.direction && (
           <Button
             aria-pressed={own.reportOf("direction") !== undefined}
             onClick={() =>
@@ -164,11 +170,9 @@ export function OwnConditions({
         </Box>
       </Box>
       <chakra.p fontSize="13px" color="quiet" mt="6px">
-        {setup.task.kind === "face" || setup.task.kind === "slot"
-          ? ""
-          : "Conventional unless you say otherwise. "}
+        {asked.direction && "Conventional unless you say otherwise. "}
         {shop.cutters
-          .filter((c) => c.id === cut.cutter)
+          .filter((c) => c.id === now.cutter)
           .map((c) => (
             <span key={c.id}>
               Out of its holder <Figure of={mm(c.stickout)} />, {(c.stickout / cuttingDiameter(c)).toFixed(1)}{" "}

@@ -38,7 +38,7 @@ export function CutCard({
           ? "Raise the knee"
           : "Lower the head";
   const { cut } = setup;
-  const { travel } = travelOf(setup, vise);
+  const { travel } = travelOf(setup, vise, pass.last);
   const vf = pass.last ? cut.finishVf : cut.vf;
   const lead = machine.axes[cut.feedAlong].lead;
   return (

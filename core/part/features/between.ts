@@ -2,6 +2,7 @@ import { axisNames, axisOf, extentOfOutline } from "../../frame/index.ts";
 import { type Mm, mm } from "../../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../../working/index.ts";
 import { type Box, boxOfPrism, type Cutout, depthOf } from "./cutout.ts";
+import { pointBelow } from "./hole/point.ts";
 import type { Feature } from "./index.ts";
 
 /** A wall thinner than this, or than a share of its depth, bends or breaks away (domain.md 2). */
@@ -25,6 +26,8 @@ export interface Held {
   cutout: Cutout;
   /** The thinnest wall that stands beside it, mm. */
   least: Mm;
+  /** How far the point of a drill goes below its floor, mm. */
+  point: Mm;
   /** Boxes of its pieces; a part left standing in it and a drawn thread left aside. */
   boxes: readonly Box[];
   /** The same for cutouts that are the same. */
@@ -36,6 +39,7 @@ export const held = (name: string, feature: Feature, cutout: Cutout): Held => ({
   feature,
   cutout,
   least: wallBeside(feature, cutout),
+  point: pointBelow(feature),
   boxes: cutout.prisms.filter((p) => !p.island && !p.thread).map((p) => boxOfPrism(p)),
   print: JSON.stringify(cutout.prisms),
 });

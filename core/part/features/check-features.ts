@@ -1,11 +1,11 @@
 import { type Axis, axesAcross, axisNames, axisOf, facesOf } from "../../frame/index.ts";
 import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.ts";
 import type { Machine, Shop } from "../../shop/index.ts";
-import { rule, stop, type Warning, warn } from "../../working/index.ts";
+import { rule, say, stop, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
 import { between, crossings, held, type Held } from "./between.ts";
 import { chainAlong } from "./chain.ts";
-import type { Cutout } from "./cutout.ts";
+import { type Cutout, depthOf } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
 import { needsDimension } from "./locate.ts";
 import type { Site } from "./site.ts";
@@ -120,13 +120,24 @@ function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warni
 }
 
 /** Walls left between a cutout and the sides of the part, and its floor. Round about a shaft its own rules speak. */
-function thinWalls({ name, cutout, least }: Held, { sizes, shaft }: Site): Warning[] {
+function thinWalls({ name, cutout, least, point }: Held, { sizes, shaft }: Site): Warning[] {
   const beside = axesAcross(cutout.face).flatMap((axis) => facesOf(axis));
   const below = facesOf(axisOf(cutout.face)).filter((f) => f !== cutout.face);
   return [...beside, ...below].flatMap((face) => {
     const axis = axisOf(face);
     if (cutout.opens.includes(face) || (shaft && axis !== "length")) return [];
-    const wall = face === facesOf(axis)[0] ? cutout.box[axis][0] : sizes[axis] - cutout.box[axis][1];
+    const drawn = face === facesOf(axis)[0] ? cutout.box[axis][0] : sizes[axis] - cutout.box[axis][1];
+    const wall = axis === axisOf(cutout.face) ? drawn - point : drawn;
+    if (wall <= 0 && drawn > 0) {
+      const most = depthOf(cutout) + wall - least;
+      return [
+        warn(
+          rule(
+            "drawing.point",
+          )`The point of the drill goes ${mm(point)} below the ${name} and comes out ${mm(-wall)} through the ${face} face. Drill it through${most > 0 ? say`, or at most ${mm(most)} deep` : say``}.`,
+        ),
+      ];
+    }
     return wall < least - 1e-9
       ? [
           warn(

@@ -1,13 +1,11 @@
 import { type Mm, mm, tidy } from "../../quantity/index.ts";
-import type { Point } from "../../part/index.ts";
+import { drillPoint, type Point } from "../../part/index.ts";
 import { cuttingDiameter, type Cutter, type Shop } from "../../shop/index.ts";
 import { note, type Phrase, rule, say, type Warning, words } from "../../working/index.ts";
 import type { Work } from "./recipe.ts";
 
 /** A drill goes so far out of the far side of a through hole, beyond its point, mm. */
 const through = 1;
-/** Height of the point of an ordinary drill (118°) against its diameter. */
-export const drillPoint = 0.3;
 /** Wider than this a drill is led by a smaller one, mm. */
 const pilotOver = 10;
 /** How deep a spotting drill goes, mm. */
@@ -17,8 +15,10 @@ export interface HoleAsked {
   at: readonly Point[];
   top: Mm;
   floor: Mm;
-  /** Out at the far side. */
+  /** Drawn out at the far side. */
   through: boolean;
+  /** Depth at which the part ends, mm: what goes deeper comes out, drawn so or not. */
+  ends: Mm;
   exact: Mm;
 }
 
@@ -66,15 +66,16 @@ export function drillWorks(
   shop: Shop,
   task = "drill",
 ): Work[] {
-  const thin: Warning[] = asked.through
-    ? [
-        note(
-          rule(
-            "M48.through",
-          )`At break-through a drill grabs: ease the feed, and keep hands off the part. Nothing may lie below the hole.`,
-        ),
-      ]
-    : [];
+  const thin: Warning[] =
+    drilledTo(asked, diameter) > asked.ends
+      ? [
+          note(
+            rule(
+              "M48.through",
+            )`At break-through a drill grabs: ease the feed, and keep hands off the part. Nothing may lie below the hole.`,
+          ),
+        ]
+      : [];
   const pilots = shop.cutters.filter(
     (c) =>
       c.kind === "twistDrill" &&

@@ -1,3 +1,4 @@
+import { axisOf } from "../../../frame/index.ts";
 import { boreOf, headOf, holeMiddles, middleOn, threadOf } from "../../../part/index.ts";
 import { type Mm, mm, tidy } from "../../../quantity/index.ts";
 import { cuttingDiameter } from "../../../shop/index.ts";
@@ -34,7 +35,7 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
   const sunk = Math.min(...at.map((point) => metalFrom(up, point, place)));
   const top = sunk < floor ? Math.max(face, sunk) : face;
   const exact = 0.1;
-  const asked: HoleAsked = { at, top, floor, through, exact };
+  const asked: HoleAsked = { at, top, floor, through, ends: place.sizes[axisOf(up)], exact };
   const aim = aimOf(feature, "diameter", place.part);
   const measure: Measured | null = aim && {
     size: "diameter",

@@ -1,0 +1,133 @@
+import {
+  type Cut,
+  type CutTask,
+  hardLimitBroken,
+  mayClimb,
+  nothingOwn,
+  type OwnConditions,
+} from "../cutting/index.ts";
+import { type Mm, mm, quantity } from "../quantity/index.ts";
+import { type Machine, pickSetting } from "../shop/index.ts";
+import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
+import type { Override } from "./override.ts";
+
+/** Overrides of how fast, how deep and which way something is cut: the same for a face and for a feature. */
+export type ConditionOverride = Extract<Override, { what: "depth" | "speed" | "feed" | "direction" }>;
+export const isOfConditions = (o: Override): o is ConditionOverride =>
+  ["depth", "speed", "feed", "direction"].includes(o.what);
+
+/** What a person's own condition is tried on. */
+export interface CutAsked {
+  machine: Machine;
+  /** What is cut; null for a tool whose depth is given, such as a drill. */
+  task: CutTask | null;
+  /** Cutter, spindle speed and feed as they are without it. */
+  now: { cutter: string; rpm: number; vf: number };
+  /** The cut with what was settled before and this on top; null for a tool whose depth is given. */
+  cutWith: (own: Partial<OwnConditions>) => Outcome<Cut> | null;
+}
+
+/** What is put into the plan, and what it changes. */
+export interface Settled {
+  own: Partial<OwnConditions>;
+  why: Phrase;
+}
+
+/** Speeds this near to what is asked for are the same, as a ratio. */
+const sameSpeed = 1.02;
+
+/** Whether an own depth of a pass can be taken at all: hard limits (power, cutter) are never exceeded (M21). */
+export function ownDepthAllowed(cut: Cut, depth: Mm): Outcome<Mm> {
+  const broken = hardLimitBroken(cut, depth);
+  if (!broken) return done(depth);
+  return refused(
+    rule(
+      "M21.hard",
+    )`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(cut.allowed)} would do.`,
+    say`To lift it: ${broken.lifts}.`,
+  );
+}
+
+export function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
+  const allowed = ownDepthAllowed(cut, value);
+  return allowed.ok
+    ? done({
+        own: { cutter: cut.cutter, depth: value },
+        why: say`${mm(value)} a pass instead of ${mm(cut.allowed)}.`,
+      })
+    : allowed;
+}
+
+/** Tries one own condition on top of those settled before it. The cutter it was set for stays with it. */
+export function settleCondition(override: ConditionOverride, asked: CutAsked): Outcome<Settled> {
+  const { machine, now, cutWith } = asked;
+  switch (override.what) {
+    case "depth": {
+      const cut = cutWith({});
+      if (!cut)
+        return refused(
+          words(
+            "This tool goes to its depth in one go, drawn back for the chips: there is no depth of a pass.",
+          ),
+          words("Take the override back."),
+        );
+      return cut.ok ? depthApplied(cut.value, override.value) : cut;
+    }
+    case "speed": {
+      const nearest = pickSetting(machine, override.value).rpm;
+      const off = Math.max(nearest / override.value, override.value / nearest);
+      if (off > sameSpeed)
+        return refused(
+          rule(
+            "M21.noSpeed",
+          )`${machine.name} has no ${quantity("spindleSpeed", override.value)}; the nearest is ${quantity("spindleSpeed", nearest)}.`,
+          words("Choose one of its speeds."),
+        );
+      const cut = cutWith({ rpm: override.value });
+      return cut && !cut.ok
+        ? cut
+        : done({
+            own: { cutter: now.cutter, rpm: override.value },
+            why: say`${quantity("spindleSpeed", nearest)} instead of ${quantity("spindleSpeed", now.rpm)}.`,
+          });
+    }
+    case "feed": {
+      const cut = cutWith({ vf: override.value });
+      return cut && !cut.ok
+        ? cut
+        : done({
+            own: { cutter: now.cutter, vf: override.value },
+            why: say`${quantity("feed", override.value)} instead of ${quantity("feed", now.vf)}${cut ? say`; ${mm(cut.value.depth)} a pass then` : say``}.`,
+          });
+    }
+    case "direction": {
+      const cut = cutWith({ climb: true });
+      if (!cut || !asked.task || asked.task.kind === "face" || asked.task.kind === "slot")
+        return refused(
+          words("Climb or conventional is only said of cuts with the side."),
+          words("Take the override back."),
+        );
+      if (!cut.ok) return cut;
+      const { climb, passes, fz } = cut.value;
+      if (climb === "none") {
+        const { backlash } = machine.axes[asked.task.feedAlong];
+        const deepest = Math.max(0, ...passes.map((p) => p.depth));
+        const may = mayClimb(deepest, backlash, fz * cut.value.teeth);
+        if (!may.ok) return may;
+      }
+      return done({
+        own: { cutter: now.cutter, climb: true },
+        why:
+          climb === "last"
+            ? words("The last pass climbs; with the slack in the screw the passes before it may not.")
+            : words("Climb cut."),
+      });
+    }
+  }
+}
+
+/** Conditions of one cut with something more settled of them. */
+export const withOwn = (before: OwnConditions | undefined, more: Partial<OwnConditions>): OwnConditions => ({
+  ...(before ?? nothingOwn),
+  ...more,
+});

@@ -41,7 +41,7 @@ function strokes(count: number): Instruction[] {
       do: "place",
       at: { up: "top", fixed: "back" },
       on: "vise",
-      things: [{ id: "parallels", height: 16, thickness: 8, length: 125 }],
+      things: [{ id: "parallels", height: 16, thickness: 8, length: 125, inset: 0, single: false }],
       out: null,
       projection: 16,
     },

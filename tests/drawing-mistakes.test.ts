@@ -153,6 +153,12 @@ const caught: [what: string, id: string, slip: () => unknown, near: () => unknow
     () => inBlock(hole({}, {}, "left 7")),
   ],
   [
+    "M09: a blind hole whose point comes out below",
+    "drawing.point",
+    () => inBlock(hole({ depth: "37" })),
+    () => inBlock(hole({ depth: "34" })),
+  ],
+  [
     "a hole beyond the edge",
     "drawing.outside",
     () => inBlock(hole({}, {}, "left 1")),

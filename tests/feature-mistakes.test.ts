@@ -3,7 +3,7 @@ import { type Job, plan } from "../core/job/index.ts";
 import { combinedZ, featureMoves } from "../core/locate/index.ts";
 import type { Feature } from "../core/part/index.ts";
 import { type Cutter, demoShop, newCutter, type Shop } from "../core/shop/index.ts";
-import { block, featureList, featureOf } from "./support/cheek-block.ts";
+import { block, dim, featureList, featureOf, read } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 
@@ -34,6 +34,34 @@ const slot = (sizes: Record<string, string>, more: Parameters<typeof featureOf>[
 const hole = (front: string, diameter = "8.5") =>
   featureOf("hole", "hole", "top", { sizes: { diameter }, second: `front ${front}` });
 const keyed = demoJobs().find((j) => j.id === "drum-shaft")!;
+/** A block of other sizes with one feature, its lump 3 larger all round. */
+const sized = (sizes: Record<"length" | "width" | "height", number>, ...features: Feature[]): Job =>
+  block(
+    ...Object.entries(sizes).flatMap(([axis, size]): [string, unknown][] => [
+      [`part/sizes/${axis}`, dim(`${size} ±0.1`)],
+      [`stock/measured/${axis}/p1`, read(size + 3)],
+      [`stock/measured/${axis}/p2`, read(size + 2.8)],
+    ]),
+    ["part/features", featureList(features)],
+  );
+/** Three holes across the block. */
+const row = featureOf("hole", "hole", "top", {
+  sizes: { diameter: "8.5", pitchSecond: "17.3" },
+  numbers: { countFirst: 1, countSecond: 3 },
+  second: "front 12.7",
+  choices: { pattern: "grid", towardSecond: "back" },
+});
+const tall = (height: number): Job =>
+  sized(
+    { length: 80, width: 60, height },
+    featureOf("hole", "hole", "top", { sizes: { diameter: "8.5", depth: "20" } }),
+  );
+const bar = (length: number): Job =>
+  sized(
+    { length, width: 40, height: 20 },
+    featureOf("hole", "hole", "top", { sizes: { diameter: "8.5" }, first: "left 20" }),
+  );
+const plate = (diameter: string): Job => sized({ length: 80, width: 60, height: 10 }, hole("30", diameter));
 const owning = (...cutters: Cutter[]): Shop => ({ ...demoShop, cutters: [...cutters, ...demoShop.cutters] });
 const eight = newCutter({
   id: "em-8-2",
@@ -64,24 +92,45 @@ const step = featureOf("step", "step", "top", {
 const caught: [id: string, what: string, slip: () => string[], says: string, near: () => string[]][] = [
   [
     "M09",
-    "thick parallels under a hole that comes out near the jaw",
+    "parallels too thick to lie anywhere clear of a row of holes that come out",
     () =>
       idsOf(
         part(
-          [hole("13")],
+          [row],
           { at: "hole/spot", what: "fixed", value: "front" },
           { at: "hole/spot", what: "parallels", value: "parallels-16" },
         ),
       ),
-    "M09.under",
+    "holding.tooThick",
     () =>
       idsOf(
         part(
-          [hole("13")],
+          [row],
           { at: "hole/spot", what: "fixed", value: "front" },
-          { at: "hole/spot", what: "parallels", value: "parallels-12" },
+          { at: "hole/spot", what: "parallels", value: "parallels-8" },
         ),
       ),
+  ],
+  [
+    "M20",
+    "a part too tall for a drill that is owned: the room is the reason, not the drill",
+    () => idsOf(tall(300)),
+    "M43.daylight",
+    () => idsOf(tall(60)),
+  ],
+  [
+    "M42",
+    "a hole near the end of a bar that hangs far out of the jaws",
+    () => idsOf(bar(400)),
+    "M42.free",
+    () => idsOf(bar(150)),
+  ],
+  [
+    "M48",
+    "a wide drill through a thin plate that is barely held",
+    () => idsOf(plate("12")),
+    "M48.grab",
+    () => idsOf(plate("8.5")),
   ],
   [
     "M20",

@@ -109,7 +109,7 @@ describe("what speaks against a setup", () => {
           id: "b",
           at: "hole/spot",
           what: "parallels",
-          value: "parallels-16",
+          value: "parallels-32",
           reason: "",
           since: "2026-11-26T08:00:00Z",
         },
@@ -122,10 +122,10 @@ describe("what speaks against a setup", () => {
     let records: Record[] = [];
     const said = () =>
       [...phraseIds(planOf(job, records).features!.setups.map((s) => s.warnings))].filter((id) =>
-        id.startsWith("M09"),
+        id.startsWith("M12"),
       );
     const before = said();
-    expect(before).toContain("M09.under");
+    expect(before).toContain("M12.side");
     for (let i = 0; i < 400; i++) {
       const made = planOf(job, records);
       const step = made.steps[made.current];

@@ -1,3 +1,4 @@
+import { parallelSpans } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -39,7 +40,7 @@ export function featureSection(
     { kind: "rect", x: right, y: y(vise.jawDepth), w: vise.jawThickness, h: vise.jawDepth, ink: "fixedJaw" },
   ];
   if (seat.parallels)
-    for (const x of [left, right - seat.parallels.thickness])
+    for (const x of parallelSpans(seat.parallels, seat.between).map(({ to }) => right - to))
       shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
   if (round) {
     shapes.push({

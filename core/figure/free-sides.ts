@@ -1,3 +1,4 @@
+import { parallelSpans } from "../holding/index.ts";
 import { alongJaws, axisOf, sideOf } from "../frame/index.ts";
 import { mm } from "../quantity/index.ts";
 import type { Setup } from "../route/index.ts";
@@ -56,7 +57,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
         { kind: "rect", x: right, w: vise.jawThickness, ink: "fixedJaw", ...jaw },
       );
       if (seat.parallels)
-        for (const x of [left, right - seat.parallels.thickness])
+        for (const x of parallelSpans(seat.parallels, seat.between).map(({ to }) => right - to))
           shapes.push({
             kind: "rect",
             x,

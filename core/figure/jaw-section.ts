@@ -1,3 +1,4 @@
+import { parallelSpans } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import type { Setup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
@@ -55,7 +56,8 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
     },
   ];
   if (seat.parallels) {
-    for (const x of [partLeft, fixedEdge - seat.parallels.thickness]) {
+    for (const { to } of parallelSpans(seat.parallels, seat.between)) {
+      const x = fixedEdge - to;
       shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
     }
   }

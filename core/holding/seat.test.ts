@@ -58,8 +58,8 @@ describe("seat in a plain vise", () => {
       "holding.parallels",
     ],
     [
-      "narrower than two parallels",
-      request(piece([100, 12, 30], "milled"), "top", "front"),
+      "narrower than any parallel",
+      request(piece([100, 6, 30], "milled"), "top", "front"),
       "holding.parallels",
     ],
     [

@@ -24,6 +24,7 @@ import {
 } from "../working/index.ts";
 import * as z from "../zod.ts";
 import { clearOfParallels, pastJaw } from "./parallel-reached.ts";
+import { clearPlace, parallelsSchema } from "./parallels-lie.ts";
 
 /** Cutter clearance left above the jaws after the last pass, mm (domain.md 5). */
 export const cutterClearance = 2;
@@ -35,7 +36,7 @@ export const seatSchema = z.object({
   fixed: faceSchema,
   vise: z.string(),
   /** What the part stands on: the bed of the vise or a pair of parallels. */
-  parallels: z.object({ id: z.string(), height: z.number(), thickness: z.number() }).nullable(),
+  parallels: parallelsSchema.nullable(),
   /** Round rod at the moving jaw; height of its middle above the bed. */
   rod: z.object({ id: z.string(), diameter: z.number(), height: z.number() }).nullable(),
   /** Strips of paper between part and jaws, for friction. */
@@ -91,7 +92,12 @@ export interface SeatRequest {
   points: boolean;
   /** Grip aimed at so that the sides stand free above the jaws, mm; null for as deep as it goes. */
   wantedGrip: Mm | null;
+  /** What comes out below, from the fixed jaw inward, mm: parallels lie clear of it. */
+  comesOut?: readonly (readonly [Mm, Mm])[];
 }
+
+/** Parallels keep so far from what comes out below, mm. */
+export const clearBelow = 1;
 
 /** Why chosen parallels do not do. */
 function whyNotThose(chosen: Parallels, needed: Mm, between: Mm): [Phrase, Phrase] {
@@ -105,7 +111,7 @@ function whyNotThose(chosen: Parallels, needed: Mm, between: Mm): [Phrase, Phras
     : [
         rule(
           "holding.tooThick",
-        )`Two of the ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart.`,
+        )`The ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart, clear of what is cut through.`,
         say`Take thinner ones.`,
       ];
 }
@@ -145,7 +151,12 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     );
   }
   const needed = parallelHeightNeeded(vise, removal, standing);
-  const fits = (p: Parallels) => 2 * p.thickness + 2 <= between;
+  const places = new Map(
+    request.parallels.map((p) => [p, clearPlace(p.thickness, between, request.comesOut ?? [], clearBelow)]),
+  );
+  const fits = (p: Parallels) => places.get(p) !== null;
+  /** A pair before one alone, at the jaws before further in. */
+  const rank = (p: Parallels) => (places.get(p)!.single ? 2 : places.get(p)!.inset > 0 ? 1 : 0);
   const reached = (p: Parallels) =>
     overhang !== null && pastJaw(p, vise) > overhang - request.offEnd - clearOfParallels ? 1 : 0;
   const high = request.parallels.filter((p) => p.height >= needed && fits(p));
@@ -156,7 +167,13 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     (request.wantedGrip !== null
       ? nearestToGrip(high, request.wantedGrip, needed, vise)
       : needed > 0
-        ? high.sort((a, b) => reached(a) - reached(b) || a.height - b.height || a.thickness - b.thickness)[0]
+        ? high.sort(
+            (a, b) =>
+              reached(a) - reached(b) ||
+              rank(a) - rank(b) ||
+              a.height - b.height ||
+              a.thickness - b.thickness,
+          )[0]
         : undefined);
   if (needed > 0 && !pair) {
     const tallest = Math.max(0, ...request.parallels.filter(fits).map((p) => p.height));
@@ -182,7 +199,9 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     up: at.up,
     fixed: at.fixed,
     vise: vise.id,
-    parallels: pair ? { id: pair.id, height: pair.height, thickness: pair.thickness } : null,
+    parallels: pair
+      ? { id: pair.id, height: pair.height, thickness: pair.thickness, ...places.get(pair)! }
+      : null,
     rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
     paper: request.paper,
     jack: request.jack && overhang !== null,

@@ -25,6 +25,8 @@ function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
       id: "parallels",
       height: seat.parallels.height,
       thickness: seat.parallels.thickness,
+      inset: seat.parallels.inset,
+      single: seat.parallels.single,
       length: owned?.length ?? 125,
     });
   }

@@ -50,6 +50,17 @@ export function supportHeight(things: ReadonlyMap<ThingId, Thing>): Mm {
   return parallels?.id === "parallels" ? parallels.height : packing?.id === "packing" ? packing.height : 0;
 }
 
+/** Where parallels lie, from the fixed jaw to the moving one below zero, between jaws so far apart. */
+const slabsOf = (
+  { thickness, inset, single }: Extract<Thing, { id: "parallels" }>,
+  width: Mm,
+): { name: string; y: readonly [Mm, Mm] }[] => {
+  const fixed = { name: "the parallel at the fixed jaw", y: [-inset - thickness, -inset] as const };
+  return single
+    ? [{ ...fixed, name: "the parallel" }]
+    : [fixed, { name: "the parallel at the moving jaw", y: [-width + inset, -width + inset + thickness] }];
+};
+
 const tableSize = 900;
 const jawBehind = 1;
 
@@ -171,14 +182,9 @@ export function bodiesOf(
   add("the table", [-tableSize, -tableSize, -bedHeight - 60], [tableSize, tableSize, -bedHeight]);
   const parallels = things.get("parallels");
   if (parallels?.id === "parallels") {
-    const { length, thickness, height } = parallels;
-    across("the parallel at the fixed jaw", [-length / 2, length / 2], [-thickness, 0], [0, height]);
-    across(
-      "the parallel at the moving jaw",
-      [-length / 2, length / 2],
-      [-width, -width + thickness],
-      [0, height],
-    );
+    const { length, height } = parallels;
+    for (const { name, y } of slabsOf(parallels, width))
+      across(name, [-length / 2, length / 2], y, [0, height]);
   }
   if (rod?.id === "rod") {
     const r = rod.diameter / 2;
@@ -280,9 +286,8 @@ export function contactOf(
     supports.push({ name, area: slab.volume / rest, at: [0, side * ((y[0] + y[1]) / 2), base] });
   };
   if (parallels?.id === "parallels") {
-    const { length, thickness } = parallels;
-    support("the parallel at the fixed jaw", [-length / 2, length / 2], [-thickness, 0]);
-    support("the parallel at the moving jaw", [-length / 2, length / 2], [-width, -width + thickness]);
+    const { length } = parallels;
+    for (const { name, y } of slabsOf(parallels, width)) support(name, [-length / 2, length / 2], y);
   } else support("the bed", [-half, half], [-width, 0]);
   const jaw = (name: string, from: Mm, to: Mm, thick: Mm) => {
     const slab = within([-half, from, 0], [half, to, top]);

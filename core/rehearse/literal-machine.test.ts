@@ -52,7 +52,14 @@ const shop: Shop = {
     }),
   ],
 };
-const parallels: Thing = { id: "parallels", height: 22, thickness: 8, length: 125 };
+const parallels = {
+  id: "parallels",
+  height: 22,
+  thickness: 8,
+  length: 125,
+  inset: 0,
+  single: false,
+} as const satisfies Thing;
 const rod: Thing = { id: "rod", diameter: 12, height: 31 };
 
 type Step = Instruction;

@@ -10,7 +10,7 @@ export type MachineAxis = "x" | "y" | "z";
 
 /** A thing that is put on the bed or the table, with the sizes that were told of it; mm. */
 export type Thing =
-  | { id: "parallels"; height: Mm; thickness: Mm; length: Mm }
+  | { id: "parallels"; height: Mm; thickness: Mm; length: Mm; inset: Mm; single: boolean }
   | { id: "rod"; diameter: Mm; height: Mm }
   | { id: "packing"; height: Mm }
   | { id: "straps"; count: number; over: Face; reach: Mm }

@@ -1,13 +1,5 @@
 import { axisOf, sideOf } from "../frame/index.ts";
-import {
-  otherFaceAtJaw,
-  parallelReached,
-  pullMovesZero,
-  seatWarnings,
-  sprungByJaws,
-  thinBows,
-  twistsJaw,
-} from "../holding/index.ts";
+import { otherFaceAtJaw, parallelReached, seatWarnings, thinBows, heldWarnings } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
 import { handlingOf } from "./handling.ts";
@@ -39,8 +31,11 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
       ...extentReasons(setup),
     ],
     warnings: [
-      ...(setup.entry === "stays" ? [] : seatWarnings(before, seat, cut.kind === "side" || setup.stays)),
-      ...(context.vise.id === seat.vise ? viseWarnings(setup, context) : []),
+      ...(context.vise.id === seat.vise
+        ? viseWarnings(setup, context)
+        : setup.entry === "stays"
+          ? []
+          : seatWarnings(before, seat, cut.kind === "side" || setup.stays)),
       ...cut.warnings,
       ...(setup.sized && setup.from < setup.limits.lower
         ? [
@@ -60,27 +55,34 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
   };
 }
 
-/** What holding says against a setup in this vise: parallels in the way, stretch, the face at the jaw, thin parts. */
-function viseWarnings(
-  { seat, cut, from, to, face, before, sized, limits }: Facts,
-  { vise, shop, spares }: RouteContext,
-): Warning[] {
+/** What holding says against a setup in this vise: the seat, parallels in the way, the face at the jaw, thin parts. */
+function viseWarnings(setup: Facts, { vise, shop, spares }: RouteContext): Warning[] {
+  const { seat, cut, from, to, face, before, sized, limits } = setup;
   const tolerance =
     sized && Number.isFinite(limits.upper - limits.lower) ? limits.upper - limits.lower : null;
   const thinnest = Math.min(...Object.values(before.sizes)) === before.sizes[axisOf(face)];
+  const side = cut.kind === "side";
   return [
+    ...(setup.entry === "stays"
+      ? []
+      : heldWarnings({
+          piece: before,
+          seat,
+          vise,
+          side: side || setup.stays,
+          tolerance,
+          cuts: side && seat.overhang !== null ? [] : null,
+          faced: !side,
+        })),
     ...parallelReached(
       seat,
       vise,
       shop.parallels.find((p) => p.id === seat.parallels?.id),
-      cut.kind === "side" ? from - to : 0,
+      side ? from - to : 0,
     ),
-    ...pullMovesZero(vise, tolerance),
-    ...twistsJaw(seat, vise),
-    ...(cut.kind === "side" && seat.overhang === null ? [] : otherFaceAtJaw(before, face, seat.fixed)),
+    ...(side && seat.overhang === null ? [] : otherFaceAtJaw(before, face, seat.fixed)),
     ...(thinnest && spares[axisOf(face)].spare > 0
       ? thinBows(before.sizes, tolerance === null ? null : tolerance / 2)
       : []),
-    ...(cut.kind === "side" ? [] : sprungByJaws(seat)),
   ];
 }

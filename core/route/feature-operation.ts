@@ -8,11 +8,20 @@ import {
   rememberedCut,
   toolCut,
 } from "../cutting/index.ts";
-import type { GripCapacity } from "../holding/index.ts";
+import { drillGrabs, type GripCapacity } from "../holding/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { type Mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Machine, type Shop } from "../shop/index.ts";
-import { done, type Outcome, type Phrase, refused, say, type Warning, words } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Phrase,
+  type Refusal,
+  refused,
+  say,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import type { Measured, Work } from "./recipes/recipe.ts";
@@ -65,8 +74,12 @@ export interface OperationPlace {
   machine: Machine;
   material: Material;
   shop: Shop;
-  /** Those of the shop that there is room for. */
+  /** Those of the shop that there is room for, and those that there is none for, with the reason. */
   cutters: readonly Cutter[];
+  tooLong: readonly { cutter: Cutter; refusal: Refusal }[];
+  /** How high the part stands, and whether it is held firmly enough for a drill to break through; mm. */
+  standing: Mm;
+  heldDown: boolean;
   grip: GripCapacity | null;
   own: Partial<Record<FeatureKey, OwnConditions>>;
 }
@@ -219,7 +232,14 @@ export function operationOf(
     (a, b) => a.made.against - b.made.against || cost(a) - cost(b) || (a.cutter.id < b.cutter.id ? -1 : 1),
   );
   const best = can.find((c) => c.cutter.id === wanted) ?? can[0];
-  if (!best) return nothingDoes(work, made, place.cutters);
+  if (!best) {
+    // Where one would do if there were room for it, the room is the reason.
+    const tooLong = place.tooLong.map(({ cutter, refusal }) => {
+      const outcome = withCutter(work, key, cutter, place, ofFeature);
+      return { cutter, outcome: outcome.ok ? refusal : outcome };
+    });
+    return nothingDoes(work, [...tooLong, ...made]);
+  }
   const sameTool = best.cutter.id === before?.cutter;
   const next = can.find((c) => c !== best);
   const tilt = work.tool.by === "mill" ? work.tool.tilt : null;
@@ -239,7 +259,18 @@ export function operationOf(
     ),
     others: can.filter((c) => c !== best).map((c) => ({ cutter: c.cutter.id, minutes: cost(c) })),
     tilt,
-    warnings: [...work.notes, ...best.made.warnings],
+    warnings: [
+      ...work.notes,
+      ...best.made.warnings,
+      ...(best.cutter.kind === "twistDrill"
+        ? drillGrabs({
+            through: work.floor > place.standing,
+            diameter: best.made.diameter,
+            thickness: tidy(place.standing - work.top),
+            heldDown: place.heldDown,
+          })
+        : []),
+    ],
     minutes: {
       cutting: best.made.minutes,
       handling:

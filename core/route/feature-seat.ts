@@ -9,18 +9,22 @@ import {
   alongJaws,
 } from "../frame/index.ts";
 import {
+  clearBelow,
+  clearPlace,
+  parallelSpans,
   cutterClearance,
   gripCapacity,
   type GripCapacity,
   parallelHeightNeeded,
   type Seat,
   seatInVise,
-  seatWarnings,
+  hangsFree,
+  heldWarnings,
 } from "../holding/index.ts";
 import { leastGrip, type Material } from "../handbook/index.ts";
 import { boxOfPrism, type Cutout, type Prism, sectionAt, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { Parallels, Shop, Vise } from "../shop/index.ts";
+import type { Shop, Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import {
   done,
@@ -76,8 +80,7 @@ export interface CutHere {
 export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
   Math.max(0, ...works.flatMap((w) => (w.tool.by === "hand" ? [] : [w.floor])));
 
-/** Cuts keep so far from parallels and from the bed, mm. */
-const clearOfParallel = 1;
+/** Tools keep so far from the bed, mm. */
 const clearOfBed = 1;
 
 /** How far below the top the sides at the jaws must stand free: where a cut opens to them its tool comes out over them. */
@@ -123,12 +126,6 @@ export const fitsSeat = (
   cuts.every((cut) => below(cut, at, sizes) <= 0) &&
   (opensAtJaws(cuts, at) === 0 || opensAtJaws(cuts, at) + cutterClearance <= seat.projection);
 
-/** M09: whether a pair of parallels lies clear of all that comes out below. */
-const clearOf = (p: Pick<Parallels, "thickness">, spans: readonly [Mm, Mm][], between: Mm): boolean =>
-  spans.every(
-    ([low, high]) => low >= p.thickness + clearOfParallel && high <= between - p.thickness - clearOfParallel,
-  );
-
 type ScoredSeat = FeatureSeat & { score: number };
 
 /**
@@ -161,9 +158,9 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
   // What comes out below must not meet the bed: it stands on parallels then, the lowest that clear.
   const underneath = through ? tidy(comesOut + clearOfBed) : 0;
   const needed = Math.max(parallelHeightNeeded(vise, removal, standing), underneath);
-  const clear = shop.parallels.filter((p) => clearOf(p, spans, between));
+  const clear = shop.parallels.filter((p) => clearPlace(p.thickness, between, spans, clearBelow));
   const lowest = clear
-    .filter((p) => p.height >= needed && 2 * p.thickness + 2 <= between && p.height < vise.jawDepth)
+    .filter((p) => p.height >= needed && p.height < vise.jawDepth)
     .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0];
   if (through && !lowest)
     return refused(
@@ -173,7 +170,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
           )`The tool comes ${mm(tidy(comesOut))} through the bottom: parallels of ${mm(needed)} or more would keep it off the bed, and none you own are tall and thin enough.`
         : rule(
             "M09.through",
-          )`What is cut through lies over the parallels: ${mm(Math.min(...spans.map(([low]) => low)))} from the jaw, and none that are owned are thin enough.`,
+          )`What is cut through lies over the parallels wherever they are put between the jaws, ${mm(between)} apart: none that are owned are thin enough.`,
       words("Turn the part in the vise, or take other parallels."),
     );
   const ownParallels = wanted ?? (through ? lowest!.id : null);
@@ -193,6 +190,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     stop: own?.stop ?? false,
     points: false,
     wantedGrip: null,
+    comesOut: spans,
   });
   if (!seat.ok) return seat;
   const touched = contactIn(
@@ -207,7 +205,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     return refused(
       rule(
         "holding.onAir",
-      )`Earlier cuts leave nothing for ${onAir.at === "bed" ? "the bed" : `the parallel at the ${onAir.at} jaw`} to support: the part would tip.`,
+      )`Earlier cuts leave nothing for ${onAir.at === "bed" ? "the bed" : onAir.at === "middle" ? "the parallel" : `the parallel at the ${onAir.at} jaw`} to support: the part would tip.`,
       words("Turn the part in the vise, use wider parallels, or cut this before the bottom is cut away."),
     );
   const effectiveGrip = tidy(Math.min(seat.value.effectiveGrip, touched.fixed, touched.moving));
@@ -239,11 +237,11 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
         ? [
             rule(
               "M09.clear",
-            )`Cuts come out below: the parallels lie clear of them, one at each jaw, and the bed is out of reach.`,
+            )`Cuts come out below: the parallels lie clear of them, and the bed is out of reach.`,
           ]
         : []),
     ],
-    warnings: [...seatWarnings(piece, s, true), ...reached],
+    warnings: [...heldHere(cuts, { seat: s, at }, request), ...reached],
     score:
       datumAtJaw * 4 +
       (isReference(piece, at.fixed) ? 2 : 0) +
@@ -331,28 +329,46 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
         ? words("No stop at its end: the cutter runs out there.")
         : words("A stop at its end keeps the place along X."),
     ],
-    warnings: shaftWarnings(request, seat),
+    warnings: shaftWarnings(cuts, seat, request),
   });
 }
 
 /** What is said of a shaft in V-blocks. */
 function shaftWarnings(
+  cuts: readonly CutHere[],
+  seat: Seat,
   { site, vise }: Pick<HoldRequest, "site" | "vise">,
-  { square }: Pick<Seat, "square">,
 ): Warning[] {
-  const { length } = site.sizes;
+  const middle = site.sizes.length / 2;
   return [
     note(rule("M12.round")`A round part is held along lines only: a firm pull, and light cuts at first.`),
-    ...(!square && length > 3 * vise.jawWidth
-      ? [
-          note(
-            rule(
-              "M42.shaft",
-            )`${mm(length)} long in jaws of ${mm(vise.jawWidth)}: put a jack under the end that hangs out.`,
-          ),
-        ]
-      : []),
+    ...(seat.square
+      ? []
+      : hangsFree(
+          seat,
+          vise,
+          cuts.map(({ cutout: { box } }) => [box.length[0] - middle, box.length[1] - middle]),
+        )),
   ];
+}
+
+/** What stands against a block held for features, by where they are cut along the jaws. */
+function heldHere(
+  cuts: readonly CutHere[],
+  { seat, at }: Pick<FeatureSeat, "seat" | "at">,
+  { piece, site, vise }: Pick<HoldRequest, "piece" | "site" | "vise">,
+): Warning[] {
+  const along = alongJaws(at);
+  const middle = site.sizes[along] / 2;
+  return heldWarnings({
+    piece,
+    seat,
+    vise,
+    side: true,
+    tolerance: null,
+    cuts: cuts.map(({ cutout: { box } }) => [box[along][0] - middle, box[along][1] - middle]),
+    faced: false,
+  });
 }
 
 /** What is said against parallels under cuts that come out below: whoever chose them, and however long the setup has begun. */
@@ -366,7 +382,11 @@ function underneathWarnings(
   const comesOut = Math.max(0, ...cuts.map((cut) => below(cut, at, site.sizes)));
   const { parallels } = seat;
   const name = shop.parallels.find((p) => p.id === parallels?.id)?.name ?? "parallels";
-  const under = parallels && !clearOf(parallels, spans, seat.between);
+  const under =
+    parallels &&
+    parallelSpans(parallels, seat.between).some(({ from, to }) =>
+      spans.some(([low, high]) => to + clearBelow > low + 1e-9 && from - clearBelow < high - 1e-9),
+    );
   return [
     ...((parallels?.height ?? 0) < tidy(comesOut + clearOfBed)
       ? [
@@ -401,7 +421,7 @@ export const toldSeat = (
   grip: gripCapacity(seat, asked.vise, asked.material.group),
   reasons: [words("The setup was begun so: it stays as it was clamped.")],
   warnings: [
-    ...(device === "vBlocks" ? shaftWarnings(asked, seat) : seatWarnings(asked.piece, seat, true)),
+    ...(device === "vBlocks" ? shaftWarnings(cuts, seat, asked) : heldHere(cuts, { seat, at }, asked)),
     ...underneathWarnings(cuts, { seat, at }, asked),
   ],
 });

@@ -1,11 +1,12 @@
 import { axisOf, type Face } from "../frame/index.ts";
+import { leastGrip } from "../handbook/index.ts";
 import { noRoomFor } from "../holding/index.ts";
 import { sectionAt } from "../part/index.ts";
 import { tidy } from "../quantity/index.ts";
-import { type Cutter, cuttingDiameter, reachOf } from "../shop/index.ts";
+import { cuttingDiameter, reachOf } from "../shop/index.ts";
 import { done, type Outcome } from "../working/index.ts";
 import type { Owned } from "./feature-candidate.ts";
-import { type FeatureOperation, operationOf } from "./feature-operation.ts";
+import { type FeatureOperation, operationOf, type OperationPlace } from "./feature-operation.ts";
 import type { Placed } from "./feature-order.ts";
 import type { FeatureSeat } from "./feature-seat.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
@@ -62,16 +63,43 @@ export function operationsOf(
   return done(made);
 }
 
-/** The shop's cutters that there is room for over a seat (M43). */
-const rooms = new WeakMap<FeatureSeat, Cutter[]>();
-function placeFor(seat: FeatureSeat, { machine, material, shop, own, vise }: FeaturesAsked) {
-  const cutters =
-    rooms.get(seat) ??
-    shop.cutters.filter(
-      (c) =>
-        noRoomFor(machine, vise, seat.seat, reachOf(c, shop), seat.seat.along, cuttingDiameter(c), "x") ===
-        null,
-    );
-  rooms.set(seat, cutters);
-  return { machine, material, shop, cutters, grip: seat.grip, own };
+type Rooms = Pick<OperationPlace, "cutters" | "tooLong">;
+
+/** The shop's cutters by whether there is room for them over a seat (M43). */
+const rooms = new WeakMap<FeatureSeat, Rooms>();
+function roomsOver(seat: FeatureSeat, { machine, shop, vise }: FeaturesAsked): Rooms {
+  const known = rooms.get(seat);
+  if (known) return known;
+  const told = shop.cutters.map((cutter) => ({
+    cutter,
+    refusal: noRoomFor(
+      machine,
+      vise,
+      seat.seat,
+      reachOf(cutter, shop),
+      seat.seat.along,
+      cuttingDiameter(cutter),
+      "x",
+    ),
+  }));
+  const made = {
+    cutters: told.flatMap(({ cutter, refusal }) => (refusal === null ? [cutter] : [])),
+    tooLong: told.flatMap(({ cutter, refusal }) => (refusal === null ? [] : [{ cutter, refusal }])),
+  };
+  rooms.set(seat, made);
+  return made;
+}
+
+function placeFor(seat: FeatureSeat, asked: FeaturesAsked): OperationPlace {
+  const { machine, material, shop, own } = asked;
+  return {
+    machine,
+    material,
+    shop,
+    ...roomsOver(seat, asked),
+    grip: seat.grip,
+    standing: seat.seat.standing,
+    heldDown: seat.seat.effectiveGrip >= leastGrip.side,
+    own,
+  };
 }

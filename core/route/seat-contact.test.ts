@@ -7,7 +7,7 @@ import { contactIn, leastSupport } from "./seat-contact.ts";
 const sizes = { length: 100, width: 60, height: 40 };
 const at = { up: "top", fixed: "back" } as const;
 const vise = { jawWidth: 125, jawChamfer: 1 };
-const seat = { grip: 20, parallels: { id: "p", height: 12, thickness: 8 } } as Seat;
+const seat = { grip: 20, parallels: { id: "p", height: 12, thickness: 8, inset: 0, single: false } } as Seat;
 const onBed = { grip: 20, parallels: null } as Seat;
 /** A prism along the length over so much of width and height. */
 const along = (width: readonly [number, number], height: readonly [number, number]): Prism => ({

@@ -1,5 +1,5 @@
 import { type Axis, alongJaws, axisOf, facesOf, type Orientation, type Sizes } from "../frame/index.ts";
-import type { Seat } from "../holding/index.ts";
+import { type ParallelSpan, parallelSpans, type Seat } from "../holding/index.ts";
 import { inPrism, type Prism } from "../part/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -10,7 +10,7 @@ export interface SeatContact {
   fixed: Mm;
   moving: Mm;
   /** Area that stands on the bed, or on each parallel, mm². */
-  supports: { at: "bed" | "fixed" | "moving"; area: Mm }[];
+  supports: { at: "bed" | ParallelSpan["at"]; area: Mm }[];
 }
 
 /** Least area that carries a part, mm² (guess). */
@@ -76,10 +76,10 @@ export function contactIn(
     fixed: jaw(skin),
     moving: jaw(between - skin),
     supports: parallels
-      ? [
-          { at: "fixed", area: carried(0, parallels.thickness, parallel) },
-          { at: "moving", area: carried(between - parallels.thickness, between, parallel) },
-        ]
+      ? parallelSpans(parallels, between).map(({ at: where, from, to }) => ({
+          at: where,
+          area: carried(from, to, parallel),
+        }))
       : [{ at: "bed", area: carried(0, between, vise.jawWidth) }],
   };
 }

@@ -110,7 +110,9 @@ function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
 
 function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): Phrase {
   const on = seat.parallels
-    ? say`On the ${mm(seat.parallels.height)} parallels`
+    ? seat.parallels.single
+      ? say`On one ${mm(seat.parallels.height)} parallel`
+      : say`On the ${mm(seat.parallels.height)} parallels`
     : say`On the bed of the vise`;
   const why =
     kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;

@@ -79,12 +79,19 @@ const offBy = (tool: Work["tool"], cutter: Cutter): number =>
 /** Why no owned tool does a work: the one that came closest, and what would do. */
 export function nothingDoes(
   work: Work,
-  made: { cutter: Cutter; outcome: Outcome<unknown> }[],
-  cutters: readonly Cutter[],
+  made: readonly { cutter: Cutter; outcome: Outcome<unknown> }[],
 ): Refusal {
   const { tool } = work;
+  const said = (id: string) => made.find(({ outcome }) => !outcome.ok && outcome.reason.id === id);
+  const noRoom = said("M43.daylight") ?? said("M43.travel");
+  if (noRoom && !noRoom.outcome.ok)
+    return refused(
+      say`${work.title} with ${noRoom.cutter.name}: ${noRoom.outcome.reason}`,
+      noRoom.outcome.suggestion,
+    );
   if (tool.by === "hole" || tool.by === "form") {
-    const near = cutters
+    const near = made
+      .map(({ cutter }) => cutter)
       .filter((c) => tool.kinds.includes(c.kind))
       .sort((a, b) => offBy(tool, a) - offBy(tool, b))[0];
     const fitting = made.find(({ outcome, cutter }) => !outcome.ok && cutter === near);
@@ -95,7 +102,6 @@ export function nothingDoes(
       say`${tool.wanted} would do${near ? say`; nearest you own is ${near.name}` : say``}.`,
     );
   }
-  const said = (id: string) => made.find(({ outcome }) => !outcome.ok && outcome.reason.id === id);
   const closest =
     said("M21.nothing") ??
     said("M20.plunge") ??

@@ -1,5 +1,5 @@
 import type { Face } from "../frame/index.ts";
-import { faceCalled, type Seat } from "../holding/index.ts";
+import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { capital, type Setup } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
@@ -34,9 +34,7 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
 export function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[] {
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
-    ...(seat.parallels
-      ? [tick("parallels", say`Parallels ${mm(seat.parallels.height)} high on the bed, one at each jaw`)]
-      : []),
+    ...(seat.parallels ? [tick("parallels", parallelsIn(seat.parallels))] : []),
     ...(seat.points ? [tick("points", pointsIn)] : []),
     ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
     ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
@@ -57,6 +55,14 @@ export function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick):
       : []),
   ];
 }
+
+/** How parallels go in. */
+const parallelsIn = ({ height, inset, single }: ParallelsUnder): Phrase =>
+  single
+    ? say`One parallel ${mm(height)} high on the bed, in the middle, ${mm(inset)} from the fixed jaw`
+    : inset > 0
+      ? say`Parallels ${mm(height)} high on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
+      : say`Parallels ${mm(height)} high on the bed, one at each jaw`;
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 
@@ -151,7 +157,16 @@ export function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
         ]
       : []),
     ...(seat.parallels && !seat.points
-      ? [tick("tried", words("Both parallels tried by hand: neither moves"))]
+      ? [
+          tick(
+            "tried",
+            words(
+              seat.parallels.single
+                ? "The parallel tried by hand: it does not move"
+                : "Both parallels tried by hand: neither moves",
+            ),
+          ),
+        ]
       : []),
   ];
 }
@@ -164,7 +179,9 @@ export function takeOutTicks({ seat }: { seat: Seat }, tick: MakeTick): Tick[] {
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
     ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),
     ...(seat.stop ? [tick("out-stop", words("Stop off"))] : []),
-    ...(seat.parallels ? [tick("out-parallels", words("Both parallels out"))] : []),
+    ...(seat.parallels
+      ? [tick("out-parallels", words(seat.parallels.single ? "The parallel out" : "Both parallels out"))]
+      : []),
     ...(seat.points ? [tick("out-points", words("All three points out"))] : []),
     ...(seat.table
       ? [

@@ -127,17 +127,19 @@ function thinWalls({ name, cutout, least, point }: Held, { sizes, shaft }: Site)
     const axis = axisOf(face);
     if (cutout.opens.includes(face) || (shaft && axis !== "length")) return [];
     const drawn = face === facesOf(axis)[0] ? cutout.box[axis][0] : sizes[axis] - cutout.box[axis][1];
-    const wall = axis === axisOf(cutout.face) ? drawn - point : drawn;
-    if (wall <= 0 && drawn > 0) {
-      const most = depthOf(cutout) + wall - least;
+    const tip = axis === axisOf(cutout.face) ? drawn - point : drawn;
+    if (tip <= 0 && drawn > 0) {
+      const most = depthOf(cutout) + tip - least;
       return [
         warn(
           rule(
             "drawing.point",
-          )`The point of the drill goes ${mm(point)} below the ${name} and comes out ${mm(-wall)} through the ${face} face. Drill it through${most > 0 ? say`, or at most ${mm(most)} deep` : say``}.`,
+          )`The point of the drill goes ${mm(point)} below the ${name} and comes out ${mm(-tip)} through the ${face} face. Drill it through${most > 0 ? say`, or at most ${mm(most)} deep` : say``}.`,
         ),
       ];
     }
+    // The point of a drill bores a spot, not a wall: what stands above it is told with it.
+    const wall = drawn < least - 1e-9 ? tip : drawn;
     return wall < least - 1e-9
       ? [
           warn(

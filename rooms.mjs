@@ -12,6 +12,7 @@ export const coreRooms = [
   "stock",
   "holding",
   "cutting",
+  "recipes",
   "route",
   "locate",
   "steps",

@@ -1,7 +1,8 @@
+import { type Stroke } from "../../core/recipes/index.ts";
 import { useCallback, useMemo } from "react";
 import type { MovesDrawn } from "../../core/figure/index.ts";
 import { effectivePart, equipment } from "../../core/job/index.ts";
-import { type FeatureMove, type Locating, setupMoves } from "../../core/locate/index.ts";
+import { type Locating, setupMoves } from "../../core/locate/index.ts";
 import { cutoutOf, featuresOf, siteOfPart } from "../../core/part/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../../core/route/index.ts";
 import { foldFeatures, wallShifts } from "../../core/steps/index.ts";
@@ -29,7 +30,7 @@ export function useDrawnSetup(setup: FeatureSetup, locating: Locating) {
   }, [job, shop, setup, locating]);
   const states = useMemo(() => foldFeatures(records, piece), [records, piece]);
   const movesOf = useCallback(
-    (operation: FeatureOperation): readonly FeatureMove[] =>
+    (operation: FeatureOperation): readonly Stroke[] =>
       setupMoves(setup, locating, wallShifts(setup, states)).get(operation.key) ?? [],
     [locating, setup, states],
   );

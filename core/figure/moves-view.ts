@@ -1,5 +1,6 @@
+import { type Stroke } from "../recipes/index.ts";
 import { axisOf, circle, mapOutline, type Outline, rectangle, type Sizes } from "../frame/index.ts";
-import { type FeatureMove, outlineInSetup, rectInSetup, type SetupFrame } from "../locate/index.ts";
+import { outlineInSetup, rectInSetup, type SetupFrame } from "../locate/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
@@ -14,7 +15,7 @@ export interface MovesDrawn {
   /** What all features of the part take out, by id. */
   cutouts: ReadonlyMap<string, Cutout>;
   operation: FeatureOperation;
-  moves: readonly FeatureMove[];
+  moves: readonly Stroke[];
   /** The move to do now: it stands out, the cutter is drawn at its end; null for all alike. */
   at: number | null;
   fixedJaw: "back" | "front";
@@ -50,7 +51,7 @@ export function partInSetup({ frame, site }: Pick<MovesDrawn, "frame" | "site">)
 }
 
 /** The places the moves go through, with the level each is on. */
-function placesOf(moves: readonly FeatureMove[]): { point: Point; move: FeatureMove; from: Point | null }[] {
+function placesOf(moves: readonly Stroke[]): { point: Point; move: Stroke; from: Point | null }[] {
   let here: Point | null = null;
   return moves.flatMap((move) => {
     if (move.to.x === undefined && move.to.y === undefined) return [];
@@ -180,9 +181,9 @@ export function movesView(drawn: MovesDrawn): Figure {
 
 /** Where the cutter stands at a move: at its end, or where it was before it goes down. */
 function cutterPlace(
-  places: readonly { point: Point; move: FeatureMove }[],
-  moves: readonly FeatureMove[],
-  now: FeatureMove | null,
+  places: readonly { point: Point; move: Stroke }[],
+  moves: readonly Stroke[],
+  now: Stroke | null,
 ): Point | null {
   if (!now) return null;
   const upTo = moves.indexOf(now);
@@ -206,15 +207,11 @@ const cutsWords = {
   air: "in air",
 } as const;
 
-const footWords = (operation: FeatureOperation, moves: readonly FeatureMove[]): string => {
+const footWords = (operation: FeatureOperation, moves: readonly Stroke[]): string => {
   const cuts = [...new Set(moves.filter((m) => m.kind === "feed").map((m) => cutsWords[m.cuts]))];
   const how = operation.by === "hole" ? "straight down" : cuts.join(", ") || "straight down";
   return `Seen from above, X right, Y back. Cut ${how}.`;
 };
 
-const titleWords = (
-  operation: FeatureOperation,
-  moves: readonly FeatureMove[],
-  now: FeatureMove | null,
-): string =>
+const titleWords = (operation: FeatureOperation, moves: readonly Stroke[], now: Stroke | null): string =>
   `Plan view of ${operation.key.replace("/", ", ")}: ${moves.length} moves from the datum${now ? `, move ${now.number} now` : ""}. ${footWords(operation, moves)}`;

@@ -1,5 +1,6 @@
+import { type Stroke } from "../recipes/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
-import { setupMoves, type FeatureMove, type Locating } from "../locate/index.ts";
+import { setupMoves, type Locating } from "../locate/index.ts";
 import { type LengthUnit, mm, quantity, showQuantity } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -69,7 +70,7 @@ function wrapped(text: string, letters: number): string[] {
 }
 
 /** A place as it is written in a list: the axes that move. */
-const placeText = ({ to }: FeatureMove, unit: LengthUnit): string =>
+const placeText = ({ to }: Stroke, unit: LengthUnit): string =>
   (["x", "y"] as const)
     .flatMap((axis) =>
       to[axis] === undefined ? [] : [`${axis.toUpperCase()} ${showQuantity(mm(to[axis]), unit)}`],
@@ -82,7 +83,7 @@ const mostPlaces = 24;
 /** An operation in lines: tool and speed, its depths, then its places in order. */
 function operationLines(
   operation: FeatureSetup["operations"][number],
-  moves: readonly FeatureMove[],
+  moves: readonly Stroke[],
   unit: LengthUnit,
 ): { text: string; bold: boolean }[] {
   const { set } = operation;

@@ -1,7 +1,8 @@
+import { cylinderStairs, pocketMoves, slotStops } from "../recipes/index.ts";
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { extentOfOutline } from "../frame/index.ts";
-import { cylinderStairs, pocketMoves, sideReadings, slotStops } from "../locate/index.ts";
+import { sideReadings } from "../locate/index.ts";
 import {
   bossPlaces,
   type Figure,

@@ -1,5 +1,6 @@
+import { type PocketMoves, type Ring, type SlotStops, type Stair } from "../recipes/index.ts";
 import { circle, type Outline, polygon, rectangle } from "../frame/index.ts";
-import type { PocketMoves, Ring, SideReadings, SlotStops, Stair, ToolSide } from "../locate/index.ts";
+import type { SideReadings, ToolSide } from "../locate/index.ts";
 import { axisCross } from "./axis-cross.ts";
 import type { Figure, Shape } from "./figure.ts";
 

@@ -6,4 +6,7 @@ export const handlingTimes = {
   cutterChange: 2,
   indicate: 4,
   touchOff: 1,
+  /** To a place by hand and clear again, and down to the work there. */
+  goTo: 0.2,
+  down: 0.05,
 } as const;

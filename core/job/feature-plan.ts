@@ -28,6 +28,7 @@ import {
   withOwn,
 } from "./settle-cut.ts";
 import type { OverrideReport } from "./settle-overrides.ts";
+import { timedSetup } from "./timed-setup.ts";
 
 /** How the features of a part are made: their setups, with where zero lies in each and every step. */
 export interface PlannedFeatures extends FeaturePlan {
@@ -125,10 +126,12 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
       wanted: pickupOf(wanted, setup),
     }),
   );
+  const setups = made.setups.map((setup, i) => timedSetup(setup, locatings[i]!));
   return {
     ...made,
+    setups,
     locatings,
-    steps: made.setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
+    steps: setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
     reports: wanted.map((o) => {
       const outcome = isOfConditions(o) ? settled.get(o) : undefined;
       return outcome
@@ -140,8 +143,8 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
         : reportOn(o, made, lost?.reason ?? null, base, features);
     }),
     minutes: {
-      cutting: made.setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
-      handling: made.setups.reduce((sum, s) => sum + s.minutes.handling, 0),
+      cutting: setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
+      handling: setups.reduce((sum, s) => sum + s.minutes.handling, 0),
     },
   };
 }

@@ -1,4 +1,5 @@
-import type { FeatureMove, Pickup } from "../locate/index.ts";
+import { type Stroke } from "../recipes/index.ts";
+import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
 import { type FeatureOperation, type FeatureSetup, type Setup, travelOf } from "../route/index.ts";
@@ -178,7 +179,7 @@ function pickupInstruction(step: Step, setup: FeatureSetup, plan: Plan): Instruc
 
 /** The most that a move may take, as it was told: the pass along a wall, else the width and depth of the cut. */
 function limitsOfMove(
-  { takes }: FeatureMove,
+  { takes }: Stroke,
   { cut }: FeatureOperation,
 ): { across: number; along: number } | null {
   if (!cut) return null;

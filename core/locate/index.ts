@@ -1,10 +1,8 @@
-export * from "./arc-steps.ts";
 export * from "./combined-z.ts";
 export * from "./compensate.ts";
 export * from "./dial.ts";
 export * from "./feature-moves.ts";
 export * from "./locate-setup.ts";
-export { distanceTo, piecesOf } from "./offset.ts";
 export {
   movesToTouch,
   paper,
@@ -17,13 +15,9 @@ export {
   type Toucher,
   zeroedToward,
 } from "./pickup.ts";
-export * from "./pocket-moves.ts";
 export * from "./settle.ts";
 export { crownPlace, setupMoves, type Shifts } from "./setup-moves.ts";
 export * from "./setup-frame.ts";
-export * from "./slot-moves.ts";
-export * from "./spindle-way.ts";
 export * from "./stop.ts";
 export * from "./touch.ts";
 export { topPickup } from "./touch-pickups.ts";
-export * from "./ways.ts";

@@ -1,7 +1,7 @@
+import { cylinderStairs, pocketMoves, type Ring, slotStops, widestLane } from "../recipes/index.ts";
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { cylinderStairs, pocketMoves, type Ring, sideReadings, slotStops } from "./index.ts";
-import { widestLane } from "../route/index.ts";
+import { sideReadings } from "./index.ts";
 
 const size = fc.integer({ min: 20, max: 900 }).map((n) => n / 10);
 const cutter = fc.integer({ min: 20, max: 250 }).map((n) => n / 10);

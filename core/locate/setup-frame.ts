@@ -1,3 +1,4 @@
+import { type Area, type Reach, type Run, type Sweep, type Track } from "../recipes/index.ts";
 import {
   axesAcross,
   type Axis,
@@ -11,7 +12,6 @@ import {
   type Sizes,
 } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
-import type { Area, Reach, Run, Sweep, Track } from "../route/index.ts";
 
 /** How the readout counts in a setup: X to the right, Y to the back, both from the datum; Z up from the face that is up. */
 export interface SetupFrame {

@@ -1,12 +1,12 @@
+import { type Stroke, type Point } from "../recipes/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
-import { type FeatureMove, featureMoves } from "./feature-moves.ts";
+import { featureMoves } from "./feature-moves.ts";
 import type { Locating } from "./locate-setup.ts";
-import type { Point } from "./spindle-way.ts";
 import { Standing, type Swath } from "./standing.ts";
 
 /** Moves by operation. */
-export type SetupMoves = ReadonlyMap<FeatureKey, readonly FeatureMove[]>;
+export type SetupMoves = ReadonlyMap<FeatureKey, readonly Stroke[]>;
 
 /** How much further out each wall is cut than planned, mm. */
 export type Shifts = Readonly<Partial<Record<FeatureKey, number>>>;
@@ -22,7 +22,7 @@ export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shif
   const key = JSON.stringify([locating.frame, locating.gone, shifts]);
   const last = known.get(setup);
   if (last?.key === key) return last.moves;
-  const moves = new Map<FeatureKey, readonly FeatureMove[]>();
+  const moves = new Map<FeatureKey, readonly Stroke[]>();
   let swaths: readonly Swath[] = [];
   for (const operation of setup.operations) {
     if (operation.by === "hand") {
@@ -77,10 +77,7 @@ const besideCrown = 1;
 const crownSkin = 0.05;
 
 /** What each move of a cutter goes over, down to its end; null while it goes to its place, up clear. */
-function* traced(
-  moves: readonly FeatureMove[],
-  diameter: Mm,
-): Generator<{ move: FeatureMove; swath: Swath | null }> {
+function* traced(moves: readonly Stroke[], diameter: Mm): Generator<{ move: Stroke; swath: Swath | null }> {
   let at: Point = [0, 0];
   let z = 0;
   for (const move of moves) {
@@ -98,12 +95,12 @@ const asksOfMetal = ({ by, tilt, sweep }: FeatureOperation): boolean =>
 
 /** Moves with what they meet: from one place to the next either all are told or, where nothing is cut between, none. */
 function throughMetal(
-  planned: readonly FeatureMove[],
+  planned: readonly Stroke[],
   { diameter }: FeatureOperation,
   standing: Standing,
-): FeatureMove[] {
-  const told: FeatureMove[] = [];
-  let visit: FeatureMove[] = [];
+): Stroke[] {
+  const told: Stroke[] = [];
+  let visit: Stroke[] = [];
   const finish = () => {
     if (visit.some((m) => m.cuts !== "air")) told.push(...visit);
     visit = [];

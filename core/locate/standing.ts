@@ -1,9 +1,8 @@
+import { distanceTo, type Point } from "../recipes/index.ts";
 import { axisOf, facesOf, type Sizes } from "../frame/index.ts";
 import { inPrism, type Prism, type ShaftSection } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
-import { distanceTo } from "./offset.ts";
 import type { SetupFrame } from "./setup-frame.ts";
-import type { Point } from "./spindle-way.ts";
 
 /** The part as it stands when something is cut: its outside, and what features took out before; part coordinates, mm. */
 export interface PartStanding {

@@ -1,6 +1,6 @@
+import { discHeight } from "../recipes/index.ts";
 import { opposite } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { Sweep } from "../route/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, precise, rule, say, warn, words } from "../working/index.ts";
 import {
@@ -16,10 +16,6 @@ import {
 } from "./pickup.ts";
 import { type SetupFrame, sideInSetup, sweepInSetup } from "./setup-frame.ts";
 import { topSetting } from "./touch.ts";
-
-/** Where Z stands with the middle of a disc cutter on the middle of the shaft, its lower end having touched the crown; mm. */
-export const discHeight = (sweep: Sweep): Mm =>
-  sweep.kind === "disc" ? tidy(-(sweep.radius + sweep.width / 2)) : 0;
 
 /** A disc cutter touches the crown with its edge: zero is there, and its depth counts from it. */
 export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {

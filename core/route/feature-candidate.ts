@@ -1,7 +1,7 @@
 import type { Face } from "../frame/index.ts";
 import type { Placed } from "./feature-order.ts";
 import type { OtherWay } from "./feature-setup.ts";
-import type { Way, Work } from "./recipes/index.ts";
+import type { Way, Work } from "../recipes/index.ts";
 
 /** A feature with its ways worked in one approach. */
 export interface Option {

@@ -2,7 +2,6 @@ import {
   type Cut,
   type CutTask,
   cutTask,
-  cutTime,
   nothingOwn,
   type OwnConditions,
   rememberedCut,
@@ -18,15 +17,16 @@ import {
   type Phrase,
   type Refusal,
   refused,
+  rule,
   say,
   type Warning,
   words,
 } from "../working/index.ts";
 import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
-import type { Measured, Work } from "./recipes/recipe.ts";
-import type { Sweep } from "./recipes/sweep.ts";
-import { lanesOf, sideTotal } from "./sweep-size.ts";
+import type { Measured, Work } from "../recipes/index.ts";
+import type { Sweep } from "../recipes/index.ts";
+import { lanesOf, sideTotal, strokeMinutes, strokesOf } from "../recipes/index.ts";
 import { nothingDoes, notThis, wrongSize } from "./tool-fit.ts";
 
 /** One operation of a feature with its tool and conditions: plain data, planned anew from the drawing each time. */
@@ -84,14 +84,45 @@ export interface OperationPlace {
   own: Partial<Record<FeatureKey, OwnConditions>>;
 }
 
-/** Minutes to come to a place and back off by hand (guess). */
-const perPlace = 0.25;
-
 type Made = Pick<FeatureOperation, "task" | "cut" | "set" | "levels" | "diameter"> & {
   minutes: number;
   against: number;
   warnings: Warning[];
 };
+
+type Strokes = Pick<FeatureOperation, "cut" | "set" | "levels" | "diameter">;
+
+/** Times known of a sweep: the same is asked for in every grouping into setups. */
+const times = new WeakMap<Sweep, Map<string, number | null>>();
+
+/** Minutes of every stroke of a work; null where the cutter does not go in. */
+function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): number | null {
+  const { cut, set, levels, diameter } = told;
+  const key = JSON.stringify([
+    ...[floor, top, diameter, set?.vf, levels, cut && [cut.passes.map((p) => p.depth), cut.vf, cut.spring]],
+  ]);
+  const here = times.get(sweep) ?? new Map<string, number | null>();
+  times.set(sweep, here);
+  const last = here.get(key);
+  if (last !== undefined) return last;
+  const strokes = strokesOf({
+    sweep,
+    by: tool.by,
+    floor,
+    exact,
+    tilt: tool.by === "mill" ? tool.tilt : null,
+    ...told,
+  });
+  const minutes = strokes && strokeMinutes(strokes, set?.vf ?? 1, top);
+  here.set(key, minutes);
+  return minutes;
+}
+
+const doesNotGoIn = (cutter: Cutter): Refusal =>
+  refused(
+    rule("M20.wide")`${cutter.name} does not go in here.`,
+    words("Take a smaller cutter, or a larger corner."),
+  );
 
 /** The work done with one cutter; refuses with the reason when it cannot. */
 function withCutter(
@@ -104,7 +135,7 @@ function withCutter(
   const { tool, top, floor, sweep } = work;
   const own = place.own[key] ?? nothingOwn;
   const d = cuttingDiameter(cutter);
-  const { lanes, length, width } = lanesOf(sweep, d);
+  const { length, width } = lanesOf(sweep, d);
   const total = tidy(floor - top);
   if (tool.by === "hand") return refused(words("Done by hand."), words("No cutter is needed."));
   if (tool.by !== "mill") {
@@ -119,14 +150,18 @@ function withCutter(
     const made = toolCut(cutter, place, screw, sweep.kind === "disc" ? 0 : floor, tool.pitch ?? null, own);
     if (!made.ok) return made;
     const { vf, warnings, ...set } = made.value;
-    const way = tool.by === "hole" ? total : length + d;
-    return done({
-      task: null,
+    const told: Strokes = {
       cut: null,
       set: { vf, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
       levels: [floor],
       diameter: d,
-      minutes: lanes * (cutTime(way, 2, 2, vf) + perPlace),
+    };
+    const minutes = strokesTime(work, told);
+    if (minutes === null) return doesNotGoIn(cutter);
+    return done({
+      task: null,
+      ...told,
+      minutes,
       against: cutter.condition === "worn" ? 1 : 0,
       warnings,
     });
@@ -159,8 +194,7 @@ function withCutter(
     side || tool.tilt !== null
       ? [floor]
       : cut.passes.map((p, i) => (i === cut.passes.length - 1 ? floor : tidy(top + p.cumulative)));
-  return done({
-    task,
+  const told: Strokes = {
     cut,
     set: {
       rpm: cut.rpm,
@@ -171,7 +205,13 @@ function withCutter(
     },
     levels,
     diameter: d,
-    minutes: lanes * cut.minutes + lanes * levels.length * perPlace,
+  };
+  const minutes = strokesTime(work, told);
+  if (minutes === null) return doesNotGoIn(cutter);
+  return done({
+    task,
+    ...told,
+    minutes,
     against: cut.against,
     warnings: cut.warnings,
   });

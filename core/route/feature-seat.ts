@@ -39,7 +39,7 @@ import {
   words,
 } from "../working/index.ts";
 import type { Device, FeatureTold } from "./feature-setup.ts";
-import type { Way } from "./recipes/index.ts";
+import type { Way } from "../recipes/index.ts";
 import type { OwnSeat } from "./route-context.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
 

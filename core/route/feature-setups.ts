@@ -27,8 +27,8 @@ import {
 import type { FeatureSetup } from "./feature-setup.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
-import { type Way, waysOfFeature } from "./recipes/index.ts";
-import { depthsFrom } from "./recipes/recipe.ts";
+import { type Way, waysOfFeature } from "../recipes/index.ts";
+import { depthsFrom } from "../recipes/index.ts";
 import type { Setup } from "./setup-facts.ts";
 
 /**

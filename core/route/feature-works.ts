@@ -10,7 +10,7 @@ import { type FeatureOperation, operationOf, type OperationPlace } from "./featu
 import type { Placed } from "./feature-order.ts";
 import type { FeatureSeat } from "./feature-seat.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
-import type { Way, Work } from "./recipes/index.ts";
+import type { Way, Work } from "../recipes/index.ts";
 
 /** How far the crown a feature is cut into lies below the thickest section of a shaft; 0 for a block and for its ends. */
 function crownOf({ cutout }: Placed, up: Face, { site }: FeaturesAsked): number {

@@ -11,7 +11,7 @@ import type { FeaturePlan, RefusedFeature } from "./feature-setup.ts";
 import { setupsOf } from "./feature-setups.ts";
 import { worked } from "./feature-ways.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
-import { waysOfFeature } from "./recipes/index.ts";
+import { waysOfFeature } from "../recipes/index.ts";
 
 const noWay: Refusal = refused(words("There is no way to make it here."), words("Draw it another way."));
 

@@ -2,7 +2,7 @@ import { cutterKindFacts } from "../handbook/index.ts";
 import { mm, quantity, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter } from "../shop/index.ts";
 import { type Outcome, type Phrase, type Refusal, refused, rule, say, words } from "../working/index.ts";
-import type { Work } from "./recipes/recipe.ts";
+import type { Work } from "../recipes/index.ts";
 
 /** Whether a cutter leaves a square corner between wall and floor. */
 const square = (cutter: Cutter): boolean =>

@@ -1,6 +1,7 @@
-import type { FeatureMove, Settled } from "../locate/index.ts";
+import { type Stroke, type Measured } from "../recipes/index.ts";
+import type { Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import type { FeatureKey, Measured } from "../route/index.ts";
+import type { FeatureKey } from "../route/index.ts";
 import type { MeasuredHow } from "../shop/index.ts";
 
 /** Where one axis stops. */
@@ -17,7 +18,7 @@ export interface MoveTarget {
 
 /** A move as it is walked: where to stop on each axis, and what the hand does. */
 export interface StepMove {
-  move: FeatureMove;
+  move: Stroke;
   /** As it can be set, by axis. */
   targets: MoveTarget[];
   of: number;

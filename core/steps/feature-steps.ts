@@ -1,6 +1,6 @@
+import { type Stroke, type Measured, widestLane } from "../recipes/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
-  type FeatureMove,
   setupMoves,
   type Locating,
   type Pickup,
@@ -12,7 +12,7 @@ import {
   zeroedToward,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, type Measured, widestLane } from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup } from "../route/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
@@ -194,7 +194,7 @@ export function featureStepsOf(
     const ticks = states.get(op.key)?.ticks;
     const here: Partial<Record<ZeroAxis, Mm>> = {};
     const minutes = op.minutes.cutting / all.length;
-    const put = (move: FeatureMove, id: string, title: Phrase, more: Partial<Step>) => {
+    const put = (move: Stroke, id: string, title: Phrase, more: Partial<Step>) => {
       const targets = (["x", "y", "z"] as const).flatMap((axis) => {
         const to = move.to[axis];
         if (to === undefined) return [];
@@ -224,7 +224,7 @@ export function featureStepsOf(
       });
     };
     const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
-    const doneAt = (move: FeatureMove) => ticks?.get(`move-${move.number}`) ?? Infinity;
+    const doneAt = (move: Stroke) => ticks?.get(`move-${move.number}`) ?? Infinity;
     const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
     for (const move of all) {
       if (move === interrupted && move.kind !== "go")
@@ -294,8 +294,8 @@ function toolIn(
 }
 
 /** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
-function wayBack(all: readonly FeatureMove[], interrupted: FeatureMove): FeatureMove[] {
-  const at: FeatureMove["to"] = all
+function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
+  const at: Stroke["to"] = all
     .slice(0, interrupted.number - 1)
     .reduce((here, m) => ({ ...here, ...m.to }), {});
   const back = { ...interrupted, cuts: "air", notPast: false } as const;
@@ -309,7 +309,7 @@ function wayBack(all: readonly FeatureMove[], interrupted: FeatureMove): Feature
 }
 
 /** What is said of a move besides where it ends. */
-function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
+function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
   if (move.kind === "go") return [note(words("Spindle up clear first. Lock the table when you are there."))];
   if (move.kind === "down" && op.by === "hole")
     return [note(words("Back out every so often to clear the chips; ease off where it breaks through."))];
@@ -331,7 +331,7 @@ function moveNotes(move: FeatureMove, op: FeatureOperation): Warning[] {
  * In the corner of a ring the tooth stays in the metal for up to a quarter turn more: the feed there falls in proportion
  * (domain.md 6: engagement arccos(1 − 2 ae / D), and 90° more).
  */
-function cornerFeed(move: FeatureMove, op: FeatureOperation): Warning[] {
+function cornerFeed(move: Stroke, op: FeatureOperation): Warning[] {
   const ring = op.sweep.kind === "clear" || op.sweep.kind === "walls";
   if (!ring || move.cuts !== "conventional" || !op.set || !op.cut) return [];
   const ae = move.takes ?? widestLane * op.diameter;

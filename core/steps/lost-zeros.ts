@@ -1,4 +1,4 @@
-import type { FeatureMove } from "../locate/index.ts";
+import { type Stroke } from "../recipes/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
 import { isCut } from "./feature-progress.ts";
 import type { StaleCause } from "./record.ts";
@@ -28,7 +28,7 @@ export interface LostZero {
 export function lostZeros(
   { operations }: Pick<FeatureSetup, "operations">,
   states: States,
-  movesOf: ReadonlyMap<FeatureKey, readonly FeatureMove[]>,
+  movesOf: ReadonlyMap<FeatureKey, readonly Stroke[]>,
 ): LostZero[] {
   const finished = (op: FeatureOperation, by: number): boolean => {
     const state = states.get(op.key);

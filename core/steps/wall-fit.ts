@@ -1,6 +1,7 @@
+import { type Measured } from "../recipes/index.ts";
 import type { Shifts } from "../locate/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { FeatureKey, FeatureOperation, FeatureSetup, Measured } from "../route/index.ts";
+import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
 import { note, precise, rule, stop, type Warning, warn } from "../working/index.ts";
 import type { FeatureProgress } from "./feature-progress.ts";
 import { howMeasured } from "./feature-step.ts";

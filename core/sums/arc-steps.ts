@@ -1,5 +1,5 @@
+import { cylinderStairs } from "../recipes/index.ts";
 import { stairPlaces } from "../figure/index.ts";
-import { cylinderStairs } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";

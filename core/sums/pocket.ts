@@ -1,5 +1,5 @@
+import { mostRings, pocketMoves } from "../recipes/index.ts";
 import { pocketPlaces } from "../figure/index.ts";
-import { mostRings, pocketMoves } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, note, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";

@@ -1,5 +1,5 @@
+import { drillMayMiss, slotStops } from "../recipes/index.ts";
 import { slotPlaces } from "../figure/index.ts";
-import { drillMayMiss, slotStops } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";

@@ -1,12 +1,14 @@
 import {
   ballInRound,
   ballOnRound,
-  centerOfTwo,
   cylinderStep,
   draftAt,
+  roundedEdgeStep,
+} from "../../core/recipes/index.ts";
+import {
+  centerOfTwo,
   edgeFromReading,
   edgeSetting,
-  roundedEdgeStep,
   roundPath,
   sideReadings,
   topSetting,

@@ -1,3 +1,4 @@
+import { distanceTo, piecesOf } from "../../core/recipes/index.ts";
 import {
   acrossAxis,
   cutoutOf,
@@ -7,14 +8,7 @@ import {
   siteOfPart,
 } from "../../core/part/index.ts";
 import { axisOf, type Outline, rectangle } from "../../core/frame/index.ts";
-import {
-  distanceTo,
-  type Locating,
-  outlineInSetup,
-  piecesOf,
-  rectInSetup,
-  setupMoves,
-} from "../../core/locate/index.ts";
+import { type Locating, outlineInSetup, rectInSetup, setupMoves } from "../../core/locate/index.ts";
 import type { FeatureSetup } from "../../core/route/index.ts";
 
 type Point = readonly [number, number];

@@ -1,8 +1,9 @@
+import { type Stroke } from "../../../core/recipes/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useMemo, useState } from "react";
 import { movesView } from "../../../core/figure/index.ts";
 import { cutKey, equipment } from "../../../core/job/index.ts";
-import { type FeatureMove, type Locating, settleAt } from "../../../core/locate/index.ts";
+import { type Locating, settleAt } from "../../../core/locate/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import {
   type FeatureOperation,
@@ -169,14 +170,14 @@ function MovesTable({
   at,
   onAt,
 }: {
-  moves: readonly FeatureMove[];
+  moves: readonly Stroke[];
   machine: Machine;
   at: number | null;
   onAt: (at: number | null) => void;
 }) {
   const [all, setAll] = useState(false);
   const shown = all ? moves : moves.slice(0, 24);
-  const place = (move: FeatureMove, axis: "x" | "y" | "z") => {
+  const place = (move: Stroke, axis: "x" | "y" | "z") => {
     const to = move.to[axis];
     if (to === undefined) return null;
     const { stop, dial } = settleAt(to, machine.axes[axis]);

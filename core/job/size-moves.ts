@@ -13,7 +13,7 @@ import { type Phrase, precise, rule, say, warn } from "../working/index.ts";
 import type { Job } from "./job.ts";
 
 /** What a change of one size does to a feature: how far its middle moves and how much it grows along that size, mm. */
-export interface Stroke {
+export interface FeatureMove {
   feature: string;
   name: string;
   moves: Mm;
@@ -26,7 +26,7 @@ export interface Stroke {
  * grow, those counted from its low edge stay and are left out.
  * @param to the new size, mm
  */
-export function movesWith(part: Part, axis: Axis, to: Mm): Stroke[] {
+export function movesWith(part: Part, axis: Axis, to: Mm): FeatureMove[] {
   const sizes = partSizes(part);
   if (!sizes || part.shaft) return [];
   const features = featuresOf(part);
@@ -36,7 +36,7 @@ export function movesWith(part: Part, axis: Axis, to: Mm): Stroke[] {
     return features.map((feature) => cutoutOf(feature, site)?.box[axis] ?? null);
   };
   const [before, after] = [boxes(sizes), boxes({ ...sizes, [axis]: to })];
-  return features.flatMap(({ id }, i): Stroke[] => {
+  return features.flatMap(({ id }, i): FeatureMove[] => {
     const [was, is] = [before[i], after[i]];
     if (!was || !is) return [];
     const moves = tidy((is[0] + is[1] - was[0] - was[1]) / 2);
@@ -48,7 +48,7 @@ export function movesWith(part: Part, axis: Axis, to: Mm): Stroke[] {
 }
 
 /** A move in words: "hole 1 moves 0.25 mm". */
-export const moveWords = ({ name, moves, toward, grows }: Stroke): Phrase =>
+export const moveWords = ({ name, moves, toward, grows }: FeatureMove): Phrase =>
   grows === 0
     ? say`${name} moves ${precise(mm(Math.abs(moves)), 3)} toward the ${toward}`
     : say`${name} is ${precise(mm(Math.abs(grows)), 3)} ${grows > 0 ? "longer" : "shorter"}`;

@@ -1,6 +1,6 @@
 import { type Locating, setupMoves } from "../locate/index.ts";
 import { strokeMinutes } from "../recipes/index.ts";
-import type { FeatureSetup } from "../route/index.ts";
+import { type FeatureSetup, handFeed } from "../route/index.ts";
 
 /** The last answer for a setup: what it was made of does not change, and those who draw it know it by itself. */
 const known = new WeakMap<FeatureSetup, FeatureSetup>();
@@ -11,12 +11,15 @@ export function timedSetup(setup: FeatureSetup, locating: Locating): FeatureSetu
   if (last) return last;
   const moves = setupMoves(setup, locating);
   const operations = setup.operations.map((o) =>
-    o.set
-      ? {
+    o.by === "hand"
+      ? o
+      : {
           ...o,
-          minutes: { ...o.minutes, cutting: strokeMinutes(moves.get(o.key) ?? [], o.set.vf, o.top) },
-        }
-      : o,
+          minutes: {
+            ...o.minutes,
+            cutting: strokeMinutes(moves.get(o.key) ?? [], o.set?.vf ?? handFeed, o.top),
+          },
+        },
   );
   const timed = {
     ...setup,

@@ -130,6 +130,33 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
   return moves;
 }
 
+/**
+ * The last strokes of an operation once more, by what a reading left: a wall that much further out, a floor that much deeper.
+ * @param all its strokes with everything that moved them before
+ * @param deeper how much deeper the floor is cut, mm; 0 for a wall, whose strokes are further out already
+ */
+export function strokesAgain(all: readonly Stroke[], deeper: Mm): Stroke[] {
+  const last = all.at(-1)?.level;
+  const begins = all.findIndex((s) => s.level === last);
+  const lap = all.slice(begins);
+  // What came over from the level above begins there anew.
+  const at = all.slice(0, begins).reduce<Stroke["to"]>((here, { to }) => ({ ...here, ...to }), {});
+  const { x, y } = at;
+  const over: Stroke[] =
+    lap[0] && lap[0].kind !== "go" && x !== undefined && y !== undefined
+      ? [{ ...lap[0], kind: "go", to: { x, y }, axis: "x", notPast: false, cuts: "air" }]
+      : [];
+  return [...over, ...lap]
+    .filter((s) => !s.spring)
+    .map((s, i) => ({
+      ...s,
+      number: i + 1,
+      level: 1,
+      levels: 1,
+      to: s.to.z === undefined ? s.to : { ...s.to, z: tidy(s.to.z - deeper) },
+    }));
+}
+
 /** A way at a depth, and what is told of all its moves. */
 interface Round extends Pick<Stroke, "level" | "levels" | "round" | "vf" | "takes" | "spring"> {
   way: SpindleWay;

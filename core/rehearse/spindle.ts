@@ -53,6 +53,8 @@ export class Spindle {
   ready(cutter: string, rpm: number | null): Tool | null {
     if (this.tool?.cutter.id !== cutter)
       this.#report.find("otherTool", 0, `${this.#named(cutter)} | ${this.tool?.cutter.name ?? "nothing"}`);
+    // A tap is turned by hand.
+    if (this.tool?.cutter.kind === "tap" && this.#rpm <= 0) return this.tool;
     if (this.#rpm <= 0 || this.#turns === null) this.#report.find("stopped", 0, this.#named(cutter));
     else if (rpm !== null && Math.abs(rpm - this.#rpm) > 0.5)
       this.#report.find("otherSpeed", rpm - this.#rpm, `${rpm} | ${this.#rpm}`);

@@ -90,6 +90,9 @@ type Made = Pick<FeatureOperation, "task" | "cut" | "set" | "levels" | "diameter
   warnings: Warning[];
 };
 
+/** Feed of a tap that is turned by hand, back every half turn, mm/min (guess). */
+export const handFeed = 10;
+
 type Strokes = Pick<FeatureOperation, "cut" | "set" | "levels" | "diameter">;
 
 /** Times known of a sweep: the same is asked for in every grouping into setups. */
@@ -113,7 +116,7 @@ function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): n
     tilt: tool.by === "mill" ? tool.tilt : null,
     ...told,
   });
-  const minutes = strokes && strokeMinutes(strokes, set?.vf ?? 1, top);
+  const minutes = strokes && strokeMinutes(strokes, set?.vf ?? handFeed, top);
   here.set(key, minutes);
   return minutes;
 }
@@ -152,7 +155,11 @@ function withCutter(
     const { vf, warnings, ...set } = made.value;
     const told: Strokes = {
       cut: null,
-      set: { vf, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
+      // A tap is turned by hand: it pulls itself in by its pitch.
+      set:
+        cutter.kind === "tap"
+          ? null
+          : { vf, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
       levels: [floor],
       diameter: d,
     };

@@ -1,6 +1,6 @@
 export type { ExtraOperation } from "./extra-operations.ts";
 export * from "./feature-key.ts";
-export { type FeatureOperation, minutesOfOperation } from "./feature-operation.ts";
+export { type FeatureOperation, handFeed, minutesOfOperation } from "./feature-operation.ts";
 export * from "./feature-order.ts";
 export * from "./feature-setup.ts";
 export { capital } from "./capital.ts";

@@ -8,10 +8,10 @@ export interface FeatureProgress {
   /** Ticks by their id, each with its place in the sequence. */
   ticks: Map<string, number>;
   stales: { cause: StaleCause; seq: number }[];
-  /** Readings by size key of the feature, in order, mm. */
-  readings: Map<string, Mm[]>;
-  /** Measuring was finished, or left out. */
-  measured: boolean;
+  /** Readings by size key of the feature, in rounds: a new one begins each time measuring was finished; mm. */
+  readings: Map<string, Mm[][]>;
+  /** How often measuring was finished, or left out. */
+  measured: number;
 }
 
 /** Folds the records of one piece into the state of each begun operation of a feature, in the order they began. */
@@ -26,7 +26,7 @@ export function foldFeatures(records: Record[], piece: number): Map<FeatureKey, 
           ticks: new Map(),
           stales: [],
           readings: new Map(),
-          measured: false,
+          measured: 0,
         });
       continue;
     }
@@ -34,10 +34,17 @@ export function foldFeatures(records: Record[], piece: number): Map<FeatureKey, 
     if (!state) continue;
     if (record.type === "tick") state.ticks.set(record.tick, record.seq);
     else if (record.type === "stale") state.stales.push({ cause: record.cause, seq: record.seq });
-    else if (record.type === "measured") state.measured = true;
+    else if (record.type === "measured") state.measured += 1;
     else if (record.type === "reading") {
       const size = record.of.split("/")[1] ?? record.of;
-      state.readings.set(size, [...(state.readings.get(size) ?? []), record.value]);
+      const rounds = state.readings.get(size) ?? [];
+      const now = state.measured;
+      state.readings.set(
+        size,
+        Array.from({ length: Math.max(rounds.length, now + 1) }, (_, i) =>
+          i === now ? [...(rounds[i] ?? []), record.value] : (rounds[i] ?? []),
+        ),
+      );
     }
   }
   return all;

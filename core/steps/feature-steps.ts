@@ -1,6 +1,7 @@
-import { type Stroke, type Measured, widestLane } from "../recipes/index.ts";
+import { type Stroke, type Measured, minutesOfEach, strokesAgain, widestLane } from "../recipes/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
+  featureMoves,
   setupMoves,
   type Locating,
   type Pickup,
@@ -12,11 +13,11 @@ import {
   zeroedToward,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup } from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
-import { expectedBefore, fitNotes, type States, wallShifts } from "./wall-fit.ts";
+import { expectedBefore, fitNotes, leftOver, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
@@ -132,15 +133,28 @@ export function featureStepsOf(
       beside.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
       moves(op);
     }
+    // A burr is measured with the size: it comes off first.
+    const over = !setup.operations.slice(i + 1).some((o) => o.feature === op.feature);
+    if (over || (op.measure && !op.measure.before))
+      add(
+        op,
+        "deburr",
+        "deburr",
+        over ? words("Deburr both sides, then wipe") : words("Deburr what you measure over"),
+        {
+          ticks: [
+            tick("stopped", words("Spindle stopped, chips brushed away, not by hand")),
+            tick(
+              "deburred",
+              over
+                ? words("Every edge of it deburred, at the far side too where it comes out")
+                : words("The edges you measure over deburred and wiped"),
+            ),
+          ],
+          minutes: handlingTimes.deburr,
+        },
+      );
     if (op.measure) measuring(op, op.measure);
-    if (!setup.operations.slice(i + 1).some((o) => o.feature === op.feature))
-      add(op, "deburr", "deburr", say`Deburr both sides, then wipe`, {
-        ticks: [
-          tick("stopped", words("Spindle stopped, chips brushed away, not by hand")),
-          tick("deburred", words("Every edge of it deburred, at the far side too where it comes out")),
-        ],
-        minutes: handlingTimes.deburr,
-      });
   });
   const last = setup.operations.at(-1)!;
   add(last, "takeOut", "out", words("Loosen and take out"), {
@@ -192,9 +206,29 @@ export function featureStepsOf(
   function moves(op: FeatureOperation) {
     const all = movesOf.get(op.key) ?? [];
     const ticks = states.get(op.key)?.ticks;
+    const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
+    const doneAt = (move: Stroke) => ticks?.get(`move-${move.number}`) ?? Infinity;
+    const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
+    const put = told(op, all);
+    const minutes = minutesOfEach(all, op.set?.vf ?? handFeed, op.top);
+    all.forEach((move, i) => {
+      if (move === interrupted && move.kind !== "go")
+        for (const back of wayBack(all, move))
+          put(back, `back-${move.number}-${back.kind}`, say`Back to where you were: ${op.title}`, {
+            done: (ticks?.get(`back-${move.number}-${back.kind}`) ?? -1) > since,
+          });
+      put(move, `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
+        notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
+        minutes: minutes[i]!,
+        done: ticks?.has(`move-${move.number}`) ?? false,
+      });
+    });
+  }
+
+  /** Tells moves one after the other, each from where the one before it ended. */
+  function told(op: FeatureOperation, all: readonly Stroke[]) {
     const here: Partial<Record<ZeroAxis, Mm>> = {};
-    const minutes = op.minutes.cutting / all.length;
-    const put = (move: Stroke, id: string, title: Phrase, more: Partial<Step>) => {
+    return (move: Stroke, id: string, title: Phrase, more: Partial<Step>) => {
       const targets = (["x", "y", "z"] as const).flatMap((axis) => {
         const to = move.to[axis];
         if (to === undefined) return [];
@@ -223,26 +257,11 @@ export function featureStepsOf(
         ],
       });
     };
-    const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
-    const doneAt = (move: Stroke) => ticks?.get(`move-${move.number}`) ?? Infinity;
-    const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
-    for (const move of all) {
-      if (move === interrupted && move.kind !== "go")
-        for (const back of wayBack(all, move))
-          put(back, `back-${move.number}-${back.kind}`, say`Back to where you were: ${op.title}`, {
-            done: (ticks?.get(`back-${move.number}-${back.kind}`) ?? -1) > since,
-          });
-      put(move, `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
-        notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
-        minutes,
-        done: ticks?.has(`move-${move.number}`) ?? false,
-      });
-    }
   }
 
+  /** A size is measured, and cut once more by what was read, until it is within its limits. */
   function measuring(op: FeatureOperation, measured: Measured) {
     const state = states.get(op.key);
-    const readings = state?.readings.get(measured.size) ?? [];
     const last = measured.before
       ? setup.operations.find(
           (o) =>
@@ -250,15 +269,47 @@ export function featureStepsOf(
         )
       : undefined;
     const expected = measured.before ? expectedBefore(measured, last) : measured.target;
-    const read = readings.length > 0 ? (Math.max(...readings) + Math.min(...readings)) / 2 : null;
-    const left =
-      read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
-    add(op, "measure", `measure-${measured.size}`, say`Measure ${measured.name}`, {
-      fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
-      notes: [warn(words(cautions.measure)), ...fitNotes(measured, left, readings)],
-      minutes: handlingTimes.measure,
-      done: state?.measured ?? false,
-    });
+    const rounds = state?.readings.get(measured.size) ?? [];
+    let cutAgain = 0;
+    for (let round = 0; round <= (state?.measured ?? 0); round++) {
+      const readings = rounds[round] ?? [];
+      const read = readings.length > 0 ? (Math.max(...readings) + Math.min(...readings)) / 2 : null;
+      const left =
+        read === null ? null : tidy(measured.grows ? measured.target - read : read - measured.target);
+      const done = (state?.measured ?? 0) > round;
+      const id = round === 0 ? `measure-${measured.size}` : `measure-${measured.size}-${round + 1}`;
+      add(op, "measure", id, say`Measure ${measured.name}${round > 0 ? " again" : ""}`, {
+        fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
+        notes: [warn(words(cautions.measure)), ...fitNotes(op, measured, left, readings)],
+        minutes: handlingTimes.measure,
+        done,
+      });
+      const more = done ? leftOver(op, measured, readings) : 0;
+      if (more <= 0) break;
+      cutAgain = tidy(cutAgain + more);
+      again(op, cutAgain, round + 1);
+    }
+  }
+
+  /** The cut that makes a size once more, that much further than it was first told. */
+  function again(op: FeatureOperation, more: Mm, round: number) {
+    const wall = op.cut?.kind === "side";
+    const shift = wallShifts(setup, states)[op.key] ?? 0;
+    const all = featureMoves(op, locating.frame, wall ? tidy(shift + more) : shift) ?? [];
+    const strokes = strokesAgain(all, wall ? 0 : more);
+    const put = told(op, strokes);
+    const minutes = minutesOfEach(strokes, op.set?.vf ?? handFeed, op.top);
+    strokes.forEach((stroke, i) =>
+      put(
+        stroke,
+        `again-${round}-${stroke.number}`,
+        say`${op.title}, once more by what you read, move ${stroke.number} of ${strokes.length}`,
+        {
+          minutes: minutes[i]!,
+          done: states.get(op.key)?.ticks.has(`again-${round}-${stroke.number}`) ?? false,
+        },
+      ),
+    );
   }
 }
 
@@ -311,6 +362,14 @@ function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
 /** What is said of a move besides where it ends. */
 function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
   if (move.kind === "go") return [note(words("Spindle up clear first. Lock the table when you are there."))];
+  if (move.kind === "down" && op.by === "hole" && op.set === null)
+    return [
+      warn(
+        rule(
+          "M31.byHand",
+        )`Spindle in neutral, turned by hand at the drawbar or chuck. Three turns to start it square, then half a turn back for every turn; oil it. Mark the depth on the tap. If it goes stiff, back out and clear the chips; finish with a tap wrench where the spindle no longer reaches.`,
+      ),
+    ];
   if (move.kind === "down" && op.by === "hole")
     return [note(words("Back out every so often to clear the chips; ease off where it breaks through."))];
   if (move.kind === "down" && move.cuts === "down")

@@ -19,9 +19,13 @@ export const spindleTicks = (
   more: readonly Tick[] = [],
 ): Tick[] => [
   tick("cutter", say`${tool} in the spindle, drawbar tight`),
-  ...(set ? [tick("speed", say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}`)] : []),
+  set
+    ? tick("speed", say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}`)
+    : tick("neutral", words("Spindle switched off and in neutral: it is turned by hand")),
   ...more,
   tick("wrench", words("Wrench off the drawbar, handle off the vise")),
   tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-  tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+  ...(set
+    ? [tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above"))]
+    : []),
 ];

@@ -2,9 +2,8 @@ import { type Measured } from "../recipes/index.ts";
 import type { Shifts } from "../locate/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
-import { note, precise, rule, stop, type Warning, warn } from "../working/index.ts";
+import { note, precise, rule, say, stop, type Warning, warn } from "../working/index.ts";
 import type { FeatureProgress } from "./feature-progress.ts";
-import { howMeasured } from "./feature-step.ts";
 
 export type States = ReadonlyMap<FeatureKey, FeatureProgress>;
 
@@ -25,7 +24,7 @@ function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: Sta
   const before = setup.operations.find(
     (o) => o.feature === operation.feature && o.measure?.before && o.measure.size === measure.size,
   );
-  const read = before ? (states.get(before.key)?.readings.get(measure.size) ?? []) : [];
+  const read = before ? (states.get(before.key)?.readings.get(measure.size) ?? []).flat() : [];
   if (!before || read.length === 0) return 0;
   const middle = (Math.max(...read) + Math.min(...read)) / 2;
   const expected = expectedBefore(measure, operation);
@@ -42,8 +41,33 @@ export function wallShifts(setup: FeatureSetup, states: States): Shifts {
   return shifts;
 }
 
+/** Whether a size is made by how deep a floor is cut, from whichever side it is measured. */
+const isDepth = ({ size }: Measured): boolean => /depth/i.test(size);
+
+/**
+ * What a finished round of readings leaves to be cut once more, mm: where a point is short of its limits and none is past them;
+ * 0 where nothing is, or where no cut of this operation could help.
+ */
+export function leftOver(operation: FeatureOperation, measured: Measured, readings: readonly Mm[]): Mm {
+  const wall = operation.cut?.kind === "side";
+  const cuttable = operation.by === "mill" && wall !== isDepth(measured);
+  if (measured.before || !cuttable || readings.length === 0) return 0;
+  const { lower, upper } = measured.limits;
+  const [smallest, largest] = [Math.min(...readings), Math.max(...readings)];
+  const past = measured.grows ? largest - upper : lower - smallest;
+  const short = measured.grows ? lower - smallest : largest - upper;
+  if (past > 0 || short <= 0) return 0;
+  const middle = (smallest + largest) / 2;
+  return tidy(measured.grows ? measured.target - middle : middle - measured.target);
+}
+
 /** What a reading says of a fit: what is left, or that it has gone too far. */
-export function fitNotes(measured: Measured, left: Mm | null, readings: readonly Mm[]): Warning[] {
+export function fitNotes(
+  operation: FeatureOperation,
+  measured: Measured,
+  left: Mm | null,
+  readings: readonly Mm[],
+): Warning[] {
   if (left === null || readings.length === 0) return [];
   const { lower, upper } = measured.limits;
   const [smallest, largest] = [Math.min(...readings), Math.max(...readings)];
@@ -71,19 +95,23 @@ export function fitNotes(measured: Measured, left: Mm | null, readings: readonly
       stop(
         rule(
           "fit.past",
-        )`One reading is ${precise(mm(tidy(past)), 3)} past its limit: that metal cannot go back. Mark the part, and check what it must fit.`,
+        )`One reading is ${precise(mm(tidy(past)), 3)} past its limit: that metal cannot go back. Mark the part, and check what it must fit.${isDepth(measured) ? say` Zero Z anew before anything else is cut: it stood that much too deep.` : say``}`,
       ),
     ];
   const most = tidy(measured.grows ? measured.target - smallest : largest - measured.target);
   return [
     warn(
-      howMeasured(measured) === "depth"
+      leftOver(operation, measured, readings) === 0
         ? rule(
-            "fit.deeper",
-          )`${precise(mm(most), 3)} is still to come off. Go over the floor again that much deeper, then measure again.`
-        : rule(
-            "fit.more",
-          )`${precise(mm(most), 3)} is still to come off. Go back to the last wall and cut it that much further out, then measure again.`,
+            "fit.short",
+          )`${precise(mm(most), 3)} is still to come off. Go back to the cut that makes it, take that much more, then measure again.`
+        : isDepth(measured)
+          ? rule(
+              "fit.deeper",
+            )`${precise(mm(most), 3)} is still to come off the floor: it is gone over again that much deeper, then measured again.`
+          : rule(
+              "fit.more",
+            )`${precise(mm(most), 3)} is still to come off the wall: it is cut once more that much further out, then measured again.`,
     ),
   ];
 }

@@ -65,7 +65,7 @@ export function FeatureStep({
   };
   const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
   // The size of this operation can be read any time.
-  const nextFit = mine.find((s) => s.fit)?.fit ?? null;
+  const nextFit = (mine.find((s) => s.fit && !s.done) ?? mine.findLast((s) => s.fit))?.fit ?? null;
   const pad = step.fit && isCurrent ? step.fit : extraPad ? nextFit : null;
   const moves = movesOf(operation);
   const picture = useMemo(

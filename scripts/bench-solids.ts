@@ -46,7 +46,7 @@ function strokes(count: number): Instruction[] {
       projection: 16,
     },
     { do: "clamp", grip: 20 },
-    { do: "fit", cutter, rpm: 1115, turns: "clockwise from above", upright: false },
+    { do: "fit", cutter, rpm: 1115, turns: { way: "clockwise", seen: "from above" }, upright: false },
     zero("x"),
     zero("y"),
     zero("z"),

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { beginningOf, type Job, plan } from "../core/job/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
-import { appended, eventsToFinish, type Record, type Step } from "../core/steps/index.ts";
+import { appended, eventsToFinish, type Record, type Step, turnsOf } from "../core/steps/index.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
@@ -208,6 +208,77 @@ test("a tap is turned by hand: no speed, no feed, and its own advice", () => {
   expect(check.ticks.map((t) => t.id)).toEqual(["cutter", "neutral", "wrench", "guard"]);
   expect(phraseIds(steps.map((s) => s.notes))).toContain("M31.byHand");
   expect(steps.filter((s) => s.move).every((s) => s.move!.move.vf === null)).toBe(true);
+});
+
+describe("a tick that cannot be given honestly has another answer", () => {
+  const walkTo = (job: Job, id: string, shop: Shop = demoShop) => {
+    let records: Record[] = [];
+    for (let i = 0; i < 200; i++) {
+      const made = planOf(job, records, shop);
+      const step = made.steps[made.current]!;
+      const tick = step.ticks.find((t) => t.id === id);
+      if (tick && step.ticks.filter((t) => !t.done)[0] === tick) return { records, step, made };
+      const events = eventsToFinish(step);
+      const stopAt = events.findIndex((e) => e.type === "tick" && e.tick === id);
+      records = appended(
+        records,
+        ...beginningOf(step, made, records),
+        ...(stopAt > 0 ? events.slice(0, stopAt) : events),
+      );
+    }
+    throw new Error(`never asked: ${id}`);
+  };
+  const after = (job: Job, id: string, answer: string) => {
+    const { records, step } = walkTo(job, id);
+    const made = planOf(job, appended(records, { type: "tick", op: step.op, tick: answer }));
+    const again = made.steps.find((s) => s.op === step.op && s.id === step.id)!;
+    return { step: again, current: made.steps[made.current]!, tick: again.ticks.find((t) => t.id === id)! };
+  };
+
+  test("under a raw face one loose parallel may stay, with what to do", () => {
+    const { tick, current, step } = after(block(), "tried", "tried-loose");
+    expect([tick.done, tick.other!.given, tick.other!.then.phrase.id]).toEqual([true, true, "M50.raw"]);
+    expect(current.id).not.toBe(step.id);
+  });
+
+  test("under a machined face it may not: the step waits", () => {
+    const job = block();
+    const machined = planOf(job).setups.find((s) => s.seat.tap && s.seat.parallels)!;
+    let records: Record[] = [];
+    for (let i = 0; i < 400; i++) {
+      const made = planOf(job, records);
+      const step = made.steps[made.current]!;
+      if (step.op === machined.key && step.kind === "clamp") break;
+      records = appended(records, ...beginningOf(step, made, records), ...eventsToFinish(step));
+    }
+    const at = planOf(job, records);
+    const clamp = at.steps[at.current]!;
+    const ticks = eventsToFinish(clamp).slice(0, -1);
+    const loose = { type: "tick", op: machined.key, tick: "tried-loose" } as const;
+    const made = planOf(job, appended(records, ...beginningOf(clamp, at, records), ...ticks, loose));
+    const tried = made.steps[made.current]!.ticks.find((t) => t.id === "tried")!;
+    expect([tried.done, tried.other!.given, tried.other!.then.phrase.id]).toEqual([false, true, "M50.loose"]);
+  });
+
+  test("a spindle that turns the wrong way stops the walk until it was looked at again", () => {
+    const { step, current, tick } = after(block(), "rotation", "wrong-way");
+    expect(current.id).toBe(step.id);
+    expect([tick.done, tick.other!.given, tick.other!.then.severity]).toEqual([false, true, "stop"]);
+  });
+
+  test("which way it must turn goes by the hand of the cutter and the arbor", () => {
+    const [knee, horizontal] = ["knee", "horizontal"].map((id) =>
+      demoShop.machines.find((m) => m.id === id)!,
+    );
+    const mill = demoShop.cutters.find((c) => c.kind === "endMill")!;
+    const slab = demoShop.cutters.find((c) => c.kind === "sideAndFace" || c.kind === "slabMill")!;
+    expect(turnsOf(mill, knee!)).toEqual({ way: "clockwise", seen: "from above" });
+    expect(turnsOf({ ...mill, hand: "left" }, knee!).way).toBe("counterclockwise");
+    expect(turnsOf(slab, horizontal!)).toEqual({
+      way: "counterclockwise",
+      seen: "from the outer end of the arbor",
+    });
+  });
 });
 
 test("own speed, feed, depth and direction of a feature are applied or refused with the reason", () => {

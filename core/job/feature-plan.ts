@@ -131,7 +131,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ...made,
     setups,
     locatings,
-    steps: setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine)),
+    steps: setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine, shop)),
     reports: wanted.map((o) => {
       const outcome = isOfConditions(o) ? settled.get(o) : undefined;
       return outcome

@@ -53,9 +53,6 @@ const takenOut = (step: Step): ThingId[] =>
   );
 
 const other: Instruction = { do: "other" };
-const turnsOf = (step: Step) =>
-  step.ticks.some((t) => t.id === "rotation") ? ("clockwise from above" as const) : null;
-
 function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[] {
   const { seat, cut, face } = setup;
   switch (step.kind) {
@@ -78,7 +75,7 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
     case "clamp":
       return [{ do: "clamp", grip: seat.table ? null : seat.effectiveGrip }];
     case "check":
-      return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: turnsOf(step), upright: false }];
+      return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: step.turns, upright: false }];
     case "pickup":
       return [zeroInstruction(step.pickup!, null, false)];
     case "touch": {
@@ -211,13 +208,13 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
     case "check": {
       if (step.tool)
         return [
-          { do: "fit", cutter: step.tool.id ?? "", rpm: step.tool.rpm, turns: turnsOf(step), upright: false },
+          { do: "fit", cutter: step.tool.id ?? "", rpm: step.tool.rpm, turns: step.turns, upright: false },
         ];
       const fit: Instruction = {
         do: "fit",
         cutter: operation.cutter ?? "",
         rpm: operation.set?.rpm ?? null,
-        turns: turnsOf(step),
+        turns: step.turns,
         upright: step.ticks.some((t) => t.id === "upright"),
       };
       return operation.tilt === null ? [fit] : [fit, { do: "tilt head", degrees: operation.tilt }];

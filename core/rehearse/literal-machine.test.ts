@@ -77,7 +77,7 @@ const fit = (cutter = "em-10-2", more: Partial<Extract<Step, { do: "fit" }>> = {
   do: "fit",
   cutter,
   rpm: 1115,
-  turns: "clockwise from above",
+  turns: { way: "clockwise", seen: "from above" },
   upright: false,
   ...more,
 });

@@ -14,7 +14,7 @@ export class Spindle {
   readonly #machine: Machine;
   readonly #report: Report;
   #rpm = 0;
-  #turns: "clockwise from above" | null = null;
+  #turns: Extract<Told, { do: "fit" }>["turns"] = null;
 
   constructor(shop: Shop, machine: Machine, report: Report) {
     this.#shop = shop;
@@ -42,10 +42,14 @@ export class Spindle {
     this.tool = cutter ? toolOf(cutter, this.#shop) : null;
     this.#rpm = told.rpm ?? 0;
     this.#turns = told.turns;
-    if (this.#machine.kind === "horizontal" && told.turns)
+    const above = told.turns?.seen === "from above";
+    const left = cutter?.hand === "left";
+    // Seen from above a right-hand cutter turns clockwise; on an arbor that feeds against it, counterclockwise from its outer end.
+    const good = told.turns?.way === (above === left ? "counterclockwise" : "clockwise");
+    if (this.#machine.kind === "horizontal" && above)
       this.#report.find("wrongWay", 0, "a spindle that lies, told from above");
-    else if (cutter?.hand === "left" && told.turns)
-      this.#report.find("wrongWay", 0, `${cutter.name}, which is left-handed`);
+    else if (cutter && told.turns && !good)
+      this.#report.find("wrongWay", 0, `${cutter.name}, which is ${left ? "left" : "right"}-handed`);
     return other;
   }
 

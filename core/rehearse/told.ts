@@ -57,7 +57,8 @@ export type Instruction =
       cutter: string;
       /** Null where it is not to turn. */
       rpm: Rpm | null;
-      turns: "clockwise from above" | null;
+      /** Which way, and from where it is looked at; null where nothing is said of it. */
+      turns: { way: "clockwise" | "counterclockwise"; seen: string } | null;
       upright: boolean;
     }
   | { do: "tilt head"; degrees: number }

@@ -8,7 +8,7 @@ import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words 
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import { depthAxis, intoPart, type LivePass, livePasses } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
-import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
+import { speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
 import type { Tick } from "./tick.ts";
 
@@ -66,6 +66,7 @@ export function stepsOf(
       const asked = tick(id, phrase);
       return { ...asked, done: asked.done || (state?.cuts.length ?? 0) > 0 };
     };
+    const asked = { cutter, machine, set: setup.cut, before: spindle?.rpm ?? null };
     if (!stays || spindle.rpm !== setup.cut.rpm)
       steps.push(
         make(
@@ -73,7 +74,8 @@ export function stepsOf(
           "check",
           say`${name} ${stays ? "stays" : "in"}, ${quantity("spindleSpeed", setup.cut.rpm)}`,
           {
-            ticks: stays ? speedTicks(setup.cut, before) : spindleTicks(name, setup.cut, before),
+            ticks: stays ? speedTicks(asked, before) : spindleTicks(name, asked, before),
+            turns: turnsOf(cutter, machine),
             notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
           },
         ),

@@ -1,7 +1,7 @@
 import type { FeatureSetup } from "../route/index.ts";
 import { say, words } from "../working/index.ts";
-import { type MakeTick, takeOutTicks, viseClampTicks, viseTicks } from "./holding-ticks.ts";
-import type { Tick } from "./tick.ts";
+import { takeOutTicks, viseClampTicks, viseTicks } from "./holding-ticks.ts";
+import type { MakeTick, Tick } from "./tick.ts";
 
 /** Ticks of placing the part: a block as for its faces, a shaft in V-blocks. */
 export function placing({ seat, device, entry, at }: FeatureSetup, tick: MakeTick): Tick[] {

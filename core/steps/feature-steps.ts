@@ -14,14 +14,14 @@ import {
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
-import { type Machine, pickSetting } from "../shop/index.ts";
+import { type Machine, pickSetting, type Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
 import { expectedBefore, fitNotes, leftOver, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
-import { speedTicks, spindleTicks } from "./spindle-ticks.ts";
+import { type SpindleAsked, speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
-import type { Tick } from "./tick.ts";
+import type { MakeTick, Tick } from "./tick.ts";
 
 /**
  * The steps of a setup in which features are cut: placing, pick-up on every axis, then tool by tool and move by move, with what is
@@ -32,6 +32,7 @@ export function featureStepsOf(
   locating: Locating,
   states: States,
   machine: Machine,
+  shop: Pick<Shop, "cutters">,
 ): Step[] {
   const first = setup.operations[0];
   if (!first) return [];
@@ -99,17 +100,24 @@ export function featureStepsOf(
       }
       const fresh = spindle?.tool !== op.cutter;
       const turnsElse = spindle !== null && op.set !== null && spindle.rpm !== op.set.rpm;
+      const asked: SpindleAsked = {
+        cutter: shop.cutters.find((c) => c.id === op.cutter),
+        machine,
+        set: op.set,
+        before: spindle && spindle.rpm > 0 ? spindle.rpm : null,
+      };
       if (fresh || upright)
         add(
           op,
           "check",
           "check",
           say`${op.toolName} in, ${speedOf(op)}`,
-          toolIn(op, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
+          toolIn(op, asked, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
         );
       else if (turnsElse)
         add(op, "check", "check", say`${op.toolName} stays, ${speedOf(op)}`, {
-          ticks: speedTicks(op.set!, tick),
+          ticks: speedTicks(asked, tick),
+          turns: turnsOf(asked.cutter, machine),
           notes: [warn(words(cautions.eyes))],
         });
       spindle = { tool: op.cutter ?? "", rpm: op.set?.rpm ?? 0 };
@@ -175,7 +183,7 @@ export function featureStepsOf(
     const speed = toucher.kind === "finder" ? pickSetting(machine, finderSpeed, finderSpeed) : null;
     add(op, "check", "finder", say`Fit ${toucher.name}`, {
       ticks: [
-        tick("finder-in", words("Spindle stopped, fit it and tighten"), since),
+        tick("finder-in", words("Spindle stopped, fit it and tighten, key or wrench off again"), since),
         speed
           ? tick(
               "finder-speed",
@@ -322,13 +330,10 @@ const isCutter = (toucher: Toucher, op: FeatureOperation): boolean =>
 const speedOf = (op: FeatureOperation): Phrase =>
   op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
 
-function toolIn(
-  op: FeatureOperation,
-  tick: (id: string, phrase: Phrase) => Tick,
-  upright: boolean,
-): Partial<Step> {
+function toolIn(op: FeatureOperation, asked: SpindleAsked, tick: MakeTick, upright: boolean): Partial<Step> {
   return {
-    ticks: spindleTicks(op.toolName, op.set, tick, [
+    turns: op.set ? turnsOf(asked.cutter, asked.machine) : null,
+    ticks: spindleTicks(op.toolName, asked, tick, [
       ...(upright ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
       ...(op.tilt !== null
         ? [

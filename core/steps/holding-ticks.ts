@@ -3,14 +3,12 @@ import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts"
 import { mm } from "../quantity/index.ts";
 import { capital, type Setup } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
-import { type Phrase, rule, say, words } from "../working/index.ts";
+import { note, type Phrase, rule, say, warn, words } from "../working/index.ts";
 import type { Progress } from "./progress.ts";
-import type { Tick } from "./tick.ts";
+import { answered, type MakeTick, type Tick } from "./tick.ts";
 
 /** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
 const holdWithin = 0.02;
-
-export type MakeTick = (id: string, phrase: Phrase) => Tick;
 
 /** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
 export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
@@ -156,19 +154,43 @@ export function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
           ),
         ]
       : []),
-    ...(seat.parallels && !seat.points
-      ? [
-          tick(
-            "tried",
-            words(
-              seat.parallels.single
-                ? "The parallel tried by hand: it does not move"
-                : "Both parallels tried by hand: neither moves",
-            ),
-          ),
-        ]
-      : []),
+    ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, seat.tap, tick)] : []),
   ];
+}
+
+/** M50: parallels tried by hand. Under a raw face one may well be loose: that is an answer too, and needs no tapping. */
+function triedTick({ single }: ParallelsUnder, machined: boolean, tick: MakeTick): Tick {
+  const tried = tick(
+    "tried",
+    words(
+      single ? "The parallel tried by hand: it does not move" : "Both parallels tried by hand: neither moves",
+    ),
+  );
+  return answered(
+    tried,
+    machined
+      ? {
+          id: "tried-loose",
+          says: words("One is loose"),
+          then: warn(
+            rule(
+              "M50.loose",
+            )`Tap once more over the loose one. Still loose: loosen, take the part out, look for a chip or a burr under it, wipe, and clamp again.`,
+          ),
+          serves: false,
+        }
+      : {
+          id: "tried-loose",
+          says: words("One is loose"),
+          then: note(
+            rule(
+              "M50.raw",
+            )`A raw face never lies on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and pull again. Then it may stay so: only the next face, cut from this seat, has to be true.`,
+          ),
+          serves: true,
+        },
+    tick,
+  );
 }
 
 /** What was put in is taken out (M08); nothing while the part stays for the next cut. */

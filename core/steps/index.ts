@@ -2,6 +2,8 @@ export * from "./live-passes.ts";
 export * from "./progress.ts";
 export * from "./record.ts";
 export * from "./step.ts";
+export { turnsOf } from "./spindle-ticks.ts";
+export type { OtherAnswer } from "./tick.ts";
 export * from "./face-steps.ts";
 export * from "./upgrade.ts";
 export * from "./feature-progress.ts";

@@ -60,7 +60,16 @@ const begin = (told: Told): Progress => ({
 });
 
 /** Ticks that must be made again when the part or a clamp moved. */
-export const clampTicks = ["tight", "tapped", "tried", "squared", "aligned", "held", "rechecked"];
+export const clampTicks = [
+  "tight",
+  "tapped",
+  "tried",
+  "tried-loose",
+  "squared",
+  "aligned",
+  "held",
+  "rechecked",
+];
 
 const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...values)) / 2);
 

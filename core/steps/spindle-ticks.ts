@@ -1,31 +1,90 @@
-import { quantity } from "../quantity/index.ts";
-import { type Phrase, say, words } from "../working/index.ts";
-import type { Tick } from "./tick.ts";
+import { cutterKindFacts } from "../handbook/index.ts";
+import { quantity, type Rpm } from "../quantity/index.ts";
+import { type Cutter, type Machine, pickSetting } from "../shop/index.ts";
+import { type Phrase, rule, say, stop, words } from "../working/index.ts";
+import { answered, type MakeTick, type Tick } from "./tick.ts";
+
+/** Which way a cutter must turn, and where one stands to see it. */
+export interface Turns {
+  way: "clockwise" | "counterclockwise";
+  seen: "from above" | "from the outer end of the arbor";
+}
+
+/** What goes into the spindle, or turns otherwise. */
+export interface SpindleAsked {
+  cutter: Cutter | undefined;
+  machine: Machine;
+  set: { rpm: Rpm; setting: string } | null;
+  /** What the spindle was set to before; null when that is not known. */
+  before: Rpm | null;
+}
+
+/**
+ * Which way a cutter must turn. On an arbor, seen from its outer end, the teeth go to the right at the bottom: against a table
+ * that feeds the work to the left, as the cut is told.
+ */
+export const turnsOf = (cutter: Cutter | undefined, machine: Machine): Turns => {
+  const left = cutter?.hand === "left";
+  const onArbor = machine.kind === "horizontal" || (cutter && cutterKindFacts[cutter.kind].mount === "arbor");
+  return onArbor
+    ? { way: left ? "clockwise" : "counterclockwise", seen: "from the outer end of the arbor" }
+    : { way: left ? "counterclockwise" : "clockwise", seen: "from above" };
+};
+
+/** The spindle at a speed: how it is set, and when the range is changed. */
+function speedPhrase({ machine, set, before }: SpindleAsked): Phrase {
+  if (!set) return words("Spindle switched off and in neutral: it is turned by hand");
+  const { range } = pickSetting(machine, set.rpm);
+  const last = before === null ? null : pickSetting(machine, before).range;
+  const changes = machine.ranges.length > 1 && range.name !== last?.name;
+  const when =
+    range.change === "running"
+      ? say`. This drive is set only while it runs`
+      : changes
+        ? say`. The range is changed only at standstill`
+        : say``;
+  return say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}${when}`;
+}
+
+/** M18, M40: which way it must turn, asked before the first cut with it, with the answer that stops. */
+function rotationTick({ cutter, machine, set }: SpindleAsked, tick: MakeTick): Tick {
+  const { way, seen } = turnsOf(cutter, machine);
+  const handed = cutter?.hand === "left" ? say`${cutter.name} is left-handed: ` : say``;
+  const range = set && pickSetting(machine, set.rpm).range;
+  const turned = range?.reversed ? say`. In the ${range.name} the switch works the other way round` : say``;
+  return answered(
+    tick("rotation", say`Spindle started for a moment: ${handed}it turns ${way} seen ${seen}${turned}`),
+    {
+      id: "wrong-way",
+      says: words("It turns the wrong way"),
+      then: stop(
+        rule(
+          "M18.wrongWay",
+        )`Stop the spindle before it touches anything. Set the switch over, let it run down, and look at the hand of the cutter; then start it again and look.`,
+      ),
+      serves: false,
+    },
+    tick,
+  );
+}
 
 /** Ticks for another speed of the tool that is in. */
-export const speedTicks = (
-  set: { rpm: number; setting: string },
-  tick: (id: string, phrase: Phrase) => Tick,
-): Tick[] => [
-  tick("speed", say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}`),
-  tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above")),
+export const speedTicks = (asked: SpindleAsked, tick: MakeTick): Tick[] => [
+  tick("speed", speedPhrase(asked)),
+  rotationTick(asked, tick),
 ];
 
 /** Ticks before a spindle turns with a tool (M40): tool, speed, what else is to be set, then wrench, guard and rotation. */
 export const spindleTicks = (
   tool: string,
-  set: { rpm: number; setting: string } | null,
-  tick: (id: string, phrase: Phrase) => Tick,
+  asked: SpindleAsked,
+  tick: MakeTick,
   more: readonly Tick[] = [],
 ): Tick[] => [
-  tick("cutter", say`${tool} in the spindle, drawbar tight`),
-  set
-    ? tick("speed", say`Spindle set to ${quantity("spindleSpeed", set.rpm)}: ${set.setting}`)
-    : tick("neutral", words("Spindle switched off and in neutral: it is turned by hand")),
+  tick("cutter", say`Spindle stopped; ${tool} in, drawbar tight`),
+  tick(asked.set ? "speed" : "neutral", speedPhrase(asked)),
   ...more,
-  tick("wrench", words("Wrench off the drawbar, handle off the vise")),
+  tick("wrench", words("Wrench off the drawbar, key out of the chuck, handle off the vise")),
   tick("guard", words("Guard in place, glasses on, nothing loose on the table")),
-  ...(set
-    ? [tick("rotation", words("Spindle started for a moment: it turns clockwise seen from above"))]
-    : []),
+  ...(asked.set ? [rotationTick(asked, tick)] : []),
 ];

@@ -5,6 +5,7 @@ import { type AnyKey, isFaceKey, type OperationKey } from "../route/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { StepFit, StepMove } from "./feature-step.ts";
 import type { LivePass } from "./live-passes.ts";
+import type { Turns } from "./spindle-ticks.ts";
 import type { Tick } from "./tick.ts";
 
 export type StepKind =
@@ -60,6 +61,8 @@ export interface Step {
   move: StepMove | null;
   /** What goes into the spindle for a touch: a cutter by its id, or null for a finder, an indicator, a pin; how fast it turns. */
   tool: { id: string | null; rpm: number | null } | null;
+  /** Which way the spindle must turn, where a tool goes in or turns otherwise. */
+  turns: Turns | null;
   /** A size of a feature that is measured. */
   fit: StepFit | null;
   notes: Warning[];
@@ -85,6 +88,7 @@ export function newStep<K extends AnyKey>(
     pickup: null,
     move: null,
     tool: null,
+    turns: null,
     fit: null,
     notes: [],
     minutes: 0,

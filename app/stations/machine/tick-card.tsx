@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Step } from "../../../core/steps/index.ts";
+import type { OtherAnswer, Step } from "../../../core/steps/index.ts";
+import { Button } from "../../instruments/button.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
 
@@ -53,11 +54,37 @@ export function TickCard({
                   <Words of={tick.phrase} />
                 </span>
               </chakra.button>
+              {tick.other && (open || tick.other.given) && (
+                <Other of={tick.other} enabled={enabled && open} onTick={onTick} />
+              )}
             </Box>
           );
         })}
       </Box>
       <Warnings of={step.notes} />
     </>
+  );
+}
+
+/** The other honest answer to a tick, and what to do then. */
+function Other({
+  of,
+  enabled,
+  onTick,
+}: {
+  of: OtherAnswer;
+  enabled: boolean;
+  onTick: (tick: string) => void;
+}) {
+  return of.given ? (
+    <Box mt="6px">
+      <Warnings of={[of.then]} />
+    </Box>
+  ) : (
+    <Box mt="6px" ml="40px">
+      <Button size="machine" look="warn" disabled={!enabled} onClick={() => onTick(of.id)}>
+        <Words of={of.says} />
+      </Button>
+    </Box>
   );
 }

@@ -24,12 +24,14 @@ const demo = demoJobs().map((job): JobToWalk => ({ name: job.id, seed: 1, job, s
 
 const kit = await openSolids();
 const started = Date.now();
+let last = Date.now();
 const onJob = (
   name: string,
   findings: readonly { sort: string; op: string; step: string; size: number; what: string }[],
 ) => {
   if (!show) return;
-  console.log(`${name}: ${findings.length}`);
+  console.log(`${name}: ${findings.length} in ${Date.now() - last} ms`);
+  last = Date.now();
   for (const f of findings) console.log(`   ${f.sort} ${f.op} ${f.step} ${f.size.toFixed(3)} ${f.what}`);
 };
 const ofDemo = walkJobs(demo, kit, onJob);

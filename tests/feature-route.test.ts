@@ -174,8 +174,8 @@ test("depths on a shaft count from the crown that is touched: a thinner section 
   const { features, steps } = planOf(applied.job);
   const rough = features!.setups.flatMap((s) => s.operations).filter((o) => o.key.endsWith("/rough"));
   expect(rough.map((o) => [o.crown, o.top, o.floor])).toEqual([
-    [0, 0, 4.05],
-    [2.5, 0, 4.05],
+    [0, 0, 4.1],
+    [2.5, 0, 4.1],
   ]);
   expect(steps.filter((s) => s.pickup?.axis === "z" && s.op === "thin/rough")).toHaveLength(1);
 });

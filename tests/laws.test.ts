@@ -1,7 +1,7 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { passesForRest, passSchedule } from "../core/cutting/index.ts";
-import { axisOf, faceNames, facesOf, opposite } from "../core/frame/index.ts";
+import { axisOf, faceNames, opposite } from "../core/frame/index.ts";
 import { fitDeviations } from "../core/handbook/index.ts";
 import { applyChanges, type Change, changeOf, plan, reversed } from "../core/job/index.ts";
 import { dialMove, roundedSteps } from "../core/locate/index.ts";
@@ -151,10 +151,12 @@ describe("plans of random blocks", () => {
       fc.property(any.job, (job) => {
         const made = plainPlan(job);
         for (const spare of Object.values(made.spares ?? {})) {
-          const [low, high] = facesOf(spare.axis);
-          const sum = (spare.removal[low] ?? 0) + (spare.removal[high] ?? 0);
-          expect(sum).toBeCloseTo(Math.max(0, spare.largest - spare.target), 6);
-          expect(Math.min(spare.removal[low] ?? 0, spare.removal[high] ?? 0)).toBeGreaterThanOrEqual(0);
+          const comesOff = Math.max(0, spare.largest - spare.target);
+          const both = made.setups.filter((s) => s.axis === spare.axis && !s.key.endsWith("/rest"));
+          const sum = both.reduce((off, s) => off + s.from - s.to, 0);
+          if (both.length === 2 && made.refusal === null && comesOff > 0.1)
+            expect(sum).toBeCloseTo(comesOff, 6);
+          for (const first of Object.values(spare.first)) expect(first).toBeLessThanOrEqual(comesOff + 1e-9);
         }
       }),
     );

@@ -651,9 +651,9 @@ describe("mistakes are caught, near cases stay silent", () => {
     for (const ladder of Object.values(made.ladders)) {
       for (const pass of ladder) expect(Math.abs(pass.residue)).toBeLessThanOrEqual(0.0127 + 1e-9);
     }
-    const many = made.ladders["back/face"]!;
+    const [key, many] = Object.entries(made.ladders).reduce((a, b) => (b[1].length > a[1].length ? b : a));
     expect(many.length).toBeGreaterThan(2);
-    expect(many.at(-1)!.sizeAfter).toBe(made.setups[0]!.to);
+    expect(many.at(-1)!.sizeAfter).toBe(made.setups.find((s) => s.key === key)!.to);
   });
 
   test("M50 the handle is not pulled again after tapping", () => {

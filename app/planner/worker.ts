@@ -37,6 +37,48 @@ const piece = 40;
 /** Nothing long begins while somebody types, ms. */
 const quiet = 400;
 
+/** The walk that is under way, and who is told how far it is. */
+let ongoing: {
+  key: string;
+  tell: (progress: RehearsalProgress) => void;
+  end: Promise<Rehearsal | null>;
+} | null = null;
+
+/** What a walk hangs on: decisions, shop and handbook, never the records; null before the first plan. */
+const walkKey = (): string | null =>
+  last ? JSON.stringify([last.inputs.job, last.shopText, last.inputs.own ?? null]) : null;
+
+/** Follows the told steps in pieces, others let in between; null when a newer walk or other decisions ended it. */
+async function walkOf(
+  mine: number,
+  key: string,
+  { job, shop, own }: PlanInputs,
+  onProgress: (progress: RehearsalProgress) => void,
+): Promise<Rehearsal | null> {
+  await pause(quiet);
+  const kit = await (solids ??= openSolids(wasm));
+  const work = rehearsing({ job, shop, kit, seed: 1, ...(own ? { own } : {}) });
+  let told = performance.now();
+  for (;;) {
+    if (mine !== walk || walkKey() !== key) {
+      work.return(undefined as never);
+      return null;
+    }
+    const step = work.next();
+    if (step.done) {
+      const oldest = walked.size >= mostWalked ? walked.keys().next().value : undefined;
+      if (oldest !== undefined) walked.delete(oldest);
+      walked.set(key, step.value);
+      return step.value;
+    }
+    const now = performance.now();
+    if (now - told < piece) continue;
+    told = now;
+    onProgress(step.value);
+    await pause();
+  }
+}
+
 /** Hosts the heavy rooms of core, so that typing never waits for planning. */
 const planner = {
   plan(asked: PlanInputs): Plan {
@@ -98,36 +140,22 @@ const planner = {
    * The told steps of the last plan's job obeyed to the letter, from raw stock to the end; null when it was stopped or another
    * plan was asked for meanwhile. Walked once for the same decisions and shop.
    */
-  async walkThrough(onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> {
-    const mine = ++walk;
-    if (!last) return null;
-    const { inputs, shopText } = last;
-    const { job, shop, own } = inputs;
-    const key = JSON.stringify([job, shopText, own ?? null]);
-    const known = walked.get(key);
-    if (known) return known;
-    await pause(quiet);
-    const kit = await (solids ??= openSolids(wasm));
-    const work = rehearsing({ job, shop, kit, seed: 1, ...(own ? { own } : {}) });
-    let told = performance.now();
-    for (;;) {
-      if (mine !== walk || last.inputs !== inputs) {
-        work.return(undefined as never);
-        return null;
-      }
-      const step = work.next();
-      if (step.done) {
-        const oldest = walked.size >= mostWalked ? walked.keys().next().value : undefined;
-        if (oldest !== undefined) walked.delete(oldest);
-        walked.set(key, step.value);
-        return step.value;
-      }
-      const now = performance.now();
-      if (now - told < piece) continue;
-      told = now;
-      onProgress(step.value);
-      await pause();
+  walkThrough(onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> {
+    const key = walkKey();
+    const known = key === null ? null : walked.get(key);
+    if (key === null || known) return Promise.resolve(known ?? null);
+    if (ongoing?.key === key) {
+      // A record more changes nothing of it: whoever asks last is told how far it is.
+      ongoing.tell = onProgress;
+      return ongoing.end;
     }
+    const mine = ++walk;
+    const here = { key, tell: onProgress, end: Promise.resolve<Rehearsal | null>(null) };
+    here.end = walkOf(mine, key, last!.inputs, (progress) => here.tell(progress)).finally(() => {
+      if (ongoing === here) ongoing = null;
+    });
+    ongoing = here;
+    return here.end;
   },
   /** Ends the walk that is under way. */
   stopWalk(): void {

@@ -129,11 +129,17 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
   const warnings = [...speed.warnings, ...doubt.warnings, ...finishWarnings(last)];
   if (first > usable + 1e-9) {
     warnings.push(
-      warn(
-        rule(
-          "skin.depth",
-        )`The skin asks for a first pass of ${mm(first)}, the limit is ${mm(usable)}. Take the skin off another way (grind, file, pickle) or use a cutter you can spare.`,
-      ),
+      task.hardSkin
+        ? warn(
+            rule(
+              "skin.depth",
+            )`The skin asks for a first pass of ${mm(first)}, the limit is ${mm(usable)}. Take the skin off another way (grind, file, pickle) or use a cutter you can spare.`,
+          )
+        : note(
+            rule(
+              "skin.rough",
+            )`The face is rough to ${mm(task.skin)}; a pass of ${mm(usable)} does not get under that at once. It dulls no edge: the passes after it clean it up.`,
+          ),
     );
   }
   const least = leastChip(cutter.kind, cutter.material);

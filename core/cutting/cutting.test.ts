@@ -108,7 +108,7 @@ describe("one cut", () => {
   });
 
   test("a machine too light for the skin says so", () => {
-    const cut = cutOf({ ...face, total: 4, skin: 1.5 }, "fly-80", bench);
+    const cut = cutOf({ ...face, total: 4, skin: 1.5, hardSkin: true }, "fly-80", bench);
     expect(cut.warnings.map((w) => w.phrase.id)).toContain("skin.depth");
   });
 

@@ -33,3 +33,16 @@ export const usualConditions: Record<StockForm, { sides: FaceCondition; ends: Fa
   ground: { sides: "ground", ends: "sawn" },
   milled: { sides: "milled", ends: "milled" },
 };
+
+/** What a material has on faces of its own: a skin of hot-rolled bars, mm; null for none besides the scale. */
+export interface SkinOf {
+  softSkin: number | null;
+}
+
+/** The facts of a face in a material: hot-rolled tool steel has lost its carbon deeper than its scale reaches. */
+export function skinOf(condition: FaceCondition, material?: SkinOf): ConditionFacts {
+  const facts = conditionFacts[condition];
+  return condition === "hotRolled" && material?.softSkin
+    ? { ...facts, skin: Math.max(facts.skin, material.softSkin) }
+    : facts;
+}

@@ -26,6 +26,8 @@ export const materialSchema = z.object({
   fluid: z.string(),
   behavior: z.string(),
   workHardens: z.boolean(),
+  /** Depth of the soft skin that hot-rolled bars of it have, mm; null for none. */
+  softSkin: z.number().positive().nullable().default(null),
   caution: z.string().optional(),
   source: z.string(),
   /** How far published speeds reach beyond the band, as a share either way. */
@@ -115,6 +117,9 @@ const expansions: Partial<Record<string, number>> = {
   pvc: 0.08,
 };
 
+/** Hot-rolled tool steel has lost its carbon so deep, mm (domain.md 3). */
+const softSkinOfToolSteel = 1.5;
+
 /** The materials as published here, before what the person changed. */
 export const materials: Material[] = rows.map(
   ([id, name, group, hss, cobalt, carbide, coatedCarbide, kc11, mc, density, fluid, behavior]) => ({
@@ -129,6 +134,7 @@ export const materials: Material[] = rows.map(
     expansion: expansions[id] ?? groupExpansion[group],
     fluid,
     behavior,
+    softSkin: /^tool-steel-/.test(id) ? softSkinOfToolSteel : null,
     workHardens: /^stainless-(303|304|316)|^titanium/.test(id),
     ...(cautions[id] ? { caution: cautions[id] } : {}),
     source: bands,

@@ -40,6 +40,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   }),
   /** At the route: ends cut standing up, or hung out past the jaws. */
   z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),
+  /** At the route: both faces of a size give alike, instead of the first being only cleaned up. */
+  z.object({ ...about, what: z.literal("split"), value: z.literal("even") }),
   /** How zero is picked up in the setup of an operation. */
   z.object({ ...about, what: z.literal("pickup"), value: z.enum(pickupWays) }),
   /** The way a feature is made, by its name. */

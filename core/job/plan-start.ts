@@ -33,7 +33,11 @@ export function planStart(
   const spares = Object.fromEntries(
     axisNames.map((axis) => [
       axis,
-      spareOf(job.stock, axis, limits[axis], (face) => part.faces[face].mayStayRaw),
+      spareOf(job.stock, axis, limits[axis], {
+        mayStayRaw: (face) => part.faces[face].mayStayRaw,
+        material,
+        evenly: job.overrides.order.some((id) => job.overrides.byId[id]?.what === "split"),
+      }),
     ]),
   ) as Record<Axis, Spare>;
   const raw = rawPiece(job.stock, spares);

@@ -92,8 +92,33 @@ export interface PlanInputs {
   own?: OwnHandbook;
 }
 
-/** The part to be milled: the drawing with its recorded deviations, and what is left for a next process. */
-export const effectivePart = (job: Job): Part => asMilled(drawnPart(job));
+/** The part to be milled: the drawing with its recorded deviations, a shaft as thick as it was measured, what is left for a next process. */
+export const effectivePart = (job: Job): Part => asMilled(asTurned(drawnPart(job), job.stock.turned));
+
+/** A shaft with its sections as thick as they were measured, within the limits they were drawn with: seats count from what is there. */
+function asTurned(part: Part, turned: Job["stock"]["turned"]): Part {
+  if (!part.shaft) return part;
+  const sections = Object.entries(part.shaft.byId).map(([id, section]) => {
+    const read = turned[id]?.value;
+    const { diameter } = section;
+    if (read === undefined || !diameter) return [id, section] as const;
+    const off = tidy(read - diameter.nominal);
+    const moved = (limit: number | null) => (limit === null ? null : tidy(limit - off));
+    return [
+      id,
+      {
+        ...section,
+        diameter: {
+          ...diameter,
+          nominal: read,
+          upper: moved(diameter.upper),
+          lower: moved(diameter.lower),
+        },
+      },
+    ] as const;
+  });
+  return { ...part, shaft: { ...part.shaft, byId: Object.fromEntries(sections) } };
+}
 
 /** The part as drawn, its sizes with their recorded deviations. */
 export function drawnPart(job: Job): Part {
@@ -260,7 +285,7 @@ function moreAllowed(state: Progress, spares: Record<Axis, Spare>, target: Sizes
   // What was left standing is matched to what is cut: no more comes off.
   if (extentOf(state.told.key) === "rest") return 0;
   const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
-  const across = spares[axis].removal[opposite(state.told.face)] ?? 0;
+  const across = spares[axis].first[opposite(state.told.face)] ?? 0;
   return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));
 }
 

@@ -143,6 +143,9 @@ function settleOverrides(
         why: words("As quick as possible: to the hard limits and the faster part of the ranges."),
       };
     }
+    if (override.what === "split") {
+      return { override, state: "applied", why: words("Both faces of every size give alike.") };
+    }
     if (override.what === "school") {
       return { override, state: "applied", why: words("Squared another way than round the block.") };
     }
@@ -192,7 +195,7 @@ function settleOverrides(
 /** Overrides of a cut's conditions. */
 type CutOverride = Exclude<
   Override,
-  SeatOverride | { what: "aim" | "school" | "ends" | "way" | "first" | "pickup" }
+  SeatOverride | { what: "aim" | "split" | "school" | "ends" | "way" | "first" | "pickup" }
 >;
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */

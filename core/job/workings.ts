@@ -224,7 +224,7 @@ function spareWorking(key: string, spare: Spare): Working {
       }),
       line("skins of both faces", mm(spare.skins), { source: "skin by condition of the face (guess)" }),
       line("over the target", mm(spare.spare)),
-      ...Object.entries(spare.removal).map(([face, removal]) => line(`off the ${face} face`, mm(removal))),
+      ...Object.entries(spare.first).map(([face, off]) => line(`off the ${face} face, cut first`, mm(off))),
       ...(spare.shortfall > 0 ? [line("short by", mm(spare.shortfall), { sum: true })] : []),
     ],
     limits: [],

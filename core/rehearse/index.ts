@@ -1,5 +1,6 @@
 export * from "./chance.ts";
 export * from "./finding.ts";
+export * from "./finding-rows.ts";
 export * from "./judge.ts";
 export * from "./literal-machine.ts";
 export * from "./lump.ts";

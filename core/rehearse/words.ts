@@ -28,7 +28,7 @@ const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, str
   endless: () => say`Pass after pass is called for and nothing comes off: it never ends.`,
   rubs: (f) => say`${f.what} rubs: the chip is ${precise(mm(f.size), 4)} thinner than its edge can cut.`,
   stopped: (f) => say`A cut is called for, and the spindle was never started (${f.what}).`,
-  wrongWay: (f) => say`Clockwise from above is wrong here: ${f.what}.`,
+  wrongWay: (f) => say`It must turn the other way: ${f.what}.`,
   otherSpeed: (f) => say`The cut is meant for ${pair(f)[0]} rpm; the spindle is set to ${pair(f)[1]}.`,
   otherTool: (f) => say`The cut is meant for ${pair(f)[0]}; in the spindle is ${pair(f)[1]}.`,
   zeroTool: (f) => say`This zero is touched with ${pair(f)[0]}; in the spindle is ${pair(f)[1]}.`,

@@ -95,18 +95,23 @@ export const handFeed = 10;
 
 type Strokes = Pick<FeatureOperation, "cut" | "set" | "levels" | "diameter">;
 
-/** Times known of a sweep: the same is asked for in every grouping into setups. */
-const times = new WeakMap<Sweep, Map<string, number | null>>();
+/** Times known by what is swept and how: the same is asked for in every grouping into setups, and after every record. */
+const times = new Map<string, number | null>();
+const mostTimes = 5000;
+const texts = new WeakMap<Sweep, string>();
+
+function textOf(sweep: Sweep): string {
+  const known = texts.get(sweep) ?? JSON.stringify(sweep);
+  texts.set(sweep, known);
+  return known;
+}
 
 /** Minutes of every stroke of a work; null where the cutter does not go in. */
 function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): number | null {
   const { cut, set, levels, diameter } = told;
-  const key = JSON.stringify([
-    ...[floor, top, diameter, set?.vf, levels, cut && [cut.passes.map((p) => p.depth), cut.vf, cut.spring]],
-  ]);
-  const here = times.get(sweep) ?? new Map<string, number | null>();
-  times.set(sweep, here);
-  const last = here.get(key);
+  const passes = cut && [cut.kind, cut.passes.map((p) => p.depth), cut.vf, cut.finishVf, cut.spring];
+  const key = `${textOf(sweep)} ${JSON.stringify([tool.by, floor, top, diameter, set?.vf, levels, passes])}`;
+  const last = times.get(key);
   if (last !== undefined) return last;
   const strokes = strokesOf({
     sweep,
@@ -117,7 +122,8 @@ function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): n
     ...told,
   });
   const minutes = strokes && strokeMinutes(strokes, set?.vf ?? handFeed, top);
-  here.set(key, minutes);
+  if (times.size >= mostTimes) times.clear();
+  times.set(key, minutes);
   return minutes;
 }
 

@@ -45,7 +45,7 @@ export function removalFor(
   const sized = piece.faces[opposite(face)].order !== null;
   const removal = sized
     ? Math.max(0, tidy(from - context.target[axis]))
-    : (context.spares[axis].removal[face] ?? 0);
+    : (context.spares[axis].first[face] ?? 0);
   return { removal, to: sized && removal > 0 ? context.target[axis] : tidy(from - removal), sized };
 }
 

@@ -1,6 +1,6 @@
 import { chooseCut, type CutChoice, type CutTask, cutTask, nothingOwn } from "../cutting/index.ts";
 import { alongJaws, axisOf, type Face } from "../frame/index.ts";
-import { conditionFacts, cutterKindFacts } from "../handbook/index.ts";
+import { cutterKindFacts, skinOf } from "../handbook/index.ts";
 import { gripCapacity, noRoomFor, type Seat, sideReach, strapCapacity } from "../holding/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, reachOf, type Vise } from "../shop/index.ts";
@@ -106,7 +106,7 @@ export function taskOf(
   const { face, before } = of;
   const state = before.faces[face];
   // What was left standing still has the skin the face had when it was bought.
-  const skin = conditionFacts[extentOf(of.key) === "rest" ? state.bought : state.condition];
+  const skin = skinOf(extentOf(of.key) === "rest" ? state.bought : state.condition, context.material);
   return cutTask({
     kind,
     ...swept(kind, seat, { face, extent: extentOf(of.key), before }, context.vise),

@@ -1,5 +1,5 @@
 import { type Axis, axisNames, type Face, facesOf, type Sizes } from "../frame/index.ts";
-import { conditionFacts } from "../handbook/index.ts";
+import { type ConditionFacts, type SkinOf, skinOf, underSkin } from "../handbook/index.ts";
 import { type Limits, middle, tidy } from "../quantity/index.ts";
 import { conditionAt, readingsAlong, type Stock } from "./stock.ts";
 
@@ -22,28 +22,37 @@ export interface Spare {
   shortfall: number;
   /** Largest size the stock surely gives: what a retarget may ask for. */
   reachable: number;
-  /** What comes off each face at its highest spot; together largest − target. */
-  removal: Partial<Record<Face, number>>;
+  /** What comes off a face at its highest spot when it is cut first of the two; the one across takes the rest. */
+  first: Partial<Record<Face, number>>;
 }
 
-/** A face worth cutting gives at least this much when there is any, mm. */
+/** Under a face without a skin this much is taken to clean it up, mm. */
 const leastShare = 0.1;
+
+/** How a lump is looked at besides its sizes. */
+export interface SpareAsked {
+  /** Faces whose skin the drawing lets stand in places: it need not be got beneath. */
+  mayStayRaw?: (face: Face) => boolean;
+  /** Some materials have a skin of their own. */
+  material?: SkinOf;
+  /** Both faces give alike, against bow, or where features count from the middle: the person's choice. */
+  evenly?: boolean;
+}
 
 /**
  * Spare of one size (M01). Enough: smallest − finished max ≥ skins. Tight: smallest − finished min ≥ skins. Else short.
- * The spare is split so that each face clears its skin, the flatter and cleaner face getting less.
- * @param mayStayRaw faces whose skin the drawing lets stand in places: it need not be got beneath
+ * Of a pair the face cut first takes only what cleans it up, under its skin; the second goes to size with the rest.
  */
 export function spareOf(
   stock: Stock,
   axis: Axis,
   limits: Limits,
-  mayStayRaw: (face: Face) => boolean = () => false,
+  { mayStayRaw = () => false, material, evenly = false }: SpareAsked = {},
 ): Spare {
   const readings = readingsAlong(stock, axis);
   const [low, high] = facesOf(axis);
   const factsOf = (face: Face) => {
-    const facts = conditionFacts[conditionAt(stock, face)];
+    const facts = skinOf(conditionAt(stock, face), material);
     return mayStayRaw(face) ? { ...facts, skin: 0 } : facts;
   };
   const facts = { low: factsOf(low), high: factsOf(high) };
@@ -62,7 +71,7 @@ export function spareOf(
       spare: NaN,
       shortfall: 0,
       reachable: NaN,
-      removal: {},
+      first: {},
     };
   }
   const largest = Math.max(...readings);
@@ -71,18 +80,18 @@ export function spareOf(
   const enough = tidy(smallest - limits.upper - skins) >= 0;
   const tight = tidy(smallest - limits.lower - skins) >= 0;
   const spare = tidy(smallest - target);
-  const weight = facts.low.flatness / (facts.low.flatness + facts.high.flatness);
-  const removal = { [low]: 0, [high]: 0 } as Partial<Record<Face, number>>;
-  if (largest > target) {
+  const comesOff = Math.max(0, tidy(largest - target));
+  const mayStay = (face: Face) => mayStayRaw(face) || facts[face === low ? "low" : "high"].machined;
+  const isThere = smallest >= limits.lower && largest <= limits.upper && mayStay(low) && mayStay(high);
+  const firstOf = (mine: ConditionFacts, other: ConditionFacts): number => {
+    if (isThere) return 0;
     const above = Math.max(spare, 0);
-    // Short of skins: both faces get their part of what there is. Else skins first, the rest by flatness.
-    const lowShare =
-      above < skins
-        ? above * (facts.low.skin / skins)
-        : facts.low.skin + (above - skins) * clampShare(weight, above - skins);
-    removal[low] = tidy(Math.min(lowShare + spread * weight, largest - target));
-    removal[high] = tidy(largest - target - removal[low]);
-  }
+    // Short of skins: both faces get their part of what there is.
+    if (above < skins) return Math.min(above * (mine.skin / skins) + spread / 2, comesOff);
+    if (evenly) return (comesOff - skins) / 2 + mine.skin;
+    const cleans = (mine.skin > 0 ? mine.skin + underSkin : leastShare) + spread / 2;
+    return Math.min(cleans, Math.max(comesOff - other.skin, comesOff / 2));
+  };
   return {
     axis,
     verdict: enough ? "enough" : tight ? "tight" : "short",
@@ -95,15 +104,8 @@ export function spareOf(
     spare,
     shortfall: enough || tight ? 0 : tidy(skins - (smallest - limits.lower)),
     reachable: tidy(smallest - skins),
-    removal,
+    first: { [low]: tidy(firstOf(facts.low, facts.high)), [high]: tidy(firstOf(facts.high, facts.low)) },
   };
-}
-
-/** Keeps the share of the cleaner face from vanishing when there is enough for both. */
-function clampShare(weight: number, rest: number): number {
-  if (rest <= 2 * leastShare) return 0.5;
-  const least = leastShare / rest;
-  return Math.min(Math.max(weight, least), 1 - least);
 }
 
 /**

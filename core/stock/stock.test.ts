@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { axisNames } from "../frame/index.ts";
-import type { FaceCondition } from "../handbook/index.ts";
+import { type FaceCondition, materialById } from "../handbook/index.ts";
 import { read } from "../../tests/support/cheek-block.ts";
 import {
   conditionAt,
@@ -47,19 +47,44 @@ describe("spare metal", () => {
       const spare = spareOf(lump([100, size, 50], { front, back }), "width", limits);
       expect(spare.verdict).toBe(verdict);
       expect(spare.shortfall).toBeCloseTo(shortfall, 6);
-      expect((spare.removal.front ?? 0) + (spare.removal.back ?? 0)).toBeCloseTo(Math.max(0, size - 38), 6);
+      const comesOff = Math.max(0, size - 38);
+      for (const first of Object.values(spare.first)) {
+        expect(first).toBeGreaterThanOrEqual(0);
+        expect(first).toBeLessThanOrEqual(comesOff + 1e-9);
+      }
     },
   );
 
-  test("each face clears its skin; the flatter one gives less of the rest", () => {
-    const { removal } = spareOf(lump([100, 42, 50], { front: "cast", back: "milled" }), "width", limits);
-    expect(removal.front).toBeGreaterThan(1.5);
-    expect(removal.back).toBeGreaterThanOrEqual(0.1);
-    expect(removal.front).toBeGreaterThan(removal.back!);
+  test("the face cut first is only cleaned up, under its skin, and leaves the other what its skin asks for", () => {
+    const of = (asked = {}) =>
+      spareOf(lump([100, 46, 50], { front: "cast", back: "milled" }), "width", limits, asked).first;
+    expect(of()).toEqual({ front: 1.8, back: 0.1 });
+    // By choice both give alike of what lies over the skins.
+    expect(of({ evenly: true })).toEqual({ front: 4.75, back: 3.25 });
+    // Little is there: what the other one's skin asks for stays.
+    const scarce = spareOf(lump([100, 41.2, 50], { front: "cast", back: "cast" }), "width", limits);
+    expect(scarce.first.front).toBeCloseTo(1.7, 6);
+  });
+
+  test.each([
+    ["bought to size and machined", "milled", 38, 0],
+    ["a little over its limits", "milled", 38.3, 0.1],
+    ["drawn, and not allowed to stay so", "drawn", 38.3, 0.1],
+  ] as [string, FaceCondition, number, number][])("%s", (_what, condition, size, first) => {
+    const spare = spareOf(lump([100, size, 50], { front: condition, back: condition }), "width", limits);
+    expect(spare.first).toEqual({ front: first, back: first });
+  });
+
+  test("hot-rolled tool steel has a soft skin below its scale", () => {
+    const skins = (id: string) =>
+      spareOf(lump([100, 46, 50], { front: "hotRolled", back: "hotRolled" }), "width", limits, {
+        material: materialById(id)!,
+      }).skins;
+    expect([skins("tool-steel-o1"), skins("steel-low-rolled")]).toEqual([3, 1]);
   });
 
   test("nothing measured is said, not guessed", () => {
-    expect(spareOf(newStock("sawn"), "width", limits)).toMatchObject({ verdict: "unmeasured", removal: {} });
+    expect(spareOf(newStock("sawn"), "width", limits)).toMatchObject({ verdict: "unmeasured", first: {} });
   });
 
   test("the spread of the readings counts: the smallest decides, the largest is cut from", () => {

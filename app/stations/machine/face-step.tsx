@@ -16,6 +16,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 import { CutCard } from "./cut-card.tsx";
 import { MachineFrame, StepHead } from "./machine-frame.tsx";
 import { PickupCard } from "./pickup-card.tsx";
+import { lookedAt, SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
@@ -47,8 +48,9 @@ export function FaceStep({
     void submit.append(...begin, ...events);
   };
   const isCurrent = step === current;
+  const gate = useSetupGate(step, progress.get(setup.key)?.ticks.has(lookedAt) ?? false);
   const act = () => {
-    if (!isCurrent || submit.busy) return;
+    if (!isCurrent || submit.busy || gate.holds) return;
     const op = step.op;
     if (step.pass)
       send({ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last });
@@ -156,10 +158,20 @@ export function FaceStep({
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
       {step.pickup && <Warnings of={step.notes} />}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
+      <SetupGateCard
+        gate={gate}
+        enabled={isCurrent && !submit.busy}
+        onPass={(reason) =>
+          send(
+            { type: "tick", op: step.op, tick: lookedAt },
+            { type: "note", text: `Setup ${step.setup} goes on although it was held up: ${reason}` },
+          )
+        }
+      />
       {step.ticks.length > 0 && (
         <TickCard
           step={step}
-          enabled={isCurrent && !submit.busy}
+          enabled={isCurrent && !submit.busy && !gate.holds}
           onTick={(tick) => send({ type: "tick", op: step.op, tick })}
         />
       )}

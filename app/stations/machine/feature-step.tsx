@@ -17,6 +17,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 import { MachineFrame, StepHead, StepTitle } from "./machine-frame.tsx";
 import { MoveCard } from "./move-card.tsx";
 import { PickupCard } from "./pickup-card.tsx";
+import { lookedAt, SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { useStepKeys } from "./use-step-keys.ts";
@@ -53,8 +54,9 @@ export function FeatureStep({
     void submit.append(...begin, ...events);
   };
   const isCurrent = step === current;
+  const gate = useSetupGate(step, features.get(operation.key)?.ticks.has(lookedAt) ?? false);
   const act = () => {
-    if (!isCurrent || submit.busy) return;
+    if (!isCurrent || submit.busy || gate.holds) return;
     if (step.fit) {
       if (step.fit.readings.length > 0) send({ type: "measured", op: step.op, after: 0, skipped: false });
     } else if (step.move || step.pickup) send({ type: "tick", op: step.op, tick: step.id });
@@ -119,10 +121,20 @@ export function FeatureStep({
       />
       {step.move && <MoveCard shown={step.move} operation={operation} machine={machine} />}
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
+      <SetupGateCard
+        gate={gate}
+        enabled={isCurrent && !submit.busy}
+        onPass={(reason) =>
+          send(
+            { type: "tick", op: step.op, tick: lookedAt },
+            { type: "note", text: `Setup ${step.setup} goes on although it was held up: ${reason}` },
+          )
+        }
+      />
       {step.ticks.length > 0 && (
         <TickCard
           step={step}
-          enabled={isCurrent && !submit.busy}
+          enabled={isCurrent && !submit.busy && !gate.holds}
           onTick={(tick) => send({ type: "tick", op: step.op, tick })}
         />
       )}

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Plan, Rehearsal } from "../../../core/job/index.ts";
 import { featureNames, featuresOf } from "../../../core/part/index.ts";
-import { type Finding, findingPhrase } from "../../../core/rehearse/index.ts";
+import { type Finding, findingPhrase, findingRows } from "../../../core/rehearse/index.ts";
 import { keyFromSlug, keySlug } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -52,33 +52,10 @@ export function WalkedThrough() {
   );
 }
 
-/** Findings that say the same of one operation, with the first step and how many more. */
-interface Row {
-  first: Finding;
-  worst: Finding;
-  more: number;
-}
-
-function rowsOf(findings: readonly Finding[]): Row[] {
-  const rows = new Map<string, Row>();
-  for (const finding of findings) {
-    const key = `${finding.sort} ${finding.op} ${finding.what}`;
-    const row = rows.get(key);
-    if (!row) rows.set(key, { first: finding, worst: finding, more: 0 });
-    else
-      rows.set(key, {
-        ...row,
-        worst: finding.size > row.worst.size ? finding : row.worst,
-        more: row.more + 1,
-      });
-  }
-  return [...rows.values()];
-}
-
 function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: Plan }) {
   const { job } = useJob();
   const [all, setAll] = useState(false);
-  const rows = useMemo(() => rowsOf(findings), [findings]);
+  const rows = useMemo(() => findingRows(findings), [findings]);
   const names = useMemo(() => featureNames(featuresOf(job.part)), [job.part]);
   const shown = all ? rows : rows.slice(0, shownAtFirst);
   return (

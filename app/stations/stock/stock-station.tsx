@@ -29,6 +29,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { lengthEntry, NumberEntry } from "../../instruments/number-entry.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { useOverrides } from "../../instruments/use-overrides.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
@@ -160,7 +161,7 @@ export function StockStation() {
           <>
             <Table
               label="Spare metal"
-              head={["size", "smallest", "finished", "skins", "spare", "split over the faces", "verdict"]}
+              head={["size", "smallest", "finished", "skins", "spare", "off the face cut first", "verdict"]}
             >
               {axisNames.map((axis) => {
                 const spare = plan.spares![axis];
@@ -189,7 +190,7 @@ export function StockStation() {
                         ? facesOf(axis).map((face, i) => (
                             <span key={face}>
                               {i > 0 && " · "}
-                              {face} <Figure of={mm(spare.removal[face] ?? 0)} />
+                              {face} <Figure of={mm(spare.first[face] ?? 0)} />
                             </span>
                           ))
                         : "—"}
@@ -225,6 +226,7 @@ export function StockStation() {
                 {weights.lump > heavy && " Lift it with help or a hoist, and put wood on the table."}
               </chakra.p>
             )}
+            <Split />
             <Warnings of={plan.warnings} />
             {short.map((spare) => (
               <Retarget key={spare.axis} spare={spare} />
@@ -248,6 +250,28 @@ export function StockStation() {
         )}
       </Section>
     </>
+  );
+}
+
+/** Of a pair the first face is only cleaned up; both may give alike instead, by choice. */
+function Split() {
+  const { reason } = useJob();
+  const route = useOverrides("route");
+  const even = route.reportOf("split") !== undefined;
+  return (
+    <chakra.p fontSize="14px" color="quiet" mt="6px">
+      {even
+        ? "◆ yours: both faces of every size give alike. "
+        : "Of two faces the one cut first is only cleaned up, the other takes the rest. Drawn or rolled stock bows less when both give alike. "}
+      <Button
+        aria-pressed={even}
+        onClick={() =>
+          even ? route.takeBack("split") : route.set([["split", "even"]], reason || "by choice")
+        }
+      >
+        {even ? "Only clean up the first" : "Let both give alike"}
+      </Button>
+    </chakra.p>
   );
 }
 

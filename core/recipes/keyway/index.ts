@@ -1,6 +1,6 @@
 import { axesAcross } from "../../frame/index.ts";
 import { fitDeviations } from "../../handbook/index.ts";
-import { cutterRunOut, sectionAt } from "../../part/index.ts";
+import { keywayOf, cutterRunOut, sectionAt } from "../../part/index.ts";
 import { type Mm, mm, tidy } from "../../quantity/index.ts";
 import { cuttingDiameter } from "../../shop/index.ts";
 import { rule, say, warn, words } from "../../working/index.ts";
@@ -14,7 +14,7 @@ import {
   type RecipePlace,
   type Way,
 } from "../recipe.ts";
-import { depthPlus } from "../seat-depth.ts";
+import { seatDepthLimits } from "../seat-depth.ts";
 import { atWidth, slotWays } from "../slot/index.ts";
 
 /** A keyseat: on the center of the shaft, each wall by itself, its width to its class; the floor from the crown. */
@@ -35,6 +35,8 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     box[up === "top" || up === "bottom" ? "height" : "width"],
     place.sizes,
   );
+  const deep = seatDepthLimits(feature.sizes.depth, keywayOf(feature, place.site)?.key?.plus);
+  const aimed = tidy((deep.lower + deep.upper) / 2);
   const measure: Measured = {
     size: "width",
     name: say`the seat width, ${own?.upper === null || !own ? feature.fit : "as drawn"}`,
@@ -49,7 +51,7 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
     what: "keyseat",
     corner: null,
     top,
-    floor: tidy(floor + depthPlus / 2),
+    floor: tidy(floor + aimed),
     each: true,
     measure,
     halfTolerance: (limits.upper - limits.lower) / 2,
@@ -61,8 +63,8 @@ export const keywayRecipe: Recipe<OfKind<"keyway">> = (feature, place) => {
   const depth: Measured = {
     size: "depth",
     name: words("floor of the seat over the far side"),
-    target: tidy(over - depthPlus / 2),
-    limits: { lower: tidy(over - depthPlus), upper: over },
+    target: tidy(over - aimed),
+    limits: { lower: tidy(over - deep.upper), upper: tidy(over - deep.lower) },
     before: false,
     grows: false,
   };

@@ -1,9 +1,14 @@
 import { axisOf, faceNames } from "../../frame/index.ts";
 import { woodruffOf } from "../../part/index.ts";
-import { mm, tidy } from "../../quantity/index.ts";
+import { inchWoodruffDepths, metricKeyDepthTolerance } from "../../handbook/index.ts";
+import { mm, mmPerInch, tidy } from "../../quantity/index.ts";
 import { note, rule, say, words } from "../../working/index.ts";
 import type { OfKind, Recipe } from "../recipe.ts";
-import { depthPlus } from "../seat-depth.ts";
+import { seatDepthLimits } from "../seat-depth.ts";
+
+/** How much deeper the standard lets a seat be, mm: 0.005 in for inch keys, by its width for metric ones. */
+const plusOf = ({ t1, width }: { t1: number | null; width: number }): number =>
+  t1 === null ? inchWoodruffDepths({ width, height: 0 }).plus * mmPerInch : metricKeyDepthTolerance(width);
 
 /** A Woodruff seat: a disc cutter of the key's size fed straight into the side of the shaft, on its center. */
 export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
@@ -11,7 +16,9 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
   const { key, depth, shaft, at } = seat;
   // The cutter stands upright: the seat looks to the front, so one of the faces beside it is up.
   const up = faceNames.find((f) => axisOf(f) !== axisOf(feature.face) && axisOf(f) !== "length")!;
-  const deep = tidy(depth.fromCrown + depthPlus / 2);
+  const limits = seatDepthLimits(feature.sizes.depth, plusOf(key));
+  const aimed = tidy((limits.lower + limits.upper) / 2);
+  const deep = tidy(depth.fromCrown + aimed);
   const crown = (place.sizes[axisOf(feature.face)] - shaft) / 2;
   return [
     {
@@ -39,8 +46,11 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
           measure: {
             size: "depth",
             name: words("floor of the seat over the far side"),
-            target: tidy(depth.overOpposite - depthPlus / 2),
-            limits: { lower: tidy(depth.overOpposite - depthPlus), upper: depth.overOpposite },
+            target: tidy(depth.overOpposite - aimed),
+            limits: {
+              lower: tidy(depth.overOpposite - limits.upper),
+              upper: tidy(depth.overOpposite - limits.lower),
+            },
             before: false,
             grows: false,
           },
@@ -48,7 +58,7 @@ export const woodruffRecipe: Recipe<OfKind<"woodruff">> = (feature, place) => {
             note(
               rule(
                 "M29.depth",
-              )`The depth counts from the crown, ${mm(depth.fromCrown)} and up to ${mm(depthPlus)} more; from the edge of the seat it is ${mm(depth.atWall)}.`,
+              )`The depth counts from the crown, ${mm(depth.fromCrown)} and up to ${mm(limits.upper)} more; from the edge of the seat it is ${mm(depth.atWall)}.`,
             ),
             note(
               words(

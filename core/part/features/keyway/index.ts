@@ -34,7 +34,7 @@ interface Seat {
 }
 
 /** The seat as the shaft there and the standard make it, own sizes first; null while it is not whole. */
-function seatOf(feature: Keyway, site: Site): Seat | null {
+export function seatOf(feature: Keyway, site: Site): Seat | null {
   const { sizes: own, end, standard, depthFrom } = feature;
   if (!site.shaft || axisOf(feature.face) === "length" || !own.length) return null;
   const long = own.length.nominal;

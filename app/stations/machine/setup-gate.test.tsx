@@ -1,0 +1,69 @@
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { afterEach, describe, expect, test } from "vitest";
+import type { Rehearsal } from "../../../core/job/index.ts";
+import type { Finding } from "../../../core/rehearse/index.ts";
+import { cheekBlock } from "../../../tests/support/cheek-block.ts";
+import { jobStub } from "../../../tests/support/job-stub.tsx";
+import type { JobIntent } from "../../instruments/job-context.tsx";
+import { MachineStation } from "./machine-station.tsx";
+
+const finding = (more: Partial<Finding>): Finding => ({
+  sort: "hits",
+  op: "back/face",
+  step: "cut-1",
+  setup: 1,
+  at: null,
+  size: 3,
+  what: "cutter | the fixed jaw",
+  ...more,
+});
+
+function open(findings: Finding[]) {
+  const intents: JobIntent[] = [];
+  const walked: Rehearsal = { findings, truths: [], done: 3, finished: true, records: [] };
+  render(
+    jobStub(<MachineStation />, {
+      job: cheekBlock(),
+      walk: () => Promise.resolve(walked),
+      onIntent: (intent) => intents.push(intent),
+    })("/jobs/cheek-block/machine"),
+  );
+  return intents;
+}
+const firstTick = () => screen.findByRole<HTMLButtonElement>("button", { name: /wiped clean/ });
+
+describe("a setup whose steps go wrong when they are followed to the letter", () => {
+  afterEach(cleanup);
+
+  test("waits until the person says why it may go on, and what was found stays in sight", async () => {
+    const intents = open([finding({})]);
+    await screen.findByText(/hits the fixed jaw/);
+    expect((await firstTick()).disabled).toBe(true);
+    const go = screen.getByRole<HTMLButtonElement>("button", { name: /I have looked at it/ });
+    expect(go.disabled).toBe(true);
+    fireEvent.change(screen.getByLabelText("Why it may go on all the same"), {
+      target: { value: "shorter jaws" },
+    });
+    fireEvent.click(go);
+    await waitFor(() => expect(intents).toHaveLength(1));
+    expect(intents[0]).toMatchObject({
+      intent: "append",
+      events: [
+        { type: "begun" },
+        { type: "tick", tick: "looked-at" },
+        { type: "note", text: "Setup 1 goes on although it was held up: shorter jaws" },
+      ],
+    });
+    await waitFor(async () => expect((await firstTick()).disabled).toBe(false));
+    expect(screen.getByText(/hits the fixed jaw/)).toBeTruthy();
+  });
+
+  test.each([
+    ["what hurts nothing is said and holds nothing up", [finding({ sort: "nothing" })], /Nothing comes off/],
+    ["another setup's finding does not concern it", [finding({ setup: 4 })], /wiped clean/],
+  ])("%s", async (_what, findings, says) => {
+    open(findings);
+    await screen.findByText(says);
+    await waitFor(async () => expect((await firstTick()).disabled).toBe(false));
+  });
+});

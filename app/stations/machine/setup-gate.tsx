@@ -1,0 +1,114 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { featureNames, featuresOf } from "../../../core/part/index.ts";
+import { findingWarnings } from "../../../core/rehearse/index.ts";
+import type { Step } from "../../../core/steps/index.ts";
+import type { Warning } from "../../../core/working/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { useLongWork } from "../../instruments/use-long-work.ts";
+
+/** The tick that says: seen, and gone on all the same. */
+export const lookedAt = "looked-at";
+
+const notNow = () => Promise.resolve(null);
+
+export interface SetupGate {
+  /** Nothing is asked before a setup is placed. */
+  asks: boolean;
+  /** How far the steps were followed; null when they are not being followed now. */
+  progress: { done: number; of: number } | null;
+  stopped: boolean;
+  again: () => void;
+  /** What was found of this setup. */
+  warnings: Warning[];
+  /** Something found can hurt or spoil: the setup waits. */
+  holds: boolean;
+}
+
+/**
+ * Before a part is placed its steps are followed to the letter in the worker; what is found of this setup holds it up until the
+ * person has looked at it and says why it may go on. What was found stays in sight all the same.
+ */
+export function useSetupGate(step: Step, passed: boolean): SetupGate {
+  const { plan, job, walkThrough } = useJob();
+  const asks = step.kind === "place";
+  const { found, progress, stopped, again } = useLongWork(plan, asks ? walkThrough : notNow);
+  const warnings =
+    asks && found
+      ? findingWarnings(
+          found.findings,
+          step.setup,
+          featureNames(featuresOf(job.part)),
+          ({ op, step: id }) => plan.steps.find((s) => s.op === op && s.id === id)?.title ?? null,
+        )
+      : [];
+  return {
+    asks,
+    progress,
+    stopped,
+    again,
+    warnings,
+    holds: !passed && warnings.some((w) => w.severity === "stop"),
+  };
+}
+
+/** What following the steps to the letter found of the setup that is to be placed. */
+export function SetupGateCard({
+  gate,
+  enabled,
+  onPass,
+}: {
+  gate: SetupGate;
+  enabled: boolean;
+  onPass: (reason: string) => void;
+}) {
+  const { stopWalk } = useJob();
+  const [reason, setReason] = useState("");
+  if (!gate.asks) return null;
+  if (gate.progress)
+    return (
+      <Box display="flex" gap="12px" alignItems="center" mb="10px" role="status">
+        <chakra.span color="quiet" fontSize="16px">
+          The steps are being followed to the letter first: {gate.progress.done} of {gate.progress.of}…
+        </chakra.span>
+        <Button onClick={stopWalk}>Stop</Button>
+      </Box>
+    );
+  if (gate.stopped)
+    return (
+      <Box mb="10px">
+        <Notice severity="note">
+          The steps were not followed to the letter yet: nothing is known against this setup.{" "}
+          <Button onClick={gate.again}>Follow them now</Button>
+        </Notice>
+      </Box>
+    );
+  if (gate.warnings.length === 0) return null;
+  return (
+    <Box mb="12px">
+      <chakra.h2 fontSize="18px">Followed to the letter, this happens here</chakra.h2>
+      <Warnings of={gate.warnings} />
+      {gate.holds && (
+        <Box display="flex" gap="10px" alignItems="flex-end" mt="8px" flexWrap="wrap">
+          <Field
+            label="Why it may go on all the same"
+            grow
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
+          <Button
+            look="warn"
+            size="machine"
+            disabled={!enabled || reason.trim() === ""}
+            onClick={() => onPass(reason.trim())}
+          >
+            I have looked at it, go on
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}

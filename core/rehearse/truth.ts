@@ -243,6 +243,16 @@ function probeOf(feature: Feature, size: string, over: boolean, site: Site): Pro
         const deep = axisOf(feature.face);
         at[place[deep]] = feature.face === facesOf(deep)[1] ? a[deep][1] - 0.02 : a[deep][0] + 0.02;
       }
+      // Across a pocket with a boss in it one measures beside the boss.
+      if (prism.island && axis !== prism.axis) {
+        const [p, q] = acrossAxis(prism.axis);
+        const beside = axis === p ? q : p;
+        const stands = extentOfOutline(prism.island)[beside === p ? "x" : "y"];
+        at[place[beside]] =
+          stands[0] - a[beside][0] > a[beside][1] - stands[1]
+            ? (a[beside][0] + stands[0]) / 2
+            : (stands[1] + a[beside][1]) / 2;
+      }
       if (openLow !== openHigh) return { axis, through: at, kind: { from: openLow ? first : last } };
       return openLow ? null : { axis, through: at, kind: "gap" };
     }

@@ -17,7 +17,7 @@ import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/ind
 import { type Machine, pickSetting, type Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
-import { expectedBefore, fitNotes, leftOver, type States, wallShifts } from "./wall-fit.ts";
+import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import { type SpindleAsked, speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
@@ -293,7 +293,7 @@ export function featureStepsOf(
         done,
       });
       const more = done ? leftOver(op, measured, readings) : 0;
-      if (more <= 0) break;
+      if (more <= 0 || round + 1 >= mostRounds) break;
       cutAgain = tidy(cutAgain + more);
       again(op, cutAgain, round + 1);
     }

@@ -44,6 +44,15 @@ export function wallShifts(setup: FeatureSetup, states: States): Shifts {
 /** Whether a size is made by how deep a floor is cut, from whichever side it is measured. */
 const isDepth = ({ size }: Measured): boolean => /depth/i.test(size);
 
+/** More than was planned for a wall, or than a floor can well be short, a reading cannot be of this size, mm (guess). */
+const doubtful = 1;
+/** After so many rounds of cutting again something else is wrong. */
+export const mostRounds = 3;
+
+/** The most a cut may have left of its size, mm. */
+const mostLeft = ({ cut }: FeatureOperation): Mm =>
+  Math.max(doubtful, cut?.kind === "side" ? (cut.passes.at(-1)?.cumulative ?? 0) : 0);
+
 /**
  * What a finished round of readings leaves to be cut once more, mm: where a point is short of its limits and none is past them;
  * 0 where nothing is, or where no cut of this operation could help.
@@ -58,7 +67,8 @@ export function leftOver(operation: FeatureOperation, measured: Measured, readin
   const short = measured.grows ? lower - smallest : largest - upper;
   if (past > 0 || short <= 0) return 0;
   const middle = (smallest + largest) / 2;
-  return tidy(measured.grows ? measured.target - middle : middle - measured.target);
+  const left = tidy(measured.grows ? measured.target - middle : middle - measured.target);
+  return left > mostLeft(operation) ? 0 : left;
 }
 
 /** What a reading says of a fit: what is left, or that it has gone too far. */
@@ -99,6 +109,14 @@ export function fitNotes(
       ),
     ];
   const most = tidy(measured.grows ? measured.target - smallest : largest - measured.target);
+  if (operation.by === "mill" && most > mostLeft(operation))
+    return [
+      stop(
+        rule(
+          "fit.doubt",
+        )`${precise(mm(most), 3)} would still be to come off, more than this cut can have left: that reading is not of this size, or the cut was not made. Look, and measure again before anything is cut.`,
+      ),
+    ];
   return [
     warn(
       leftOver(operation, measured, readings) === 0

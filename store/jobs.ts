@@ -9,6 +9,7 @@ import {
   reversed,
 } from "../core/job/index.ts";
 import {
+  cutsMetal,
   effective,
   type Record,
   type RecordEvent,
@@ -149,7 +150,7 @@ export type Changed = { ok: true; job: Job } | { ok: false; conflicts: Conflict[
 const told = (applied: Applied & { ok: false }): Changed =>
   "invalid" in applied ? { ok: false, conflicts: [], invalid: applied.invalid } : applied;
 
-const anyCut = (records: Record[]): boolean => effective(records).some((r) => r.type === "cut");
+const anyCut = (records: Record[]): boolean => effective(records).some(cutsMetal);
 
 /** One transaction: applies, keeps for undo, logs a `changed` record once a cut was made. */
 async function commit(

@@ -123,6 +123,12 @@ const caught: [what: string, id: string, slip: () => unknown, near: () => unknow
     () => inBlock(hole({ diameter: "6 H7" })),
   ],
   [
+    "M31: a hole of an inch screw's own size",
+    "M31.clearance",
+    () => inBlock(hole({ diameter: "0.25 in" })),
+    () => inBlock(hole({ diameter: "0.281 in" })),
+  ],
+  [
     "M31: a thread deeper than it holds",
     "M31.threadDepth",
     () => inBlock(tapped({ threadDepth: "19" })),

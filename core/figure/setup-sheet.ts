@@ -114,7 +114,7 @@ function operationLines(
     ...(operation.measure
       ? [
           {
-            text: `measure ${phraseText(operation.measure.name, unit)}: ${showQuantity(mm(operation.measure.limits.lower), unit)} to ${showQuantity(mm(operation.measure.limits.upper), unit)}`,
+            text: `measure ${phraseText(operation.measure.name, unit)}: ${showQuantity(mm(operation.measure.limits.lower), unit, 3)} to ${showQuantity(mm(operation.measure.limits.upper), unit, 3)}`,
             bold: false,
           },
         ]

@@ -26,7 +26,8 @@ import {
   begunOf,
   foldFeatures,
   foldProgress,
-  isCut,
+  cutsMetal,
+  effective,
   type LivePass,
   livePasses,
   type Progress,
@@ -165,7 +166,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     requirements,
     missing: [],
     minutes: { cutting: 0, handling: 0, total: 0 },
-    cutBegun: [...progress.values()].some((p) => p.cuts.length > 0) || [...states.values()].some(isCut),
+    cutBegun: effective(records).some((r) => r.piece === piece && cutsMetal(r)),
     status: {} as Plan["status"],
   };
   const overridden = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);

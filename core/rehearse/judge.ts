@@ -18,6 +18,16 @@ const speck = 0.4;
 /** How thick a sheet or a lump of metal is on the average: twice its volume over its surface. */
 const thickness = (piece: Solid): Mm => (2 * piece.volume) / piece.area;
 
+/**
+ * What of the part lies outside its drawing, or the other way round, in pieces. A skin all round is one piece with a cavity: its
+ * outer surface alone would count as the whole body.
+ */
+function outside(body: Solid, other: Solid): Solid[] {
+  const left = body.minus(other);
+  const { pieces } = left;
+  return pieces.some((p) => p.volume < 0) ? [left] : pieces;
+}
+
 interface Where {
   op: string;
   step: string;
@@ -130,9 +140,9 @@ export function judgePart({
         });
       }
     };
-    told(solid.minus(drawnSolid(drawing, site, unfinished, kit)).pieces, "left");
+    told(outside(solid, drawnSolid(drawing, site, unfinished, kit)), "left");
     const least = drawnSolid(drawing, site, untouched, kit).minus(drillPoints(drawing, site, kit));
-    told(least.minus(solid).pieces, "below");
+    told(outside(least, solid), "below");
     return findings;
   });
 }

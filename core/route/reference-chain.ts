@@ -85,11 +85,14 @@ function settingsOf({ at, seat, placed: before }: Located): Set[] {
   ];
 }
 
-/** How far the cut itself is out about an axis: a one-lane face and a wall follow the tram, a wall across the table its ways. */
+/**
+ * How far the cut itself is out about an axis: a wall follows the tram both ways, a wall across the table its ways. A face fed
+ * along X in one lane lies as the head is tilted across; tilted along X it is hollow, but no slope.
+ */
 function cutterBias(about: Set["about"], { cut }: Located, wallAcross: boolean): BiasName | null {
-  const tilts = cut.kind === "side" || cut.lanes === 1;
   if (about === "z") return wallAcross ? "tableSquare" : null;
-  return tilts ? (about === "x" ? "tramAcross" : "tramAlong") : null;
+  if (cut.kind === "side") return about === "x" ? "tramAcross" : "tramAlong";
+  return cut.lanes === 1 && about === "x" ? "tramAcross" : null;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Mm } from "../quantity/index.ts";
 import { type FeatureKey, type FeatureTold, isFaceKey } from "../route/index.ts";
-import { effective, type Record, type StaleCause } from "./record.ts";
+import { effective, isCutTick, type Record, type StaleCause } from "./record.ts";
 
 /** Where one begun operation of a feature stands. Places in the sequence tell what came before what. */
 export interface FeatureProgress {
@@ -51,5 +51,4 @@ export function foldFeatures(records: Record[], piece: number): Map<FeatureKey, 
 }
 
 /** Whether anything was cut of an operation: a move was ticked. */
-export const isCut = ({ ticks }: FeatureProgress): boolean =>
-  [...ticks.keys()].some((tick) => tick.startsWith("move-") || tick === "filed");
+export const isCut = ({ ticks }: FeatureProgress): boolean => [...ticks.keys()].some(isCutTick);

@@ -87,6 +87,13 @@ export function effective(records: Record[]): Record[] {
   return bySeq.filter((record) => !gone.has(record.seq) && record.type !== "withdrawn");
 }
 
+/** Ticks of work at the metal: a move, a cut once more, handwork. */
+export const isCutTick = (tick: string): boolean => /^(?:move|again)-/.test(tick) || tick === "filed";
+
+/** Whether metal was cut, of a face or of a feature: the one meaning of it in the house. */
+export const cutsMetal = (record: Record): boolean =>
+  record.type === "cut" || (record.type === "tick" && isCutTick(record.tick));
+
 /** Records with events put after them, all at one time and by nobody: for whoever walks a job without a store. */
 export function appended(records: readonly Record[], ...events: RecordEvent[]): Record[] {
   const last = records.at(-1)?.seq ?? 0;

@@ -70,7 +70,7 @@ export function CutCard({
           <Figure of={mm(tidy(previous - pass.stop))} />
         </chakra.b>{" "}
         deeper than {pass.number === 1 ? "zero" : "the last pass"}
-        {pass.dial && (
+        {pass.dial && screw.readout === null && (
           <>
             {" "}
             · dial, from zero: <b>{pass.dial.turns}</b> {pass.dial.turns === 1 ? "turn" : "turns"}{" "}

@@ -1,6 +1,6 @@
 import { axesAcross } from "../../../frame/index.ts";
-import { metricClearances } from "../../../handbook/index.ts";
-import { type Mm, mm } from "../../../quantity/index.ts";
+import { inchClearances, metricClearances } from "../../../handbook/index.ts";
+import { type Mm, mm, mmPerInch } from "../../../quantity/index.ts";
 import { note, precise, rule, type Warning, warn } from "../../../working/index.ts";
 import { threadPercent } from "../../thread.ts";
 import { middleOn } from "../base.ts";
@@ -8,6 +8,16 @@ import type { Bench } from "../rules.ts";
 import { holeMiddles } from "./pattern.ts";
 import { boreOf, headOf, threadOf } from "./screw.ts";
 import type { Hole } from "./schema.ts";
+
+/** Clearance holes of metric and inch screws, mm. */
+const clearances = [
+  ...metricClearances,
+  ...inchClearances.map(({ thread, diameter, medium }) => ({
+    thread: thread.startsWith("#") ? thread : `${thread} in`,
+    diameter: diameter * mmPerInch,
+    medium: medium * mmPerInch,
+  })),
+];
 
 /** A thread longer than this many diameters holds no better (shop rule). */
 const usefulThread = 2;
@@ -22,7 +32,7 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
   const found: Warning[] = [];
   const screw =
     form === "drilled" && own.diameter && own.diameter.fit === null
-      ? metricClearances.find((c) => Math.abs(c.diameter - own.diameter!.nominal) < 0.005)
+      ? clearances.find((c) => Math.abs(c.diameter - own.diameter!.nominal) < 0.005)
       : undefined;
   if (screw)
     found.push(

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { beginningOf, type Job, plan } from "../core/job/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
 import { appended, eventsToFinish, type Record, type Step, turnsOf } from "../core/steps/index.ts";
-import { block, featureList, featureOf } from "./support/cheek-block.ts";
+import { block, dim, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 
@@ -191,6 +191,18 @@ describe("a size that is read short", () => {
   test("within its limits nothing is cut again", () => {
     expect(walked(slot, 0).filter((s) => s.id.startsWith("again-"))).toEqual([]);
   });
+});
+
+test.each([
+  ["96 ±0.1", 2],
+  ["96 ±0.2", 1],
+  ["96 ±0.5", 0],
+] as const)("%s is read so often before its last passes: %d", (length, readings) => {
+  const { steps, setups } = planOf(block(["part/sizes/length", dim(length)], ["machine", "bench"]));
+  const sized = setups.find((s) => s.axis === "length" && s.sized)!;
+  const passes = steps.filter((s) => s.op === sized.key && s.pass).length;
+  const before = steps.filter((s) => s.op === sized.key && s.measure && !s.measure.final).length;
+  expect(before).toBe(Math.min(readings, passes - 1));
 });
 
 test("a tap is turned by hand: no speed, no feed, and its own advice", () => {

@@ -1,7 +1,7 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import { paper, topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
-import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
+import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf, type Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
@@ -252,6 +252,16 @@ function touchStep(setup: Setup, state: Progress | null, machine: Machine, make:
   );
 }
 
+/** Wider limits than these, mm, ask for one reading before the last pass, or for none: the handle alone keeps them (guess). */
+const oneReading = 0.3;
+const noReading = 0.8;
+
+/** How many of the last passes a reading is taken before. */
+function readingsBeforeLast({ lower, upper }: Limits): number {
+  const width = upper - lower;
+  return width > noReading ? 0 : width > oneReading ? 1 : 2;
+}
+
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
 function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): FaceStep[] {
   const each = setup.cut.minutes / Math.max(setup.cut.passes.length, 1);
@@ -285,7 +295,7 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
       ],
     });
     const measured = state?.measured.has(pass.number) ?? false;
-    const wanted = setup.sized && (left === 1 || left === 2);
+    const wanted = setup.sized && left >= 1 && left <= readingsBeforeLast(setup.limits);
     return wanted || (measured && left > 0)
       ? [step, measureStep(setup, state, pass.number, false, pass.sizeAfter, make)]
       : [step];

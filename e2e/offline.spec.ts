@@ -4,22 +4,35 @@ import { pressSpace } from "./support/keyboard.ts";
 
 const port = 4181;
 
+let server: ChildProcess | undefined;
+
+/** Starts a server of this build; one left over from before would answer with files that are gone. */
 function startServer(): Promise<ChildProcess> {
-  const server = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
-  return new Promise((resolve) => server.stdout.on("data", () => resolve(server)));
+  const started = spawn("node", ["server/main.mjs"], { env: { ...process.env, PORT: String(port) } });
+  server = started;
+  return new Promise((resolve, reject) =>
+    started.stdout.on("data", (said: Buffer) =>
+      String(said).includes(`:${port}/`)
+        ? resolve(started)
+        : reject(new Error(`port ${port} is taken: ${String(said)}`)),
+    ),
+  );
 }
+
+// A test that fails half way leaves no server behind for the next one.
+test.afterEach(() => void server?.kill("SIGTERM"));
 
 test.use({ serviceWorkers: "allow", baseURL: `http://127.0.0.1:${port}` });
 
 test("with the server gone a step URL reloads, a cut is kept, every document opens", async ({ page }) => {
-  const server = await startServer();
+  const running = await startServer();
   await loadDemo(page);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await page.goto("/jobs/cheek-block/machine");
   await expect(page).toHaveURL(/\/machine\/back\.face\/place\?piece=1/);
-  server.kill("SIGTERM");
-  await new Promise((resolve) => server.on("exit", resolve));
+  running.kill("SIGTERM");
+  await new Promise((resolve) => running.on("exit", resolve));
 
   await page.reload();
   await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();

@@ -20,9 +20,10 @@ export function useLongWork<T, P>(
     const mine = (next: (before: State<T, P>) => State<T, P>) => {
       if (current) setState(next);
     };
-    void ask((progress) => mine((s) => ({ ...s, progress }))).then((found) =>
-      mine(() => ({ found, progress: null, stopped: found === null })),
-    );
+    void ask((progress) => mine((s) => ({ ...s, progress })))
+      // What could not be worked, because a file of it cannot be reached, is as if it was stopped: it can be asked for again.
+      .catch(() => null)
+      .then((found) => mine(() => ({ found, progress: null, stopped: found === null })));
     return () => {
       current = false;
     };

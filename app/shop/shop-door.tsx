@@ -20,8 +20,8 @@ export function ShopDoor() {
       <StationTitle above="Shop">What you own</StationTitle>
       {missing.length > 0 ? (
         <Notice severity="note">
-          Still missing: {missing.map(([, name]) => name).join(", ")}. Until they are entered, plans reckon
-          with those of the demo shop and say so. Start from a set, or add your own in a drawer.
+          Still missing: {missing.map(([, name]) => name).join(", ")}. Until they are entered, plans use those
+          of the demo shop and say so. Start from a set, or add your own in a drawer.
         </Notice>
       ) : (
         <Notice severity="good">

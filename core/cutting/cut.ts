@@ -85,7 +85,6 @@ export interface Cut extends Conditions {
   spring: boolean;
   /** Which passes climb, by the person's choice and the slack of the screw. */
   climb: "none" | "last" | "all";
-  teeth: number;
   limits: Limit[];
   bound: string;
   /** What the limits allow: the depth without an override. */
@@ -216,7 +215,6 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
     finishBending: last.bending,
     spring: last.spring,
     climb: climbs?.ok ? "all" : lastClimbs ? "last" : "none",
-    teeth: cutter.teeth,
     limits,
     bound: bound.id,
     allowed,

@@ -100,7 +100,7 @@ export interface SeatRequest {
 export const clearBelow = 1;
 
 /** Why chosen parallels do not do. */
-function whyNotThose(chosen: Parallels, needed: Mm, between: Mm): [Phrase, Phrase] {
+function whyNotThose(chosen: Parallels, needed: Mm, between: Mm, through: boolean): [Phrase, Phrase] {
   return chosen.height < needed
     ? [
         rule(
@@ -111,7 +111,7 @@ function whyNotThose(chosen: Parallels, needed: Mm, between: Mm): [Phrase, Phras
     : [
         rule(
           "holding.tooThick",
-        )`The ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart, clear of what is cut through.`,
+        )`The ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart${through ? ", clear of what is cut through" : ""}.`,
         say`Take thinner ones.`,
       ];
 }
@@ -161,7 +161,8 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     overhang !== null && pastJaw(p, vise) > overhang - request.offEnd - clearOfParallels ? 1 : 0;
   const high = request.parallels.filter((p) => p.height >= needed && fits(p));
   const chosen = request.parallels.find((p) => p.id === request.ownParallels);
-  if (chosen && !high.includes(chosen)) return refused(...whyNotThose(chosen, needed, between));
+  if (chosen && !high.includes(chosen))
+    return refused(...whyNotThose(chosen, needed, between, (request.comesOut ?? []).length > 0));
   const pair =
     chosen ??
     (request.wantedGrip !== null

@@ -1,11 +1,4 @@
-import {
-  type Cut,
-  type CutTask,
-  hardLimitBroken,
-  mayClimb,
-  nothingOwn,
-  type OwnConditions,
-} from "../cutting/index.ts";
+import { type Cut, type CutTask, hardLimitBroken, nothingOwn, type OwnConditions } from "../cutting/index.ts";
 import { type Mm, mm, quantity } from "../quantity/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
@@ -108,13 +101,10 @@ export function settleCondition(override: ConditionOverride, asked: CutAsked): O
           words("Take the override back."),
         );
       if (!cut.ok) return cut;
-      const { climb, passes, fz } = cut.value;
-      if (climb === "none") {
-        const { backlash } = machine.axes[asked.task.feedAlong];
-        const deepest = Math.max(0, ...passes.map((p) => p.depth));
-        const may = mayClimb(deepest, backlash, fz * cut.value.teeth);
-        if (!may.ok) return may;
-      }
+      const { climb, warnings } = cut.value;
+      const slack = warnings.find((w) => w.phrase.id === "M17.climb");
+      if (climb === "none" && slack)
+        return refused(slack.phrase, words("Cut conventional, or take the slack out of the screw."));
       return done({
         own: { cutter: now.cutter, climb: true },
         why:

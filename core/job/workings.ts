@@ -210,6 +210,14 @@ function cutWorking(
   }
 }
 
+/** Where it comes from what is taken off the face that is cut first. */
+const firstFaceSource = ({ evenly }: Spare, off: number): string =>
+  off === 0
+    ? "nothing comes off: it is at its size"
+    : evenly
+      ? "your choice: both faces alike over their skins"
+      : "under its skin, and half of what the readings spread (guess)";
+
 function spareWorking(key: string, spare: Spare): Working {
   return {
     key,
@@ -224,7 +232,11 @@ function spareWorking(key: string, spare: Spare): Working {
       }),
       line("skins of both faces", mm(spare.skins), { source: "skin by condition of the face (guess)" }),
       line("over the target", mm(spare.spare)),
-      ...Object.entries(spare.first).map(([face, off]) => line(`off the ${face} face, cut first`, mm(off))),
+      ...Object.entries(spare.first).map(([face, off]) =>
+        line(`off the ${face} face, cut first`, mm(off), {
+          source: firstFaceSource(spare, off),
+        }),
+      ),
       ...(spare.shortfall > 0 ? [line("short by", mm(spare.shortfall), { sum: true })] : []),
     ],
     limits: [],

@@ -24,9 +24,15 @@ import {
 } from "../working/index.ts";
 import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
-import type { Measured, Work } from "../recipes/index.ts";
-import type { Sweep } from "../recipes/index.ts";
-import { lanesOf, sideTotal, strokeMinutes, strokesOf } from "../recipes/index.ts";
+import {
+  lanesOf,
+  type Measured,
+  sideTotal,
+  strokeMinutes,
+  strokesOf,
+  type Sweep,
+  type Work,
+} from "../recipes/index.ts";
 import { nothingDoes, notThis, wrongSize } from "./tool-fit.ts";
 
 /** One operation of a feature with its tool and conditions: plain data, planned anew from the drawing each time. */
@@ -109,8 +115,9 @@ function textOf(sweep: Sweep): string {
 /** Minutes of every stroke of a work; null where the cutter does not go in. */
 function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): number | null {
   const { cut, set, levels, diameter } = told;
+  const tilt = tool.by === "mill" ? tool.tilt : null;
   const passes = cut && [cut.kind, cut.passes.map((p) => p.depth), cut.vf, cut.finishVf, cut.spring];
-  const key = `${textOf(sweep)} ${JSON.stringify([tool.by, floor, top, diameter, set?.vf, levels, passes])}`;
+  const key = `${textOf(sweep)} ${JSON.stringify([tool.by, floor, top, diameter, tilt, set?.vf, levels, passes])}`;
   const last = times.get(key);
   if (last !== undefined) return last;
   const strokes = strokesOf({
@@ -118,7 +125,7 @@ function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): n
     by: tool.by,
     floor,
     exact,
-    tilt: tool.by === "mill" ? tool.tilt : null,
+    tilt,
     ...told,
   });
   const minutes = strokes && strokeMinutes(strokes, set?.vf ?? handFeed, top);

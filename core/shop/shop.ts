@@ -52,7 +52,7 @@ export const instrumentById = (shop: Shop, id: string) => shop.instruments.find(
 
 const used = new WeakMap<Shop, Shop>();
 
-/** The shop without what is retired: what plans reckon with. Retired things stay for the jobs that name them. */
+/** The shop without what is retired: what plans use. Retired things stay for the jobs that name them. */
 export function inUse(shop: Shop): Shop {
   const known = used.get(shop);
   if (known) return known;

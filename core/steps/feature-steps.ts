@@ -47,7 +47,8 @@ export function featureStepsOf(
       phrase,
       done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
     });
-  const movesOf = setupMoves(setup, locating, wallShifts(setup, states));
+  const shifts = wallShifts(setup, states);
+  const movesOf = setupMoves(setup, locating, shifts);
   const lost = lostZeros(setup, states, movesOf);
   const moved = Math.max(0, ...lost.flatMap((l) => (l.cause === "moved" ? [l.seq] : [])));
   add(first, "place", "place", setup.title, {
@@ -288,7 +289,10 @@ export function featureStepsOf(
       const id = round === 0 ? `measure-${measured.size}` : `measure-${measured.size}-${round + 1}`;
       add(op, "measure", id, say`Measure ${measured.name}${round > 0 ? " again" : ""}`, {
         fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
-        notes: [warn(words(cautions.measure)), ...fitNotes(op, measured, left, readings)],
+        notes: [
+          warn(words(cautions.measure)),
+          ...fitNotes(op, measured, left, readings, round + 1 < mostRounds),
+        ],
         minutes: handlingTimes.measure,
         done,
       });
@@ -302,7 +306,7 @@ export function featureStepsOf(
   /** The cut that makes a size once more, that much further than it was first told. */
   function again(op: FeatureOperation, more: Mm, round: number) {
     const wall = op.cut?.kind === "side";
-    const shift = wallShifts(setup, states)[op.key] ?? 0;
+    const shift = shifts[op.key] ?? 0;
     const all = featureMoves(op, locating.frame, wall ? tidy(shift + more) : shift) ?? [];
     const strokes = strokesAgain(all, wall ? 0 : more);
     const put = told(op, strokes);

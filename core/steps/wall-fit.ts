@@ -71,12 +71,16 @@ export function leftOver(operation: FeatureOperation, measured: Measured, readin
   return left > mostLeft(operation) ? 0 : left;
 }
 
-/** What a reading says of a fit: what is left, or that it has gone too far. */
+/**
+ * What a reading says of a fit: what is left, or that it has gone too far.
+ * @param again whether the walk cuts once more by it
+ */
 export function fitNotes(
   operation: FeatureOperation,
   measured: Measured,
   left: Mm | null,
   readings: readonly Mm[],
+  again: boolean,
 ): Warning[] {
   if (left === null || readings.length === 0) return [];
   const { lower, upper } = measured.limits;
@@ -119,7 +123,7 @@ export function fitNotes(
     ];
   return [
     warn(
-      leftOver(operation, measured, readings) === 0
+      !again || leftOver(operation, measured, readings) === 0
         ? rule(
             "fit.short",
           )`${precise(mm(most), 3)} is still to come off. Go back to the cut that makes it, take that much more, then measure again.`

@@ -24,6 +24,8 @@ export interface Spare {
   reachable: number;
   /** What comes off a face at its highest spot when it is cut first of the two; the one across takes the rest. */
   first: Partial<Record<Face, number>>;
+  /** Both faces give alike, by choice. */
+  evenly: boolean;
 }
 
 /** Under a face without a skin this much is taken to clean it up, mm. */
@@ -72,6 +74,7 @@ export function spareOf(
       shortfall: 0,
       reachable: NaN,
       first: {},
+      evenly,
     };
   }
   const largest = Math.max(...readings);
@@ -105,6 +108,7 @@ export function spareOf(
     shortfall: enough || tight ? 0 : tidy(skins - (smallest - limits.lower)),
     reachable: tidy(smallest - skins),
     first: { [low]: tidy(firstOf(facts.low, facts.high)), [high]: tidy(firstOf(facts.high, facts.low)) },
+    evenly,
   };
 }
 

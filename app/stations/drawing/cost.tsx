@@ -11,8 +11,8 @@ const minutes = (value: number) => quantity("time", value);
 
 /** Minutes by feature, and the changes of the drawing that would save most. */
 export function Cost() {
-  const { plan, cost: reckon } = useJob();
-  const cost = useAnswer("cost", plan, reckon);
+  const { plan, cost: askCost } = useJob();
+  const cost = useAnswer("cost", plan, askCost);
   if (!cost || (cost.features.length === 0 && cost.savings.length === 0)) return null;
   return (
     <Section title="What the drawing costs">

@@ -158,16 +158,7 @@ export function FaceStep({
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
       {step.pickup && <Warnings of={step.notes} />}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
-      <SetupGateCard
-        gate={gate}
-        enabled={isCurrent && !submit.busy}
-        onPass={(reason) =>
-          send(
-            { type: "tick", op: step.op, tick: lookedAt },
-            { type: "note", text: `Setup ${step.setup} goes on although it was held up: ${reason}` },
-          )
-        }
-      />
+      <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
       {step.ticks.length > 0 && (
         <TickCard
           step={step}

@@ -121,16 +121,7 @@ export function FeatureStep({
       />
       {step.move && <MoveCard shown={step.move} operation={operation} machine={machine} />}
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
-      <SetupGateCard
-        gate={gate}
-        enabled={isCurrent && !submit.busy}
-        onPass={(reason) =>
-          send(
-            { type: "tick", op: step.op, tick: lookedAt },
-            { type: "note", text: `Setup ${step.setup} goes on although it was held up: ${reason}` },
-          )
-        }
-      />
+      <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
       {step.ticks.length > 0 && (
         <TickCard
           step={step}

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { featureNames, featuresOf } from "../../../core/part/index.ts";
 import { findingWarnings } from "../../../core/rehearse/index.ts";
-import type { Step } from "../../../core/steps/index.ts";
+import type { RecordEvent, Step } from "../../../core/steps/index.ts";
 import type { Warning } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -12,6 +12,12 @@ import { useLongWork } from "../../instruments/use-long-work.ts";
 
 /** The tick that says: seen, and gone on all the same. */
 export const lookedAt = "looked-at";
+
+/** What is kept when a setup goes on although it was held up. */
+const goingOn = ({ op, setup }: Step, reason: string): RecordEvent[] => [
+  { type: "tick", op, tick: lookedAt },
+  { type: "note", text: `Setup ${setup} goes on although it was held up: ${reason}` },
+];
 
 const notNow = () => Promise.resolve(null);
 
@@ -58,12 +64,14 @@ export function useSetupGate(step: Step, passed: boolean): SetupGate {
 /** What following the steps to the letter found of the setup that is to be placed. */
 export function SetupGateCard({
   gate,
+  step,
   enabled,
   onPass,
 }: {
   gate: SetupGate;
+  step: Step;
   enabled: boolean;
-  onPass: (reason: string) => void;
+  onPass: (...events: RecordEvent[]) => void;
 }) {
   const { stopWalk } = useJob();
   const [reason, setReason] = useState("");
@@ -72,7 +80,7 @@ export function SetupGateCard({
     return (
       <Box display="flex" gap="12px" alignItems="center" mb="10px" role="status">
         <chakra.span color="quiet" fontSize="16px">
-          The steps are being followed to the letter first: {gate.progress.done} of {gate.progress.of}…
+          Checking the steps one by one first: {gate.progress.done} of {gate.progress.of}…
         </chakra.span>
         <Button onClick={stopWalk}>Stop</Button>
       </Box>
@@ -81,15 +89,15 @@ export function SetupGateCard({
     return (
       <Box mb="10px">
         <Notice severity="note">
-          The steps were not followed to the letter yet: nothing is known against this setup.{" "}
-          <Button onClick={gate.again}>Follow them now</Button>
+          The steps of this setup were not checked one by one yet.{" "}
+          <Button onClick={gate.again}>Check them now</Button>
         </Notice>
       </Box>
     );
   if (gate.warnings.length === 0) return null;
   return (
     <Box mb="12px">
-      <chakra.h2 fontSize="18px">Followed to the letter, this happens here</chakra.h2>
+      <chakra.h2 fontSize="18px">Following the steps exactly, this happens</chakra.h2>
       <Warnings of={gate.warnings} />
       {gate.holds && (
         <Box display="flex" gap="10px" alignItems="flex-end" mt="8px" flexWrap="wrap">
@@ -103,7 +111,7 @@ export function SetupGateCard({
             look="warn"
             size="machine"
             disabled={!enabled || reason.trim() === ""}
-            onClick={() => onPass(reason.trim())}
+            onClick={() => onPass(...goingOn(step, reason.trim()))}
           >
             I have looked at it, go on
           </Button>

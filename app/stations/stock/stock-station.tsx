@@ -85,7 +85,7 @@ export function StockStation() {
               onChoose={setForm}
             />
             <Choice
-              label="How the lump lies"
+              label="How the stock lies"
               value={axisNames.map((a) => stock.lies[a]).join(",")}
               options={waysToLie().map(
                 (way) => [axisNames.map((a) => way[a]).join(","), liesWords(way)] as const,
@@ -99,10 +99,10 @@ export function StockStation() {
           {better && (
             <Notice severity="note">
               Turned so that its longest size lies along the longest of the part, the lump gives more.{" "}
-              <Button onClick={() => void submit.set("stock/lies", better)}>Turn the lump</Button>
+              <Button onClick={() => void submit.set("stock/lies", better)}>Turn the stock</Button>
             </Notice>
           )}
-          <Section title="Measured sizes of the lump, at one or more points">
+          <Section title="Measured sizes of the stock, at one or more points">
             {axisNames.map((axis) => (
               <Box
                 key={axis}

@@ -1,4 +1,4 @@
-import { finishAllowances, leastFaceDepth, underSkin } from "../handbook/index.ts";
+import { finishAllowances, handlingTimes, leastFaceDepth, underSkin } from "../handbook/index.ts";
 import { type Minutes, type Mm, type MmPerMin, tidy } from "../quantity/index.ts";
 import { cuttingDiameter } from "../shop/index.ts";
 import { cutTime, type FeedChoice } from "./feed.ts";
@@ -58,9 +58,12 @@ export function cutPlan(
     const finishVf = told?.vf ?? last.vf;
     const roughs = passes.filter((p) => p.kind === "rough").length;
     const lasts = passes.length - roughs + (last.spring ? 1 : 0);
+    const coming = (roughs + lasts) * (handlingTimes.goTo + handlingTimes.down);
     const minutes =
       lanes.lanes *
-      (cutTime(travel, runIn, runIn, feed.vf, roughs) + cutTime(travel, runIn, runIn, finishVf, lasts));
+      (coming +
+        cutTime(travel, runIn, runIn, feed.vf, roughs) +
+        cutTime(travel, runIn, runIn, finishVf, lasts));
     return { passes, keeps, last, finishVf, minutes };
   };
   if (told) return at(told.keeps);

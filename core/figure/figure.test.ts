@@ -7,8 +7,8 @@ import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { siteOf } from "../part/index.ts";
 import { referenceChain } from "../route/index.ts";
 import {
-  cutDirection,
   faceNet,
+  faceView,
   type Figure,
   jawSection,
   referenceGraph,
@@ -77,7 +77,8 @@ describe("drawn things", () => {
               expect(inks(figure, "remove").length).toBe(setup.from - setup.to > 0.005 ? 1 : 0);
             }
           }
-          inFrame(cutDirection(setup, demoShop.vises[0]!));
+          for (const { strokes } of made.steps.filter((s) => s.op === setup.key))
+            inFrame(faceView(setup, strokes, vise));
           inFrame(referenceGraph(referenceChain(made.setups)));
           inFrame(faceNet(setup.before, setup.at));
         }

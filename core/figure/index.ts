@@ -1,4 +1,4 @@
-export * from "./cut-direction.ts";
+export * from "./face-view.ts";
 export * from "./drawn-cutouts.ts";
 export * from "./face-net.ts";
 export * from "./figure.ts";

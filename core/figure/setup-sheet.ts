@@ -1,12 +1,15 @@
 import { type Stroke } from "../recipes/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { setupMoves, type Locating } from "../locate/index.ts";
-import { type LengthUnit, mm, quantity, showQuantity } from "../quantity/index.ts";
-import type { FeatureSetup } from "../route/index.ts";
-import type { Vise } from "../shop/index.ts";
+import { type LengthUnit, type Mm, mm, quantity, showQuantity } from "../quantity/index.ts";
+import type { FeatureSetup, Setup } from "../route/index.ts";
+import type { Cutter, Machine, Vise } from "../shop/index.ts";
+import { depthAxis, laneWords, type LivePass, returnWords, strokesOfPass } from "../steps/index.ts";
 import { phraseText } from "../working/index.ts";
 import { featureSection } from "./feature-section.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { faceView } from "./face-view.ts";
+import { jawSection } from "./jaw-section.ts";
 import { movesView } from "./moves-view.ts";
 
 /** Room on a page that A4 and Letter both have, mm. */
@@ -14,6 +17,24 @@ export const sheetSize = { width: 190, height: 252 } as const;
 
 const cautionsLine =
   "Cautions: glasses on, spindle stopped before measuring or reaching in, chips with a brush. The machine's manual and the shop's rules come first.";
+
+/** What stands on the page of a setup. */
+interface Page {
+  title: string;
+  /** What is done, in a sentence. */
+  says: string;
+  section: Figure;
+  plan: Figure | null;
+  /** How zero is picked up. */
+  zeros: readonly string[];
+  /** What is done, in order: the lines of each. */
+  blocks: readonly SheetLine[][];
+}
+
+interface SheetLine {
+  text: string;
+  bold: boolean;
+}
 
 export interface SheetDrawn {
   title: string;
@@ -85,7 +106,7 @@ function operationLines(
   operation: FeatureSetup["operations"][number],
   moves: readonly Stroke[],
   unit: LengthUnit,
-): { text: string; bold: boolean }[] {
+): SheetLine[] {
   const { set } = operation;
   const head = `${phraseText(operation.title, unit)}: ${operation.toolName}${
     set
@@ -122,12 +143,108 @@ function operationLines(
   ];
 }
 
-/**
- * A setup on one page, to print or to save: how it is held, how zero is picked up, and every operation with its places. What
- * would not fit is set smaller, never left out without saying so.
- */
-export function setupSheet(drawn: SheetDrawn): Figure {
-  const { setup, locating, site, cutouts, vise, unit } = drawn;
+/** A setup of features on one page: how it is held, how zero is picked up, and every operation with its places. */
+export function setupSheet({ title, setup, locating, site, cutouts, vise, unit }: SheetDrawn): Figure {
+  const movesOf = setupMoves(setup, locating);
+  const first = setup.operations.find((o) => o.by !== "hand");
+  return sheetOf({
+    title,
+    says: phraseText(setup.title, unit),
+    section: featureSection(setup, vise, false),
+    plan: first
+      ? movesView({
+          setup,
+          frame: locating.frame,
+          site,
+          cutouts,
+          operation: first,
+          moves: movesOf.get(first.key) ?? [],
+          at: null,
+          fixedJaw: vise.fixedJaw,
+        })
+      : null,
+    zeros: [
+      ...locating.pickups.map(
+        (pickup) =>
+          `${phraseText(pickup.title, unit)}. ${pickup.order.map((p) => phraseText(p, unit)).join(" ")}`,
+      ),
+      "Z: touch the top with every new tool through paper, and count the paper.",
+    ],
+    blocks: setup.operations.map((o) => operationLines(o, movesOf.get(o.key) ?? [], unit)),
+  });
+}
+
+export interface FaceSheetDrawn {
+  title: string;
+  setup: Setup;
+  /** Its passes, where each stops as it is told now. */
+  passes: readonly LivePass[];
+  cutter: Cutter | undefined;
+  machine: Machine;
+  vise: Vise;
+  unit: LengthUnit;
+}
+
+/** The setup of a face on one page: how it is held, where zero is touched, and every pass with its stop and its lanes. */
+export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }: FaceSheetDrawn): Figure {
+  const { cut, sweep } = setup;
+  const axis = depthAxis(setup);
+  const name = axis.toUpperCase();
+  const show = (value: Mm, decimals?: number) => showQuantity(mm(value), unit, decimals);
+  const speed = `${showQuantity(quantity("spindleSpeed", cut.rpm), unit)}, ${showQuantity(quantity("feed", cut.vf), unit)} ${cut.feedBy}`;
+  const first = passes[0];
+  const strokes = first ? strokesOfPass(setup, first) : [];
+  const lanes = strokes.length > 0 ? [...laneWords(sweep), returnWords(sweep, machine)] : [];
+  const dial = ({ dial }: LivePass) =>
+    machine.axes[axis].readout === null && dial
+      ? `, dial ${dial.turns} + ${dial.divisions} of ${dial.divisionsPerTurn}`
+      : "";
+  return sheetOf({
+    title,
+    says: phraseText(setup.title, unit),
+    section: cutter ? jawSection(setup, vise, cutter, { small: false }) : faceView(setup, strokes, vise),
+    plan: strokes.length > 0 ? faceView(setup, strokes, vise) : null,
+    zeros:
+      passes.length === 0
+        ? ["Nothing comes off here."]
+        : [
+            ...(sweep.side
+              ? [`Z: touch the top through paper, then Z ${show(-sweep.down)} for all passes.`]
+              : []),
+            `${name}: touch the face through paper, at the highest of three spots where it is raw. All stops count from there.`,
+          ],
+    blocks: [
+      [
+        {
+          text: `${cutter?.name ?? cut.cutter}, ${speed}${cut.finishVf === cut.vf ? "" : `, last pass ${showQuantity(quantity("feed", cut.finishVf), unit)}`}`,
+          bold: true,
+        },
+        ...lanes
+          .flatMap((words) => wrapped(phraseText(words, unit), 66))
+          .map((text) => ({ text, bold: false })),
+      ],
+      ...passes.map((pass): SheetLine[] => [
+        {
+          text: `pass ${pass.number}: ${name} ${show(pass.reads)}${dial(pass)}, leaves ${show(pass.sizeAfter)}${pass.last && cut.spring ? ", then once more at the same setting" : ""}`,
+          bold: pass.last,
+        },
+      ]),
+      ...(setup.sized
+        ? [
+            [
+              {
+                text: `measure the ${setup.axis}: ${show(setup.limits.lower, 3)} to ${show(setup.limits.upper, 3)}`,
+                bold: false,
+              },
+            ],
+          ]
+        : []),
+    ],
+  });
+}
+
+/** A page of a setup, to print or to save. What would not fit is set smaller, never left out without saying so. */
+function sheetOf({ title, says, section, plan, zeros, blocks }: Page): Figure {
   const { width, height } = sheetSize;
   const shapes: Shape[] = [];
   const text = (x: number, y: number, words: string, size: number, bold = false) =>
@@ -150,48 +267,19 @@ export function setupSheet(drawn: SheetDrawn): Figure {
       ],
       ink: "edge",
     });
-  text(0, 6, drawn.title, 5, true);
-  wrapped(phraseText(setup.title, unit), 88)
+  text(0, 6, title, 5, true);
+  wrapped(says, 88)
     .slice(0, 2)
     .forEach((l, i) => text(0, 11.5 + 4.4 * i, l, 3.8));
   rule(18);
-  shapes.push(...placedIn(featureSection(setup, vise, false), 0, 20, 72, 52));
-  const first = setup.operations.find((o) => o.by !== "hand");
-  if (first)
-    shapes.push(
-      ...placedIn(
-        movesView({
-          setup,
-          frame: locating.frame,
-          site,
-          cutouts,
-          operation: first,
-          moves: setupMoves(setup, locating).get(first.key) ?? [],
-          at: null,
-          fixedJaw: vise.fixedJaw,
-        }),
-        76,
-        20,
-        114,
-        52,
-      ),
-    );
+  shapes.push(...placedIn(section, 0, 20, 72, 52));
+  if (plan) shapes.push(...placedIn(plan, 76, 20, 114, 52));
   rule(74);
   let y = 78.5;
   text(0, y, "Pick up zero", 3.6, true);
-  for (const pickup of locating.pickups) {
-    const lines = wrapped(
-      `${phraseText(pickup.title, unit)}. ${pickup.order.map((p) => phraseText(p, unit)).join(" ")}`,
-      138,
-    );
-    for (const l of lines) text(0, (y += 3.6), l, 2.9);
-  }
-  text(0, (y += 3.6), "Z: touch the top with every new tool through paper, and count the paper.", 2.9);
+  for (const zero of zeros) for (const l of wrapped(zero, 138)) text(0, (y += 3.6), l, 2.9);
   y += 2;
   rule(y);
-  const blocks = setup.operations.map((o) =>
-    operationLines(o, setupMoves(setup, locating).get(o.key) ?? [], unit),
-  );
   const rows = blocks.reduce((sum, b) => sum + b.length + 1, 0);
   const room = height - y - 10;
   const columns = rows * 3.6 > room ? 2 : 1;
@@ -203,5 +291,5 @@ export function setupSheet(drawn: SheetDrawn): Figure {
     at += step * 0.5;
   }
   wrapped(cautionsLine, 130).forEach((l, i) => text(0, height - 5 + i * 3, l, 2.5));
-  return { title: `${drawn.title} on one page`, width, height, shapes };
+  return { title: `${title} on one page`, width, height, shapes };
 }

@@ -1,4 +1,4 @@
-import { type Stroke } from "../recipes/index.ts";
+import { type FaceSweep, type Stroke } from "../recipes/index.ts";
 import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
@@ -99,26 +99,25 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
     }
     case "cut": {
       const pass = step.pass!;
-      return [
-        {
-          do: "pass",
-          face,
-          by: cut.kind === "side" ? "side" : cut.kind === "slab" || cut.kind === "groove" ? "arbor" : "end",
-          axis: depthAxis(setup),
-          stop: pass.reads,
-          down: step.sideZ,
-          depth: pass.depth,
-          width: cut.width,
-          lanes: cut.lanes,
-          feedAlong: cut.feedAlong,
-          travel: travelOf(setup, by.vise, pass.last).travel,
-          vf: pass.last ? cut.finishVf : cut.vf,
-          rpm: cut.rpm,
-          power: cut.power,
-          cutter: cut.cutter,
-          spring: false,
-        },
-      ];
+      const once: Extract<Instruction, { do: "pass" }> = {
+        do: "pass",
+        face,
+        by: cut.kind === "side" ? "side" : cut.kind === "slab" || cut.kind === "groove" ? "arbor" : "end",
+        axis: depthAxis(setup),
+        stop: pass.reads,
+        down: setup.sweep.side === null ? null : -setup.sweep.down,
+        depth: pass.depth,
+        width: cut.width,
+        lanes: lanePlaces(setup.sweep),
+        feedAlong: cut.feedAlong,
+        travel: travelOf(setup, by.vise, pass.last).travel,
+        vf: pass.last ? cut.finishVf : cut.vf,
+        rpm: cut.rpm,
+        power: cut.power,
+        cutter: cut.cutter,
+        spring: false,
+      };
+      return pass.last && cut.spring ? [once, { ...once, spring: true }] : [once];
     }
     case "measure":
       return [
@@ -135,6 +134,18 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
     default:
       return [other];
   }
+}
+
+/** Lanes as they are told: the last one out over its edge, the others from the edge the first lies on. */
+function lanePlaces({ lanes, along, size }: FaceSweep): Extract<Instruction, { do: "pass" }>["lanes"] {
+  const [low, high] = along === "x" ? (["front", "back"] as const) : (["left", "right"] as const);
+  const across = along === "x" ? size.y : size.x;
+  const first = lanes[0]?.over ?? null;
+  return lanes.map(({ middle, over }) => {
+    const from = over ?? first;
+    if (from === null) return { from: "middle", in: 0 };
+    return from === low ? { from, in: middle } : { from: high, in: tidy(across - middle) };
+  });
 }
 
 /**

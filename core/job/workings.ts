@@ -1,6 +1,6 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { cuttingFigure } from "../cutting/index.ts";
-import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
 import { type AnyKey, placingTime, type Setup } from "../route/index.ts";
@@ -159,11 +159,14 @@ function cutWorking(
       };
     case "time": {
       const placing = placingTime(setup.entry);
+      const ways = (cut.passes.length + (cut.spring ? 1 : 0)) * cut.lanes;
+      const coming = ways * (handlingTimes.goTo + handlingTimes.down);
       return {
         lines: [
           line("passes", count(cut.passes.length)),
           line("lanes across", count(cut.lanes)),
           line("table feed", quantity("feed", cut.vf)),
+          line("to where a lane begins, and down", quantity("time", coming)),
           line("cutting", quantity("time", setup.minutes.cutting), {
             sum: true,
             formula: "cut-time",

@@ -45,6 +45,7 @@ export { depthsFrom, type Measured, type RecipePlace, type Way, type Work } from
 export * from "./sweep.ts";
 export * from "./sweep-size.ts";
 export * from "./spindle-way.ts";
+export * from "./face-sweep.ts";
 export * from "./strokes.ts";
 export * from "./stroke-minutes.ts";
 export * from "./ways.ts";

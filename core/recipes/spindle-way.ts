@@ -12,8 +12,8 @@ export interface SpindleWay {
   closed: boolean;
   /** How it comes to its depth. */
   entry: "outside" | "plunge";
-  /** Seen from the way the cutter travels: metal to the left is conventional, to the right climbs; none on one side is full width. */
-  cuts: "conventional" | "climb" | "full" | "down";
+  /** Seen from the way the cutter travels: metal to the left is conventional, to the right climbs; none on one side is full width. "over" is the end of a cutter over a face. */
+  cuts: "conventional" | "climb" | "full" | "down" | "over";
   /** Whether a stop may not be passed: a closed end, a corner. */
   stops: readonly boolean[];
 }

@@ -74,6 +74,17 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
     ? wallRounds(sweep, operation, shift)
     : levelRounds(sweep, operation, shift);
   if (!rounds) return null;
+  return strokesAlong(rounds, operation);
+}
+
+/**
+ * The strokes that follow ways at their depths, one after the other. The knee or head goes clear between two of them, unless the
+ * next begins where the last ended.
+ */
+export function strokesAlong(
+  rounds: readonly Round[],
+  { exact, tilt }: Pick<StrokesAsked, "exact" | "tilt">,
+): Stroke[] {
   const moves: Stroke[] = [];
   const here: Here = { x: null, y: null, z: null };
   const put = (move: Omit<Stroke, "number">) => {
@@ -86,8 +97,8 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
     const [start, ...rest] = way.points;
     if (!start) continue;
     // M33: with the head tilted the knee goes further than the cut is deep, square to what it cuts.
-    const z = operation.tilt === null ? -depth : tidy(-depth / Math.cos((operation.tilt * Math.PI) / 180));
-    const stated = { ...told, exact: operation.exact };
+    const z = tilt === null ? -depth : tidy(-depth / Math.cos((tilt * Math.PI) / 180));
+    const stated = { ...told, exact };
     if (!near(here.x, start[0]) || !near(here.y, start[1])) {
       const precise =
         way.entry === "plunge" || rest.length === 0 || (way.cuts !== "down" && way.points.length > 1);
@@ -99,7 +110,7 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
         notPast: false,
         cuts: "air",
         ...stated,
-        exact: precise ? operation.exact : inAir,
+        exact: precise ? exact : inAir,
       });
     }
     if (!near(here.z, z))
@@ -123,7 +134,7 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
         notPast: way.stops[i + 1] ?? false,
         cuts: way.cuts,
         ...stated,
-        exact: way.stops[i + 1] ? operation.exact : inAir,
+        exact: way.stops[i + 1] ? exact : inAir,
       });
     });
   }
@@ -158,7 +169,7 @@ export function strokesAgain(all: readonly Stroke[], deeper: Mm): Stroke[] {
 }
 
 /** A way at a depth, and what is told of all its moves. */
-interface Round extends Pick<Stroke, "level" | "levels" | "round" | "vf" | "takes" | "spring"> {
+export interface Round extends Pick<Stroke, "level" | "levels" | "round" | "vf" | "takes" | "spring"> {
   way: SpindleWay;
   depth: Mm;
 }

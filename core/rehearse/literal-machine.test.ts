@@ -120,7 +120,7 @@ const pass = (stop: number, more: Partial<Extract<Step, { do: "pass" }>> = {}): 
   down: null,
   depth: 1,
   width: 40,
-  lanes: 5,
+  lanes: [4, 12, 20, 28, 36].map((at) => ({ from: "front", in: at })),
   feedAlong: "x",
   travel: "right",
   vf: 110,

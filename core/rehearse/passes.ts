@@ -7,13 +7,10 @@ import type { Strokes } from "./strokes.ts";
 import type { Told } from "./told.ts";
 import type { Tool } from "./tool.ts";
 
-/** A pass is told by its stop, its lanes and where it travels; the ways are those of a hand that knows no more. */
+/** A pass is told by its stop, where its lanes lie and where it travels; its ends are those of a hand that knows no more. */
 
 type Pass = Extract<Told, { do: "pass" }>;
 type Way = [from: Vec, to: Vec];
-
-/** How far past the edge of a face its outer lanes go, mm. */
-const pastEdge = 0.5;
 
 /** Where a way begins and ends along the feed, out past both ends of the part. */
 function endsOf({ feedAlong, travel }: Pass, tool: Tool, min: Vec, max: Vec): [Mm, Mm] {
@@ -23,34 +20,21 @@ function endsOf({ feedAlong, travel }: Pass, tool: Tool, min: Vec, max: Vec): [M
   return travel === "left" || travel === "front" ? [ends[1], ends[0]] : ends;
 }
 
-/** Lanes over what lies up, as a hand spreads them that is told their number and width. */
+/** Lanes over what lies up, each where it is told to lie. */
 export function lanesOver(told: Pass, tool: Tool, table: OnTheTable, axes: Axes): Way[] {
   const { min, max } = table.held!.piece.bounds;
   axes.z.moveToReading(told.stop);
   const along = told.feedAlong === "x" ? 0 : 1;
   const across = along === 0 ? 1 : 0;
-  let [low, high] = [min[across], max[across]];
-  const straps = table.thing("straps");
-  let fromHigh = false;
-  if (straps) {
-    // Straps over an edge beside the lanes: they begin at the free one.
-    const looks = table.looks(straps.over)[across];
-    if (looks > 0.5) high -= straps.reach + 1;
-    if (looks < -0.5) {
-      low += straps.reach + 1;
-      fromHigh = true;
-    }
-  }
+  const [low, high] = [min[across], max[across]];
   const ends = endsOf(told, tool, min, max);
-  const half = told.by === "arbor" ? tool.flute / 2 : tool.radius;
-  // Lanes that are meant to cover the face are spread over it as it really is, a little past its edges.
-  const whole = told.width * told.lanes >= high - low - 2;
-  if (whole) [low, high] = [low - pastEdge, high + pastEdge];
-  const width = whole ? (high - low) / told.lanes : told.width;
-  return Array.from({ length: told.lanes }, (_, i): Way => {
-    const edge = fromHigh ? high - width * (i + 1) : low + width * (i + 1);
-    // One lane lies over the middle; of several each takes its width, the cutter out over what is cut already.
-    const at = told.lanes === 1 ? (low + high) / 2 : fromHigh ? edge + half : edge - half;
+  return told.lanes.map((lane): Way => {
+    const at =
+      lane.from === "middle"
+        ? (low + high) / 2
+        : lane.from === "front" || lane.from === "left"
+          ? low + lane.in
+          : high - lane.in;
     const point = (end: Mm): Vec => (along === 0 ? [end, at, axes.z.at] : [at, end, axes.z.at]);
     return [point(ends[0]), point(ends[1])];
   });

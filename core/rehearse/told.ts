@@ -96,7 +96,8 @@ export type Instruction =
       /** Most that comes off in this pass, and the width of a lane, as told. */
       depth: Mm;
       width: Mm;
-      lanes: number;
+      /** Where the middle of the cutter goes, lane by lane: so far in from an edge, or over the middle of the part. */
+      lanes: readonly { from: "front" | "back" | "left" | "right" | "middle"; in: Mm }[];
       feedAlong: "x" | "y";
       travel: "left" | "right" | "front" | "back";
       vf: MmPerMin;

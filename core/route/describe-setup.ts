@@ -1,12 +1,15 @@
 import { axisOf, sideOf } from "../frame/index.ts";
 import { otherFaceAtJaw, parallelReached, seatWarnings, thinBows, heldWarnings } from "../holding/index.ts";
-import { mm } from "../quantity/index.ts";
+import type { Cut } from "../cutting/index.ts";
+import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recipes/index.ts";
+import { type Minutes, mm } from "../quantity/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
 import { handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
 import { type RouteContext } from "./route-context.ts";
 import { type Setup } from "./setup-facts.ts";
 import { extentReasons, type Facts, holdingReasons, titleOf } from "./setup-words.ts";
+import { sweepOfFace } from "./sweep-of-face.ts";
 import { travelOf } from "./travel.ts";
 
 /** A setup before it is put in words, and why an end stands or hangs. */
@@ -15,10 +18,14 @@ export type Described = Facts & { endReason: Phrase | null };
 /** Puts title, reasons, warnings and minutes to a setup, all from its facts. */
 export function describeSetup({ endReason, ...setup }: Described, context: RouteContext): Setup {
   const { before, seat, cut } = setup;
+  const looks =
+    cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null;
+  const cutter = context.everyCutter.find((c) => c.id === cut.cutter) ?? null;
+  const sweep = sweepOfFace({ ...setup, looks }, cutter, context.vise);
   return {
     ...setup,
-    looks:
-      cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null,
+    looks,
+    sweep,
     title: titleOf(setup),
     reasons: [
       ...(setup.entry === "stays"
@@ -49,10 +56,21 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
       ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
     ],
     minutes: {
-      cutting: setup.from - setup.to <= noCut ? 0 : cut.minutes,
+      cutting: setup.from - setup.to <= noCut ? 0 : minutesOfFace(sweep, cut),
       handling: handlingOf(setup.entry, setup.sized),
     },
   };
+}
+
+/** The minutes of a face: the sum of its strokes. */
+function minutesOfFace(sweep: FaceSweep, cut: Cut): Minutes {
+  const passes = cut.passes.map(({ depth, cumulative }, i) => ({
+    number: i + 1,
+    takes: depth,
+    cumulative,
+    last: i === cut.passes.length - 1,
+  }));
+  return strokeMinutes(faceStrokes(sweep, facePasses(cut, passes)), cut.vf, 0);
 }
 
 /** What holding says against a setup in this vise: the seat, parallels in the way, the face at the jaw, thin parts. */

@@ -2,6 +2,7 @@ import { type Cut, type CutTask } from "../cutting/index.ts";
 import type { turnBetween } from "../frame/index.ts";
 import { type Axis, type Face, type Orientation, type Side } from "../frame/index.ts";
 import { type Seat } from "../holding/index.ts";
+import type { FaceSweep } from "../recipes/index.ts";
 import { type Limits, type Mm } from "../quantity/index.ts";
 import { type Piece } from "../stock/index.ts";
 import { type Phrase, type Warning } from "../working/index.ts";
@@ -27,6 +28,8 @@ export interface Setup {
   /** Which way the face looks that is cut with the side of the cutter, seen from the front; null where it is up. */
   looks: Side | null;
   cut: Cut;
+  /** What its cutter sweeps, as the part lies. */
+  sweep: FaceSweep;
   /** What the cut was to do: enough to compare cutters and draw its limits when they are asked for. */
   task: CutTask;
   /** Why this cutter. */

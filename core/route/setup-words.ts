@@ -12,7 +12,7 @@ import { capital } from "./capital.ts";
 import { type Setup } from "./setup-facts.ts";
 
 /** A setup before it is put in words. */
-export type Facts = Omit<Setup, "title" | "reasons" | "warnings" | "minutes" | "looks">;
+export type Facts = Omit<Setup, "title" | "reasons" | "warnings" | "minutes" | "looks" | "sweep">;
 
 /** What is done in a setup, in a sentence. */
 export function titleOf(setup: Facts): Phrase {

@@ -3,10 +3,12 @@ import { paper, topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf, type Setup } from "../route/index.ts";
+import { strokeMinutes } from "../recipes/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
-import { depthAxis, intoPart, type LivePass, livePasses } from "./live-passes.ts";
+import { laneWords, returnWords } from "./lane-words.ts";
+import { depthAxis, intoPart, type LivePass, livePasses, strokesOfPass } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
 import { speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
@@ -83,7 +85,7 @@ export function stepsOf(
     if (axisGivesWall(setup))
       steps.push(endHeight(setup, state, machine, cutter?.name ?? setup.cut.cutter, make));
     steps.push(touchStep(setup, state, machine, make));
-    steps.push(...cuttingSteps(setup, state, passes, make));
+    steps.push(...cuttingSteps(setup, state, passes, machine, make));
     steps.push(
       make(
         "cleanup",
@@ -169,13 +171,6 @@ type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>
 
 /** Whether the depth is across: then Z says how far down the side of the cutter reaches. */
 const axisGivesWall = (setup: Setup): boolean => setup.looks !== null;
-
-/** So far the end of the cutter goes past the lower edge of an end that hangs out, mm. */
-const pastEdge = 1;
-
-/** Where Z stands for a cut with the side of the cutter, from the top of the part; mm. */
-const sideHeight = ({ cut, seat }: Pick<Setup, "cut" | "seat">): Mm =>
-  tidy(-(cut.width + (seat.overhang === null ? 0 : pastEdge)));
 
 /** For a cut with the side of the cutter Z is touched on the top first: from there the cutter hangs as far down as it cuts. */
 function endHeight(
@@ -263,15 +258,21 @@ function readingsBeforeLast({ lower, upper }: Limits): number {
 }
 
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
-function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): FaceStep[] {
-  const each = setup.cut.minutes / Math.max(setup.cut.passes.length, 1);
+function cuttingSteps(
+  setup: Setup,
+  state: Progress | null,
+  passes: LivePass[],
+  machine: Machine,
+  make: Make,
+): FaceStep[] {
   return passes.flatMap((pass, i) => {
     const left = passes.length - 1 - i;
+    const strokes = strokesOfPass(setup, pass);
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,
-      sideZ: axisGivesWall(setup) ? sideHeight(setup) : null,
+      strokes,
       done: pass.done,
-      minutes: each,
+      minutes: strokeMinutes(strokes, setup.cut.vf, 0),
       notes: [
         ...(i === 0 && setup.cut.first > 0
           ? [
@@ -282,6 +283,17 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
               ),
             ]
           : [warn(words(cautions.chips))]),
+        ...laneWords(setup.sweep).map(note),
+        note(returnWords(setup.sweep, machine)),
+        ...(pass.last && setup.cut.spring
+          ? [
+              note(
+                rule(
+                  "spring.again",
+                )`Then once more at the same setting: the cutter was pushed off the wall and comes back.`,
+              ),
+            ]
+          : []),
         ...taperWarning(setup, state, pass),
         ...(Math.abs(pass.residue) >= 0.0005
           ? [

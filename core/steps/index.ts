@@ -1,3 +1,4 @@
+export * from "./lane-words.ts";
 export * from "./live-passes.ts";
 export * from "./progress.ts";
 export * from "./record.ts";

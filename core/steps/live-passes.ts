@@ -1,5 +1,6 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
 import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
+import { facePasses, faceStrokes, type Stroke } from "../recipes/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { noCut, type Setup } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
@@ -98,6 +99,13 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
   });
   return [...done, ...coming];
 }
+
+/** The strokes of one pass, lane by lane, as it is told now. */
+export const strokesOfPass = (
+  { cut, sweep, from }: Pick<Setup, "cut" | "sweep" | "from">,
+  { number, depth, sizeAfter, last }: LivePass,
+): Stroke[] =>
+  faceStrokes(sweep, facePasses(cut, [{ number, takes: depth, cumulative: tidy(from - sizeAfter), last }]));
 
 /** A pass thinner than this only rubs, mm (guess). */
 const thinnestPass = 0.03;

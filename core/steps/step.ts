@@ -1,6 +1,7 @@
 import type { Axis } from "../frame/index.ts";
 import type { Pickup, TouchFrom } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
+import type { Stroke } from "../recipes/index.ts";
 import { type AnyKey, isFaceKey, type OperationKey } from "../route/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { StepFit, StepMove } from "./feature-step.ts";
@@ -56,8 +57,8 @@ export interface Step {
   } | null;
   /** A datum picked up in a setup of features; what made it stale. */
   pickup: (Pickup & { stale: string | null }) | null;
-  /** Where Z stands for a pass with the side of the cutter, mm below the top of the part; null else. */
-  sideZ: Mm | null;
+  /** Every stroke of a pass over a face, from the corner of the part; where it is not cut, none. */
+  strokes: readonly Stroke[];
   move: StepMove | null;
   /** What goes into the spindle for a touch: a cutter by its id, or null for a finder, an indicator, a pin; how fast it turns. */
   tool: { id: string | null; rpm: number | null } | null;
@@ -82,7 +83,7 @@ export function newStep<K extends AnyKey>(
   const ticks = more.ticks ?? [];
   return {
     pass: null,
-    sideZ: null,
+    strokes: [],
     measure: null,
     touch: null,
     pickup: null,

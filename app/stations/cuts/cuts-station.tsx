@@ -1,10 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useRef } from "react";
 import { Link, useParams } from "react-router";
-import { type CutFigure, cutKey } from "../../../core/job/index.ts";
+import { faceView } from "../../../core/figure/index.ts";
+import { type CutFigure, cutKey, equipment } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type AnyKey, keyFromSlug, keySlug, type Setup } from "../../../core/route/index.ts";
+import { laneWords, returnWords, strokesOfPass } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { fileName } from "../../instruments/download.ts";
+import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
@@ -76,7 +80,7 @@ export function CutsStation() {
 }
 
 function OneCut({ setup }: { setup: Setup }) {
-  const { plan, shop, unit, compare } = useJob();
+  const { job, plan, shop, unit, compare } = useJob();
   const [single] = useSingleKeys();
   const depthField = useRef<HTMLInputElement>(null);
   useKeyboard(
@@ -92,7 +96,11 @@ function OneCut({ setup }: { setup: Setup }) {
   const able = (comparison?.ranking ?? []).filter((r) => r.minutes !== null);
   const holder = shop.holders.find((h) => h.id === cut.holder);
   const bound = cut.limits.find((l) => l.id === cut.bound);
-  const next = plan.ladders[setup.key]?.find((p) => !p.done)?.number ?? null;
+  const passes = plan.ladders[setup.key] ?? [];
+  const next = passes.find((p) => !p.done)?.number ?? null;
+  const shown = passes.find((p) => !p.done) ?? passes.at(-1);
+  const strokes = shown ? strokesOfPass(setup, shown) : [];
+  const { machine, vise } = equipment(job, shop);
   const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
   const quick = route.reportOf("aim") !== undefined;
   const figure = (
@@ -275,12 +283,32 @@ function OneCut({ setup }: { setup: Setup }) {
           <Waiting height={160} />
         )}
       </Section>
+      {strokes.length > 0 && vise && (
+        <Section title="Lanes, seen from above">
+          <Box
+            display="grid"
+            gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.3fr) minmax(0, 1fr)" }}
+            gap="0 24px"
+          >
+            <FigureView
+              figure={faceView(setup, strokes, vise)}
+              maxHeight="330px"
+              saveAs={`${fileName(job.name)}-${setup.key.replace("/", "-")}`}
+            />
+            <Box as="ul" listStyleType="none" fontSize="14.5px">
+              {[...laneWords(setup.sweep), ...(machine ? [returnWords(setup.sweep, machine)] : [])].map(
+                (words, i) => (
+                  <Box as="li" key={i} py="3px">
+                    <Words of={words} />
+                  </Box>
+                ),
+              )}
+            </Box>
+          </Box>
+        </Section>
+      )}
       <Section title="Passes: depth, and where to stop from zero">
-        <PassLadder
-          passes={plan.ladders[setup.key] ?? []}
-          corrections={plan.corrections[setup.key] ?? []}
-          current={next}
-        />
+        <PassLadder passes={passes} corrections={plan.corrections[setup.key] ?? []} current={next} />
         <chakra.p fontSize="14px" mt="4px">
           <Worked at={cutKey(setup.key, "stop")}>How the next stop is worked</Worked>
         </chakra.p>

@@ -160,6 +160,7 @@ const cutsWords = {
   climb: "climb",
   full: "full width",
   down: "straight down",
+  over: "over the face",
   air: "",
 } as const;
 

@@ -56,11 +56,11 @@ export function CutCard({
       >
         <Figure of={mm(pass.reads)} />
       </chakra.p>
-      {step.sideZ !== null && (
+      {setup.sweep.side !== null && (
         <chakra.p fontSize={{ base: "20px", md: "26px" }}>
           <chakra.b color="accent">Z</chakra.b>{" "}
           <b>
-            <Figure of={mm(step.sideZ)} />
+            <Figure of={mm(-setup.sweep.down)} />
           </b>{" "}
           for all passes: go down there beside the part, clear of it
         </chakra.p>

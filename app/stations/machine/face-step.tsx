@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
-import { cutDirection, jawSection } from "../../../core/figure/index.ts";
+import { faceView, jawSection } from "../../../core/figure/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { keySlug, type Setup, tellSetup } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
@@ -122,7 +122,7 @@ export function FaceStep({
       )}
       <Box mt="16px" maxW="360px" mx="auto">
         {step.kind === "cut" ? (
-          <FigureView figure={cutDirection(setup, vise)} />
+          <FigureView figure={faceView(setup, step.strokes, vise)} maxHeight="46vh" />
         ) : (
           cutter && <FigureView figure={jawSection(setup, vise, cutter, { small: false })} />
         )}

@@ -29,6 +29,7 @@ const how = {
   conventional: "conventional: the metal to the left of where the cutter goes",
   climb: "climb: the metal to the right of where the cutter goes; feed steadily, never let it pull",
   full: "full width of the cutter",
+  over: "over the face",
   down: "into solid metal, slowly",
   air: "nothing is cut yet",
 } as const;

@@ -28,6 +28,7 @@ import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { OnOnePage } from "./on-one-page.tsx";
 import { Reasons } from "./reasons.tsx";
 import { PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
 import { WalkedThrough } from "./walked-through.tsx";
@@ -186,11 +187,7 @@ export function FeatureSetupView({
           </ButtonLink>
         </Box>
       </Box>
-      <Section title="On one page, for the machine (printing prints this page)">
-        <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
-          <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setup.clamping}`} />
-        </Box>
-      </Section>
+      <OnOnePage sheet={sheet} saveAs={`${fileName(job.name)}-setup-${setup.clamping}`} />
     </>
   );
 }

@@ -1,0 +1,50 @@
+import { type Side, sideOf } from "../frame/index.ts";
+import { type FaceLane, type FaceSweep, lanesOver, pastEdge } from "../recipes/index.ts";
+import { tidy } from "../quantity/index.ts";
+import { type Cutter, cuttingDiameter, type Vise } from "../shop/index.ts";
+import type { Setup } from "./setup-facts.ts";
+import { travelOf } from "./travel.ts";
+
+const opposites: Record<Side, Side> = { left: "right", right: "left", front: "back", back: "front" };
+const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back" ? 1 : -1);
+
+/**
+ * What a setup's cutter sweeps to make its face, as the part lies in it. Where straps hold an edge, the lanes begin at the free
+ * one opposite and stop short of them.
+ * @param cutter the one in the spindle; null when it is gone from the shop: then as wide as a lane
+ */
+export function sweepOfFace(
+  setup: Pick<Setup, "cut" | "task" | "seat" | "face" | "at" | "looks">,
+  cutter: Cutter | null,
+  vise: Pick<Vise, "fixedJaw">,
+): FaceSweep {
+  const { cut, task, seat, at, looks } = setup;
+  const by = cut.kind === "side" ? "side" : cut.kind === "face" || cut.kind === "slot" ? "end" : "arbor";
+  const diameter = cutter ? cuttingDiameter(cutter) : cut.width;
+  const wide = by === "arbor" ? (cutter?.fluteLength ?? cut.width) : diameter;
+  return {
+    by,
+    along: cut.feedAlong,
+    toward: toward(travelOf(setup, vise).travel),
+    lastToward: toward(travelOf(setup, vise, true).travel),
+    size: { x: seat.along, y: seat.between },
+    lanes: by === "side" ? [] : lanes(),
+    cutter: { diameter, wide },
+    side: looks,
+    down: by === "side" ? tidy(cut.width + (seat.overhang === null ? 0 : pastEdge)) : 0,
+  };
+
+  function lanes(): FaceLane[] {
+    const held = seat.table ? sideOf(at, seat.table.over, "back") : null;
+    const from: Side = held ? opposites[held] : "front";
+    const size = from === "left" || from === "right" ? seat.along : seat.between;
+    const covered = Math.min(task.across, size);
+    const low = from === "front" || from === "left";
+    return lanesOver(
+      low ? [0, covered] : [tidy(size - covered), size],
+      { count: cut.lanes, width: cut.width },
+      wide,
+      { from, to: opposites[from], whole: covered >= size - 1e-6 },
+    );
+  }
+}

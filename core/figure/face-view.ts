@@ -57,7 +57,10 @@ export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vi
     strokes.some((s) => s.level === s.levels),
   ).travel;
   const cuts = sweep.side ? ` ${feeds.some((s) => s.cuts === "climb") ? "Climb" : "Conventional"}.` : "";
-  const foot = `Seen from above. Table to the ${opposites[travel]}, so the cutter goes to the ${travel}.${cuts}`;
+  const foot = [
+    `Seen from above.${cuts}`,
+    `Table to the ${opposites[travel]}: the cutter goes to the ${travel}.`,
+  ];
   return planView({
     part: { x: [0, size.x], y: [0, size.y] },
     held: heldAt(setup, fixedJaw),
@@ -69,7 +72,7 @@ export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vi
       sweep.by === "arbor" ? rectangle([x - half.x, x + half.x], [y - half.y, y + half.y]) : circle(x, y, r),
     reach: half,
     zero: false,
-    title: `Plan view of the ${setup.face} face: ${feeds.length === 1 ? "one lane" : `${feeds.length} lanes`}. ${foot}`,
+    title: `Plan view of the ${setup.face} face: ${feeds.length === 1 ? "one lane" : `${feeds.length} lanes`}. ${foot.join(" ")}`,
     foot,
     words:
       lanes.length > 1

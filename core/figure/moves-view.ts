@@ -98,11 +98,11 @@ export const cutsWords = {
   air: "in air",
 } as const;
 
-const footWords = (operation: FeatureOperation, moves: readonly Stroke[]): string => {
+const footWords = (operation: FeatureOperation, moves: readonly Stroke[]): string[] => {
   const cuts = [...new Set(moves.filter((m) => m.kind === "feed").map((m) => cutsWords[m.cuts]))];
   const how = operation.by === "hole" ? "straight down" : cuts.join(", ") || "straight down";
-  return `Seen from above, X right, Y back. Cut ${how}.`;
+  return ["Seen from above, X right, Y back.", `Cut ${how}.`];
 };
 
 const titleWords = (operation: FeatureOperation, moves: readonly Stroke[], now: Stroke | null): string =>
-  `Plan view of ${operation.key.replace("/", ", ")}: ${moves.length} moves from the datum${now ? `, move ${now.number} now` : ""}. ${footWords(operation, moves)}`;
+  `Plan view of ${operation.key.replace("/", ", ")}: ${moves.length} moves from the datum${now ? `, move ${now.number} now` : ""}. ${footWords(operation, moves).join(" ")}`;

@@ -33,7 +33,8 @@ export interface PlanDrawn {
   /** Where both readouts are zero; false where places are judged by eye. */
   zero: boolean;
   title: string;
-  foot: string;
+  /** Lines below the drawing. */
+  foot: readonly string[];
   words: readonly { at: Point; text: string }[];
 }
 
@@ -76,8 +77,8 @@ export function planView(drawn: PlanDrawn): Figure {
   const edge = { x: Math.max(reach.x + 3, 8), y: Math.max(reach.y + 3, 8) };
   const [left, right] = [Math.min(...xs) - edge.x, Math.max(...xs) + edge.x];
   const [front, back] = [Math.min(...ys) - edge.y, Math.max(...ys) + edge.y];
-  const size = Math.max(2.6, (right - left) / 36);
-  const foot = size * 2.2;
+  const size = Math.max(2.6, (right - left) / 30);
+  const foot = size * (0.8 + 1.4 * drawn.foot.length);
   const width = right - left;
   const height = back - front + foot;
   const put = (x: Mm, y: Mm): Point => [x - left, back - y];
@@ -128,15 +129,17 @@ export function planView(drawn: PlanDrawn): Figure {
     const [x, y] = put(...word.at);
     shapes.push({ kind: "text", x, y, text: word.text, size, anchor: "middle", ink: "edge", bold: true });
   }
-  shapes.push({
-    kind: "text",
-    x: size * 0.3,
-    y: height - foot * 0.3,
-    text: drawn.foot,
-    size: size * 0.9,
-    anchor: "start",
-    ink: "edge",
-  });
+  drawn.foot.forEach((text, i) =>
+    shapes.push({
+      kind: "text",
+      x: size * 0.3,
+      y: height - foot + size * (1.2 + 1.4 * i),
+      text,
+      size,
+      anchor: "start",
+      ink: "edge",
+    }),
+  );
   return { title: drawn.title, width, height, shapes };
 }
 

@@ -283,7 +283,7 @@ function sheetOf({ title, says, section, plan, zeros, blocks }: Page): Figure {
   const rows = blocks.reduce((sum, b) => sum + b.length + 1, 0);
   const room = height - y - 10;
   const columns = rows * 3.6 > room ? 2 : 1;
-  const step = Math.min(3.8, (room * columns) / (rows + 4));
+  const step = Math.min(columns === 1 ? 5 : 3.8, (room * columns) / (rows + 4));
   let [column, at] = [0, y + step];
   for (const block of blocks) {
     if (column === 0 && columns === 2 && at - y + block.length * step > room) [column, at] = [1, y + step];

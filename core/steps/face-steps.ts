@@ -7,7 +7,6 @@ import { strokeMinutes } from "../recipes/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
-import { laneWords, returnWords } from "./lane-words.ts";
 import { depthAxis, intoPart, type LivePass, livePasses, strokesOfPass } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
 import { speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
@@ -85,7 +84,7 @@ export function stepsOf(
     if (axisGivesWall(setup))
       steps.push(endHeight(setup, state, machine, cutter?.name ?? setup.cut.cutter, make));
     steps.push(touchStep(setup, state, machine, make));
-    steps.push(...cuttingSteps(setup, state, passes, machine, make));
+    steps.push(...cuttingSteps(setup, state, passes, make));
     steps.push(
       make(
         "cleanup",
@@ -258,13 +257,7 @@ function readingsBeforeLast({ lower, upper }: Limits): number {
 }
 
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
-function cuttingSteps(
-  setup: Setup,
-  state: Progress | null,
-  passes: LivePass[],
-  machine: Machine,
-  make: Make,
-): FaceStep[] {
+function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], make: Make): FaceStep[] {
   return passes.flatMap((pass, i) => {
     const left = passes.length - 1 - i;
     const strokes = strokesOfPass(setup, pass);
@@ -283,8 +276,6 @@ function cuttingSteps(
               ),
             ]
           : [warn(words(cautions.chips))]),
-        ...laneWords(setup.sweep).map(note),
-        note(returnWords(setup.sweep, machine)),
         ...(pass.last && setup.cut.spring
           ? [
               note(

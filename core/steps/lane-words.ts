@@ -2,7 +2,10 @@ import type { Side } from "../frame/index.ts";
 import type { FaceLane, FaceSweep } from "../recipes/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Machine } from "../shop/index.ts";
-import { type Phrase, rule, say, words } from "../working/index.ts";
+import { type Phrase, precise, rule, say, words } from "../working/index.ts";
+
+/** A place judged by eye: to the nearest millimeter. */
+const eye = (at: Mm) => precise(mm(Math.round(at)), 0);
 
 /** Where the lanes of a face lie, in the order they are cut. Nothing for the side of a cutter: it goes along its wall. */
 export function laneWords({ lanes, along, size, by }: FaceSweep): Phrase[] {
@@ -22,14 +25,14 @@ export function laneWords({ lanes, along, size, by }: FaceSweep): Phrase[] {
     const middle = inward(lane.middle);
     const where =
       middle >= 0
-        ? say`${mm(middle)} in from the ${edge} edge`
-        : say`${mm(-middle)} out past the ${edge} edge`;
+        ? say`${eye(middle)} in from the ${edge} edge`
+        : say`${eye(-middle)} out past the ${edge} edge`;
     const takes =
       i > 0 && lane.over !== null
         ? say`the rest, out over the ${lane.over} edge`
         : i === 0
-          ? say`the ${edge} ${mm(far)}`
-          : say`on to ${mm(far)} from the ${edge} edge`;
+          ? say`the ${edge} ${eye(far)}`
+          : say`on to ${eye(far)} from the ${edge} edge`;
     return say`Lane ${i + 1}: ${takes}; middle of the cutter ${where}.`;
   });
 }

@@ -290,11 +290,13 @@ function OneCut({ setup }: { setup: Setup }) {
             gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.3fr) minmax(0, 1fr)" }}
             gap="0 24px"
           >
-            <FigureView
-              figure={faceView(setup, strokes, vise)}
-              maxHeight="330px"
-              saveAs={`${fileName(job.name)}-${setup.key.replace("/", "-")}`}
-            />
+            <Box>
+              <FigureView
+                figure={faceView(setup, strokes, vise)}
+                maxHeight="330px"
+                saveAs={`${fileName(job.name)}-${setup.key.replace("/", "-")}`}
+              />
+            </Box>
             <Box as="ul" listStyleType="none" fontSize="14.5px">
               {[...laneWords(setup.sweep), ...(machine ? [returnWords(setup.sweep, machine)] : [])].map(
                 (words, i) => (

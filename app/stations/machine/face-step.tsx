@@ -155,6 +155,11 @@ export function FaceStep({
           previous={passes.findLast((p) => p.number < step.pass!.number)?.stop ?? 0}
         />
       )}
+      {step.kind === "cut" && (
+        <Box hideFrom="lg" mt="10px">
+          <FigureView figure={faceView(setup, step.strokes, vise)} maxHeight="34vh" />
+        </Box>
+      )}
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
       {step.pickup && <Warnings of={step.notes} />}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}

@@ -88,6 +88,24 @@ const step = featureOf("step", "step", "top", {
   choices: { side: "left" },
 });
 
+/** Two slots across each other, the second so far from the front, with cutters of carbide alone. */
+const crossing = (second: string): string[] =>
+  idsOf(
+    part([
+      slot({ width: "9", depth: "6" }),
+      featureOf("slot", "short", "top", {
+        sizes: { width: "9", depth: "6", length: "22" },
+        first: "left 40",
+        second,
+        choices: { end: "closed" },
+      }),
+    ]),
+    {
+      ...demoShop,
+      cutters: [eight, ...demoShop.cutters.filter((c) => c.kind !== "endMill")],
+    },
+  );
+
 /** Each mistake as it is made, what says so, and the case beside it that must stay silent. */
 const caught: [id: string, what: string, slip: () => string[], says: string, near: () => string[]][] = [
   [
@@ -109,6 +127,38 @@ const caught: [id: string, what: string, slip: () => string[], says: string, nea
           { at: "hole/spot", what: "fixed", value: "front" },
           { at: "hole/spot", what: "parallels", value: "parallels-8" },
         ),
+      ),
+  ],
+  [
+    "M19",
+    "carbide over a gap that was cut before",
+    () => crossing("front 30"),
+    "M19.interrupted",
+    () => crossing("front 12"),
+  ],
+  [
+    "setup.turned",
+    "a part turned half round from its drawing, for the edge it counts from",
+    () =>
+      idsOf(
+        part([
+          featureOf("hole", "hole", "top", {
+            sizes: { diameter: "8.5" },
+            first: "right 20",
+            second: "front 20",
+          }),
+        ]),
+      ),
+    "setup.turned",
+    () =>
+      idsOf(
+        part([
+          featureOf("hole", "hole", "top", {
+            sizes: { diameter: "8.5" },
+            first: "right 20",
+            second: "back 20",
+          }),
+        ]),
       ),
   ],
   [

@@ -28,6 +28,8 @@ export const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string =>
 export interface Owned {
   of: { id: string; name: string; crown: number };
   work: Work;
+  /** Its cutter runs out of metal and into it again: something was cut through its way before. */
+  interrupted: boolean;
 }
 
 /** A way all by hand needs no setup of its own. */

@@ -87,6 +87,8 @@ export interface OperationPlace {
   standing: Mm;
   heldDown: boolean;
   grip: GripCapacity | null;
+  /** Something was cut through the way of the cutter before. */
+  interrupted: boolean;
   own: Partial<Record<FeatureKey, OwnConditions>>;
 }
 
@@ -204,6 +206,7 @@ function withCutter(
     total: side ? sideTotal(tool.total ?? 0.25, sweep, earlier) : Math.max(total, 0.05),
     plunges: tool.plunges,
     halfTolerance: bySide ? tool.halfTolerance : null,
+    interrupted: place.interrupted,
     grip: place.grip,
     own,
   });

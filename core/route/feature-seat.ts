@@ -1,5 +1,7 @@
 import {
+  axesAcross,
   axisOf,
+  clampingAxes,
   type Face,
   faceNames,
   facesOf,
@@ -144,6 +146,9 @@ function holdBlock(request: HoldRequest, at: Orientation): Outcome<ScoredSeat> {
   return others[0] && (!usual.ok || others[0].score > usual.value.score) ? done(others[0]) : usual;
 }
 
+/** What is worth keeping left and right as they are drawn, when nothing else speaks for a turn. */
+const asDrawn = 1;
+
 /** A seat with a score under this has something against it. */
 const poorSeat = 0;
 
@@ -219,6 +224,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
   const reached = underneathWarnings(cuts, { seat: seat.value, at }, request);
   const s: Seat = { ...seat.value, effectiveGrip };
   const datumAtJaw = datums.filter((f) => f === at.fixed).length;
+  const turned = clampingAxes(at).x.sign !== (vise.fixedJaw === "back" ? 1 : -1);
   return done({
     at,
     seat: s,
@@ -228,6 +234,13 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
       isReference(piece, at.fixed)
         ? say`The ${at.fixed} face is machined: at the fixed jaw it keeps what is cut square to it.`
         : say`The ${at.fixed} face goes to the fixed jaw.`,
+      ...(turned
+        ? [
+            rule(
+              "setup.turned",
+            )`Turned half round from how it is drawn: the ${facesOf(alongJaws(at))[1]} of the drawing lies at your left.`,
+          ]
+        : []),
       ...(removal > 0
         ? [
             say`Cuts open to the jaws and go ${mm(removal)} down: the top stands ${mm(s.projection + removal)} above them.`,
@@ -245,6 +258,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     score:
       datumAtJaw * 4 +
       (isReference(piece, at.fixed) ? 2 : 0) +
+      (turned || alongJaws(at) !== axesAcross(at.up)[0] ? 0 : asDrawn) +
       Math.min(3, s.effectiveGrip / 5) +
       piece.sizes[alongJaws(at)] / Math.max(...Object.values(piece.sizes)) -
       (removal > 0 ? 3 : 0) -

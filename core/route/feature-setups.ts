@@ -71,7 +71,7 @@ export function setupsOf(
     for (const chosen of wanted) {
       const { candidate, option } = chosen;
       const way = wayNow(candidate, option.way, cutouts, asked);
-      const mine = ownedWorks(candidate, names.get(candidate.feature.id)!, way, asked);
+      const mine = ownedWorks(candidate, names.get(candidate.feature.id)!, way, asked, cutouts);
       const alone = operationsOf(mine, seat, asked);
       if (!alone.ok) {
         dropped.push({ candidate, ...alone });

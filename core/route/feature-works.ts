@@ -1,7 +1,7 @@
-import { axisOf, type Face } from "../frame/index.ts";
+import { axisNames, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { leastGrip } from "../handbook/index.ts";
 import { noRoomFor } from "../holding/index.ts";
-import { sectionAt } from "../part/index.ts";
+import { boxOfPrism, type Cutout, sectionAt } from "../part/index.ts";
 import { tidy } from "../quantity/index.ts";
 import { cuttingDiameter, reachOf } from "../shop/index.ts";
 import { done, type Outcome } from "../working/index.ts";
@@ -41,10 +41,46 @@ function fromCrown(work: Work, crown: number): Work {
 }
 
 /** The works of a way with the feature they are of, their depths from the crown that is cut. */
-export function ownedWorks(placed: Placed, name: string, way: Way, asked: FeaturesAsked): Owned[] {
+export function ownedWorks(
+  placed: Placed,
+  name: string,
+  way: Way,
+  asked: FeaturesAsked,
+  before: readonly Cutout[] = [],
+): Owned[] {
   const crown = crownOf(placed, way.up, asked);
   const of = { id: placed.feature.id, name, crown };
-  return way.works.map((work) => ({ of, work: fromCrown(work, crown) }));
+  return way.works.map((work) => ({
+    of,
+    work: fromCrown(work, crown),
+    interrupted: crosses(placed.cutout, work, way.up, before, asked),
+  }));
+}
+
+/** Overlaps of less than this are two cuts that meet, mm. */
+const meets = 0.2;
+
+/** Whether something that is gone lies in what a work cuts, M19. */
+function crosses(
+  { box }: Cutout,
+  { top, floor }: Work,
+  up: Face,
+  before: readonly Cutout[],
+  { site: { sizes } }: FeaturesAsked,
+): boolean {
+  const axis = axisOf(up);
+  const cut: Cutout["box"] = {
+    ...box,
+    [axis]: up === facesOf(axis)[1] ? [sizes[axis] - floor, sizes[axis] - top] : [top, floor],
+  };
+  return before.some(({ prisms }) =>
+    prisms.some((prism) => {
+      const gone = boxOfPrism(prism);
+      return axisNames.every(
+        (a) => Math.min(gone[a][1], cut[a][1]) - Math.max(gone[a][0], cut[a][0]) > meets,
+      );
+    }),
+  );
 }
 
 /** All works one after the other, a tool staying in where it can; refuses with the first that has no tool. */
@@ -55,8 +91,8 @@ export function operationsOf(
 ): Outcome<FeatureOperation[]> {
   const place = placeFor(seat, asked);
   const made: FeatureOperation[] = [];
-  for (const { of, work } of works) {
-    const outcome = operationOf(of, work, made, place);
+  for (const { of, work, interrupted } of works) {
+    const outcome = operationOf(of, work, made, { ...place, interrupted });
     if (!outcome.ok) return outcome;
     made.push(outcome.value);
   }
@@ -90,7 +126,7 @@ function roomsOver(seat: FeatureSeat, { machine, shop, vise }: FeaturesAsked): R
   return made;
 }
 
-function placeFor(seat: FeatureSeat, asked: FeaturesAsked): OperationPlace {
+function placeFor(seat: FeatureSeat, asked: FeaturesAsked): Omit<OperationPlace, "interrupted"> {
   const { machine, material, shop, own } = asked;
   return {
     machine,

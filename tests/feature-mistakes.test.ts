@@ -4,6 +4,8 @@ import { combinedZ, featureMoves } from "../core/locate/index.ts";
 import type { Feature } from "../core/part/index.ts";
 import { type Cutter, demoShop, newCutter, type Shop } from "../core/shop/index.ts";
 import { block, dim, featureList, featureOf, read } from "./support/cheek-block.ts";
+import { appended } from "../core/steps/index.ts";
+import { walk } from "./support/walker.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 
@@ -88,6 +90,14 @@ const step = featureOf("step", "step", "top", {
   choices: { side: "left" },
 });
 
+/** What is to be checked once more when a face is cut again after the features of the cheek block's top. */
+function faceCutAgain(op: "top/face" | "bottom/face"): string[] {
+  const job = demoJobs().find((j) => j.id === "cheek-block")!;
+  const { records } = walk(job, { until: (step) => step.setup === 8 });
+  const more = appended(records, { type: "cut", op, pass: 9, stop: -2, last: false });
+  return [...phraseIds(plan({ job, records: more, shop: demoShop, piece: 1 }).rechecks)];
+}
+
 /** Two slots across each other, the second so far from the front, with cutters of carbide alone. */
 const crossing = (second: string): string[] =>
   idsOf(
@@ -135,6 +145,13 @@ const caught: [id: string, what: string, slip: () => string[], says: string, nea
     () => crossing("front 30"),
     "M19.interrupted",
     () => crossing("front 12"),
+  ],
+  [
+    "M39",
+    "a face cut again after features that count from it",
+    () => faceCutAgain("top/face"),
+    "M39.feature",
+    () => faceCutAgain("bottom/face"),
   ],
   [
     "setup.turned",

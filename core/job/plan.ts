@@ -240,7 +240,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     setups: route.setups,
     refusal: route.refusal,
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
-    rechecks: recheckWarnings(route.setups, records, piece),
+    rechecks: recheckWarnings(route.setups, records, piece, part),
     steps,
     ladders,
     corrections: Object.fromEntries([...progress].map(([key, state]) => [key, state.corrections])),

@@ -1,6 +1,16 @@
-import { opposite } from "../frame/index.ts";
-import { extentOf, hangingOn, type OperationKey, referenceChain, type Setup } from "../route/index.ts";
-import { effective, type Record as JobRecord } from "../steps/index.ts";
+import { type Face, opposite } from "../frame/index.ts";
+import { featureNames, featuresOf, type Part } from "../part/index.ts";
+import {
+  datumsOf,
+  extentOf,
+  featureOfKey,
+  hangingOn,
+  isFaceKey,
+  type OperationKey,
+  referenceChain,
+  type Setup,
+} from "../route/index.ts";
+import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
 import { rule, type Warning, warn } from "../working/index.ts";
 
 /**
@@ -11,13 +21,29 @@ export function recheckWarnings(
   setups: readonly Setup[],
   records: readonly JobRecord[],
   piece: number,
+  part: Part,
 ): Warning[] {
   const cuts = new Map<OperationKey, { first: number; last: number }>();
+  /** When a feature was cut first. */
+  const begun = new Map<string, number>();
   for (const record of effective([...records])) {
-    if (record.type !== "cut" || record.piece !== piece) continue;
+    if (record.piece !== piece || !cutsMetal(record)) continue;
+    if (record.type === "tick" && !isFaceKey(record.op)) {
+      const feature = featureOfKey(record.op);
+      begun.set(feature, begun.get(feature) ?? record.seq);
+    }
+    if (record.type !== "cut") continue;
     const known = cuts.get(record.op);
     cuts.set(record.op, { first: known?.first ?? record.seq, last: record.seq });
   }
+  const names = featureNames(featuresOf(part));
+  const byId = new Map(featuresOf(part).map((f) => [f.id, f]));
+  const counting = (face: Face, before: number): string[] =>
+    featuresOf(part).flatMap((f) =>
+      (begun.get(f.id) ?? Infinity) < before && [f.face, ...datumsOf(f, byId)].includes(face)
+        ? [names.get(f.id) ?? f.kind]
+        : [],
+    );
   const links = referenceChain(setups);
   return setups.flatMap((setup) => {
     const again = cuts.get(setup.key);
@@ -27,9 +53,21 @@ export function recheckWarnings(
     const stale = setups.filter(
       (s) => hanging.includes(s.face) && (cuts.get(s.key)?.first ?? Infinity) < again.last,
     );
-    if (stale.length === 0) return [];
     const number = (s: Setup) => s.after.faces[s.face].order ?? s.number;
+    const moved = counting(setup.face, again.last);
+    const ofFeatures =
+      moved.length === 0
+        ? []
+        : [
+            warn(
+              rule(
+                "M39.feature",
+              )`Face ${number(setup)} was cut again after what counts from it was cut: ${moved.join(", ")}. Measure again how far and how deep it lies.`,
+            ),
+          ];
+    if (stale.length === 0) return ofFeatures;
     return [
+      ...ofFeatures,
       warn(
         rule(
           "M39.recut",

@@ -119,6 +119,7 @@ export function FeatureStep({
         lost={lost}
         elsewhere={Boolean(submit.answer && !submit.answer.ok && "elsewhere" in submit.answer)}
       />
+      <Warnings of={plan.rechecks} />
       {step.move && <MoveCard shown={step.move} operation={operation} machine={machine} />}
       {step.pickup && <PickupCard pickup={step.pickup} title={step.title} />}
       <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />

@@ -1,5 +1,5 @@
 import { sizeVerdict } from "../measure/index.ts";
-import { featureNames, featuresOf, type Part } from "../part/index.ts";
+import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import type { Dimension } from "../quantity/index.ts";
 import { type FeatureKey, featureOfKey } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
@@ -32,13 +32,21 @@ export function featureRequirements(
       const drawn = (
         part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined
       )?.[measure.size];
+      const fitted = fittedLimits(part, path);
       return [
         {
           of: path,
           name: say`${names.get(feature) ?? feature}, ${measure.name}`,
           drawn: drawn ?? null,
           limits: measure.limits,
-          deviation: null,
+          deviation:
+            fitted && drawn && widerThan(measure.limits, limitsOf(drawn, part))
+              ? {
+                  drawn: limitsOf(drawn, part),
+                  reason: say`Made to ${fitted.other} as it was measured.`,
+                }
+              : null,
+          how: howMeasured(measure),
           readings,
           u,
           verdict: provedBy(

@@ -1,6 +1,7 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import {
+  asFitted,
   asMilled,
   blockedFeatures,
   checkDrawing,
@@ -93,8 +94,12 @@ export interface PlanInputs {
   own?: OwnHandbook;
 }
 
-/** The part to be milled: the drawing with its recorded deviations, a shaft as thick as it was measured, what is left for a next process. */
-export const effectivePart = (job: Job): Part => asMilled(asTurned(drawnPart(job), job.stock.turned));
+/**
+ * The part to be milled: the drawing with its recorded deviations, made to mates that were measured, a shaft as thick as it was
+ * measured, what is left for a next process.
+ */
+export const effectivePart = (job: Job): Part =>
+  asMilled(asTurned(asFitted(drawnPart(job)), job.stock.turned));
 
 /** A shaft with its sections as thick as they were measured, within the limits they were drawn with: seats count from what is there. */
 function asTurned(part: Part, turned: Job["stock"]["turned"]): Part {

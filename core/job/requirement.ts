@@ -1,11 +1,11 @@
-import { axisNames } from "../frame/index.ts";
+import { type Axis, axisNames } from "../frame/index.ts";
 import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../measure/index.ts";
-import { limitsOf, type Part } from "../part/index.ts";
+import { fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import type { OperationKey } from "../route/index.ts";
 import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
 import { effective, type Progress, type ReadingOf, type Record as JobRecord } from "../steps/index.ts";
-import type { Phrase } from "../working/index.ts";
+import { type Phrase, say, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
 
 /** One thing the drawing requires, with its readings and verdict. */
@@ -16,8 +16,10 @@ export interface Requirement {
   /** The drawn size; null for squareness and parallelism. */
   drawn: Dimension | null;
   limits: Limits;
-  /** Set when the size deviates from the drawing. */
-  deviation: { from: Dimension | null; reason: string } | null;
+  /** Set when the size deviates from the drawing: the limits drawn, null where none are, and why. */
+  deviation: { drawn: Limits | null; reason: Phrase } | null;
+  /** How it is measured. */
+  how: MeasuredHow;
   readings: { seq: number; value: number; instrument: string; questioned: string[] }[];
   /** Largest uncertainty of the instruments used, mm. */
   u: number;
@@ -78,13 +80,13 @@ export function requirementsOf(
     const limits = limitsOf(size, part);
     const used = judged(axis);
     const u = uncertainty(used);
-    const retarget = job.retargets[axis];
     return [
       {
         of: axis,
         drawn: size,
         limits,
-        deviation: retarget ? { from: job.part.sizes[axis], reason: retarget.reason } : null,
+        deviation: deviationOf(job, axis, limits),
+        how: "outside",
         readings: used,
         u,
         verdict: provedBy(
@@ -112,6 +114,7 @@ export function requirementsOf(
       drawn: null,
       limits: { lower: 0, upper: part.parallelism },
       deviation: null,
+      how: "outside",
       readings: [],
       u: worst?.u ?? 0,
       verdict: worst ? formVerdict([worst.spread], part.parallelism, worst.u) : null,
@@ -125,6 +128,7 @@ export function requirementsOf(
       drawn: null,
       limits: { lower: 0, upper: part.squareness },
       deviation: null,
+      how: "form",
       readings: used,
       u,
       verdict:
@@ -138,6 +142,19 @@ export function requirementsOf(
     });
   }
   return [...sizes, ...form];
+}
+
+/** Why an outside size is not made as drawn: another size was agreed, or it is made to a mate that needs other limits. */
+function deviationOf(job: Job, axis: Axis, limits: Limits): Requirement["deviation"] {
+  const size = job.part.sizes[axis];
+  const drawn = size && limitsOf(size, job.part);
+  const fitted = fittedLimits(job.part, `sizes/${axis}`);
+  if (fitted)
+    return drawn && widerThan(limits, drawn)
+      ? { drawn, reason: say`Made to ${fitted.other} as it was measured.` }
+      : null;
+  const retarget = job.retargets[axis];
+  return retarget ? { drawn, reason: words(retarget.reason) } : null;
 }
 
 const sizeOf = (p: Progress): ReadingOf =>

@@ -8,6 +8,7 @@ export * from "./features/outline/text.ts";
 export * from "./features/site-of.ts";
 export * from "./keyseat.ts";
 export * from "./mate.ts";
+export * from "./fitted.ts";
 export * from "./mates-of-part.ts";
 export * from "./parallel-key.ts";
 export * from "./part.ts";

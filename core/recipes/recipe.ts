@@ -6,7 +6,7 @@ import {
   type Cutout,
   type Feature,
   type FeatureKind,
-  gaps,
+  fittedLimits,
   limitsOf,
   type Part,
   type Site,
@@ -152,17 +152,8 @@ export function aimOf(
   key: string,
   part: Part,
 ): { target: Mm; limits: Limits; mate: string | null } | null {
-  const path = `${feature.id}/${key}`;
-  const mate = part.mates.order
-    .map((id) => part.mates.byId[id])
-    .find((m) => m?.kind === "fits" && m.measured && m.mate && m.size === path);
-  if (mate?.mate) {
-    const { least, most } = gaps[mate.gap];
-    const sign = mate.outer ? 1 : -1;
-    const ends = [mate.mate.nominal + sign * least, mate.mate.nominal + sign * most];
-    const limits = { lower: tidy(Math.min(...ends)), upper: tidy(Math.max(...ends)) };
-    return { target: tidy(middle(limits)), limits, mate: mate.other };
-  }
+  const fitted = fittedLimits(part, `${feature.id}/${key}`);
+  if (fitted) return { target: tidy(middle(fitted.limits)), limits: fitted.limits, mate: fitted.other };
   const dimension = (feature.sizes as Record<string, Dimension | null | undefined>)[key];
   if (!dimension) return null;
   const limits = limitsOf(dimension, part);

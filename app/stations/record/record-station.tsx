@@ -40,9 +40,6 @@ export function RecordStation() {
   const counted = effective(records);
   const log = counted.filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale");
   const taken = timeAtMachine(counted);
-  const deviations = axisNames.flatMap((axis) =>
-    job.retargets[axis] ? [{ axis, ...job.retargets[axis] }] : [],
-  );
   const judged = plan.requirements.filter((r) => r.verdict);
   const allGood =
     judged.length > 0 &&
@@ -91,12 +88,28 @@ export function RecordStation() {
         </Notice>
       )}
       <Warnings of={plan.rechecks} />
-      {deviations.map(({ axis, size, reason }) => (
-        <Notice key={axis} severity="warn">
-          Deviation from the drawing: {axis} <b>{showDimension(size, unit)}</b> instead of{" "}
-          <b>{job.part.sizes[axis] ? showDimension(job.part.sizes[axis], unit) : "nothing"}</b>. {reason}
-        </Notice>
-      ))}
+      {plan.requirements.map(({ of, name, limits, deviation }) =>
+        deviation ? (
+          <Notice key={of} severity="warn">
+            Deviation from the drawing: {name ? <Words of={name} /> : of}{" "}
+            <b>
+              <Figure of={mm(limits.lower)} decimals={3} /> to <Figure of={mm(limits.upper)} decimals={3} />
+            </b>{" "}
+            instead of{" "}
+            <b>
+              {deviation.drawn ? (
+                <>
+                  <Figure of={mm(deviation.drawn.lower)} decimals={3} /> to{" "}
+                  <Figure of={mm(deviation.drawn.upper)} decimals={3} />
+                </>
+              ) : (
+                "nothing"
+              )}
+            </b>
+            . <Words of={deviation.reason} />
+          </Notice>
+        ) : null,
+      )}
 
       <Section title="Reading at the inspection">
         <Box display="flex" gap="16px" flexWrap="wrap" alignItems="flex-start" className="no-print">
@@ -115,7 +128,7 @@ export function RecordStation() {
           <ReadingPad
             key={of}
             of={of}
-            how={of === "squareness" ? "form" : "outside"}
+            how={requirement?.how ?? (of === "squareness" ? "form" : "outside")}
             expected={requirement ? (requirement.limits.lower + requirement.limits.upper) / 2 : 0}
             before={null}
             keypad={false}

@@ -34,6 +34,26 @@ const ids = (cut: Cut) => cut.warnings.map((w) => w.phrase.id);
 const compromises = new Set(["M22.rub", "skin.depth", "skin.rough", "feed.below"]);
 
 describe("suggestions over random machines, cutters, materials and cuts", () => {
+  test("none rubs where a slower spindle would make a chip (M22)", () => {
+    let rubbed = 0;
+    fc.assert(
+      fc.property(placed, fc.constantFrom(0.75, 0.5, 0.3), ({ cutter, machine, material, task }, slower) => {
+        const asked = { ...task, own: { ...task.own, rpm: null, vf: null, depth: null } };
+        const on = place(machine, material);
+        const usual = cutWith(asked, cutter, on);
+        if (!usual.ok || !ids(usual.value).includes("M22.rub")) return;
+        rubbed++;
+        const { rpm } = pickSetting(machine, usual.value.rpm * slower, usual.value.rpm * slower);
+        if (rpm >= usual.value.rpm) return;
+        const other = cutWith({ ...asked, own: { ...asked.own, rpm } }, cutter, on);
+        // What a slower one gains is less than a tenth of the thinnest chip there is.
+        if (other.ok) expect(other.value.hex).toBeLessThan(usual.value.hex + 0.001);
+      }),
+      { numRuns: Math.min(numRuns, 3000) },
+    );
+    expect(rubbed).toBeGreaterThan(0);
+  });
+
   test("none exceeds any of its limits, or leaves the handbook's range without saying so", () => {
     let done = 0;
     fc.assert(

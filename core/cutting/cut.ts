@@ -248,7 +248,27 @@ export function cutWith(task: CutTask, cutter: Cutter, place: CutPlace): Outcome
   if (!holder.ok) return holder;
   const cannot = cannotCut(task, cutter, holder.value, place.machine, task.own.cutter === cutter.id);
   if (cannot) return cannot;
-  const ready = makeReady(task, cutter, holder.value, place);
+  let ready = makeReady(task, cutter, holder.value, place);
+  let cut = underWay(ready);
+  // M22: where the quickest feed makes too thin a chip, a slower spindle makes it thicker.
+  const least = leastChip(cutter.kind, cutter.material);
+  for (let tries = 0; cut.hex < least && task.own.rpm === null && tries < mostSlower; tries++) {
+    const { rpm } = ready.speed;
+    const slower = makeReady(task, cutter, holder.value, place, rpm * Math.min(0.9, cut.hex / least));
+    if (slower.speed.rpm >= rpm) break;
+    ready = slower;
+    const next = underWay(ready);
+    if (next.hex > cut.hex) cut = next;
+  }
+  return cut.allowed < leastFaceDepth - 1e-9 && task.own.depth === null ? nothingLeft(cut) : done(cut);
+}
+
+/** A slower speed is looked for so often, where a faster one only rubs. */
+const mostSlower = 5;
+
+/** The cut at a settled speed; its lanes are narrowed where only so the first pass gets under a skin. */
+function underWay(ready: Ready): Cut {
+  const { task, cutter } = ready;
   const at = (share: number) => {
     const lanes = lanesAt(task, cutter, share);
     return evaluate(ready, {
@@ -276,7 +296,7 @@ export function cutWith(task: CutTask, cutter: Cutter, place: CutPlace): Outcome
       );
     }
   }
-  return cut.allowed < leastFaceDepth - 1e-9 && task.own.depth === null ? nothingLeft(cut) : done(cut);
+  return cut;
 }
 
 /** A cut as it was told when its setup began: its figures worked at those conditions, whatever would be planned now. */

@@ -1,5 +1,5 @@
 import { feedPerTooth, leastChip, type Material, type Range, stickoutSteps } from "../handbook/index.ts";
-import type { Mm } from "../quantity/index.ts";
+import type { Mm, Rpm } from "../quantity/index.ts";
 import {
   type AxisScrew,
   type Cutter,
@@ -34,8 +34,17 @@ export interface Ready extends CutPlace {
   settings: Map<Mm, Setting>;
 }
 
-/** Chooses the speed and the range of the feed for a cutter. */
-export function makeReady(task: CutTask, cutter: Cutter, holder: Holder | null, place: CutPlace): Ready {
+/**
+ * Chooses the speed and the range of the feed for a cutter.
+ * @param atMost no faster than this, rpm: where a faster spindle would only rub
+ */
+export function makeReady(
+  task: CutTask,
+  cutter: Cutter,
+  holder: Holder | null,
+  place: CutPlace,
+  atMost: Rpm = Infinity,
+): Ready {
   const { machine, material, shop } = place;
   const rules = shop.houseRules;
   const d = cuttingDiameter(cutter);
@@ -47,7 +56,7 @@ export function makeReady(task: CutTask, cutter: Cutter, holder: Holder | null, 
     rules,
     quick: task.aim === "quick",
     own: task.own.rpm,
-    chipTop: chipTopOf(machine.axes[task.feedAlong], cutter),
+    chipTop: Math.min(atMost, chipTopOf(machine.axes[task.feedAlong], cutter)),
   });
   const feedFactor =
     (stickoutFactor(cutter) ?? stickoutSteps.at(-1)!).feed *

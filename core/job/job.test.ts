@@ -159,9 +159,9 @@ describe("plans of unfinished jobs", () => {
   test("a retarget is what the plan aims at, and a deviation of the record", () => {
     const made = planOf(changed(["retargets/height", { size: dim("36 ±0.05"), reason: "agreed" }]));
     expect(made.setups.find((s) => s.axis === "height" && s.sized)!.to).toBe(36);
-    expect(made.requirements.find((r) => r.of === "height")!.deviation).toMatchObject({
-      reason: "agreed",
-      from: { nominal: 38 },
+    expect(made.requirements.find((r) => r.of === "height")!.deviation).toEqual({
+      drawn: { lower: 37.95, upper: 38.05 },
+      reason: { parts: ["agreed"] },
     });
   });
 });

@@ -33,7 +33,9 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
     ),
   );
   const even = Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count);
-  const rows = [...even, ...beside.filter((y) => y >= low && y <= high)]
+  // Where nothing bounds it the cutter may run beside the part.
+  const past = outer ? 0 : r;
+  const rows = [...even, ...beside.filter((y) => y >= low - past && y <= high + past)]
     .map((y) => tidy(y))
     .sort((a, b) => a - b)
     .filter((y, i, all) => i === 0 || y - all[i - 1]! > sameRow);

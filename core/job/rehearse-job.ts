@@ -208,10 +208,14 @@ function judgedAfter(
   );
 }
 
-/** Whether a size was to be reached by the faces cut so far: both of its faces, all over. */
+/** Whether a size was to be reached by the faces cut so far: both of its faces, and no ledge is left beside them. */
 const reached = (axis: Axis, faces: readonly Setup[]): boolean => {
-  const mine = faces.filter((s) => s.axis === axis);
-  return mine.some((s) => s.sized) && mine.every((s) => s.after.faces[s.face].rest === null);
+  const now = faces.at(-1)?.after;
+  return (
+    faces.some((s) => s.axis === axis && s.sized) &&
+    now !== undefined &&
+    faceNames.every((face) => now.faces[face].rest === null)
+  );
 };
 
 /** What stands at the end of one setup stands at the end of the next: told where it was first seen. */

@@ -1,4 +1,4 @@
-import { axisOf } from "../frame/index.ts";
+import { axisOf, movingOf } from "../frame/index.ts";
 import { type Seat, seatInVise, seatOnTable, withTopCut } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { type Piece } from "../stock/index.ts";
@@ -68,6 +68,15 @@ export function holdForSeveral(
           });
   if (!seated.ok) return seated;
   const seat = seated.value;
+  const proud = Math.max(0, ...[at.fixed, movingOf(at)].map((f) => piece.faces[f].rest?.across ?? 0));
+  const cutSides = tidy(piece.sizes[axisOf(at.up)] - proud);
+  if (entry === "placed" && !seat.table && proud > 0 && seat.grip > cutSides + 1e-6)
+    return refused(
+      rule(
+        "M12.onRest",
+      )`The jaws would grip ${mm(seat.grip)} of the sides, and only ${mm(cutSides)} of them is cut: they would close on what still stands out, and the part would tip.`,
+      say`Use higher parallels, so that the jaws grip less, or square it another way.`,
+    );
   const kind = !above ? "side" : context.machine.kind === "horizontal" ? "slab" : "face";
   const { reach } = reachIn(kind, seat, context.vise);
   if (left !== null && !above && left + witnessOverlap > reach)

@@ -42,7 +42,7 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await expect(page.getByText("Held as you chose.")).toHaveCount(0);
   await expect(page.getByText(/Ready for ±/)).toBeVisible();
   const download = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save the drawing" }).click();
+  await page.getByRole("button", { name: "Save the drawing" }).first().click();
   const svg = readFileSync(await (await download).path(), "utf8");
   expect(svg).toMatch(/^<svg [^>]*width="\d+(\.\d+)?mm"/);
   expect(svg).not.toContain("var(");

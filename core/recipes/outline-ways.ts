@@ -1,4 +1,4 @@
-import { inOutline, type Outline } from "../frame/index.ts";
+import { extentOfOutline, inOutline, type Outline } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Sweep, widestLane } from "./sweep.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
@@ -32,10 +32,15 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
       along === "x" ? [from.y + offSide(outline, metal) * Math.sign(to.x - from.x) * (r + leave)] : [],
     ),
   );
+  // And one past each end of what stands in it: an arc there has no straight of its own.
+  const pastEnds = islands.flatMap((island) => {
+    const { y } = extentOfOutline(island);
+    return [y[0] - r - leave, y[1] + r + leave];
+  });
   const even = Array.from({ length: count + 1 }, (_, i) => low + ((high - low) * i) / count);
   // Where nothing bounds it the cutter may run beside the part.
   const past = outer ? 0 : r;
-  const rows = [...even, ...beside.filter((y) => y >= low - past && y <= high + past)]
+  const rows = [...even, ...[...beside, ...pastEnds].filter((y) => y >= low - past && y <= high + past)]
     .map((y) => tidy(y))
     .sort((a, b) => a - b)
     .filter((y, i, all) => i === 0 || y - all[i - 1]! > sameRow);

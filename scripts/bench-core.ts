@@ -7,7 +7,9 @@ import { demoShop } from "../core/shop/index.ts";
 import { threeViews } from "../core/figure/index.ts";
 import { checkDrawing, cutoutOf, drawnSite } from "../core/part/index.ts";
 import { block, cheekBlock, dim, featureList, featureOf } from "../tests/support/cheek-block.ts";
+import { demoJobs } from "../tests/support/demo-jobs.ts";
 import { movesOf } from "../tests/support/moves.ts";
+import { walk } from "../tests/support/walker.ts";
 
 /** Times of the core on its own, in the bundle's form. Built and run by bench.mjs. */
 
@@ -21,18 +23,48 @@ const drawer = (round: number) =>
 
 const percentile = (values: number[], p: number) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))]!;
-const told = (name: string, times: number[]) =>
+/**
+ * A fixed piece of work, like that of a plan: objects made, sorted by text, summed. What it takes just before a round says how
+ * busy the machine is then: figures as multiples of it compare from one machine and one hour to the next.
+ */
+function fixedWork(): number {
+  let seed = 1;
+  const rows = Array.from({ length: 4000 }, () => {
+    seed = (seed * 16807) % 2147483647;
+    return { key: `k${seed}`, value: Math.sqrt(seed) };
+  });
+  rows.sort((a, b) => (a.key < b.key ? -1 : 1));
+  return rows.reduce((sum, { value }, i) => sum + value * Math.sin(i), 0);
+}
+function fixedMs(): number {
+  const start = performance.now();
+  if (!Number.isFinite(fixedWork())) throw new Error("the fixed work came out wrong");
+  return performance.now() - start;
+}
+for (let i = 0; i < 20; i++) fixedMs();
+
+interface Timed {
+  ms: number;
+  /** As a multiple of the fixed work. */
+  multiple: number;
+}
+const told = (name: string, times: Timed[]) => {
+  const ms = times.map((t) => t.ms);
+  const multiples = times.map((t) => t.multiple);
   console.log(
-    `${name}: p50 ${percentile(times, 0.5).toFixed(2)} ms, p95 ${percentile(times, 0.95).toFixed(2)} ms, first ${times[0]!.toFixed(1)} ms`,
+    `${name}: p50 ${percentile(ms, 0.5).toFixed(2)} ms, p95 ${percentile(ms, 0.95).toFixed(2)} ms, first ${ms[0]!.toFixed(1)} ms; of the fixed work p50 ${percentile(multiples, 0.5).toFixed(2)} ×, p95 ${percentile(multiples, 0.95).toFixed(2)} ×`,
   );
-function timed(times: number[], work: () => unknown) {
+};
+function timed(times: Timed[], work: () => unknown) {
+  const fixed = Math.min(fixedMs(), fixedMs());
   const start = performance.now();
   work();
-  times.push(performance.now() - start);
+  const ms = performance.now() - start;
+  times.push({ ms, multiple: ms / fixed });
 }
 
 for (const kind of cutKinds) {
-  const [one, ranking]: [number[], number[]] = [[], []];
+  const [one, ranking]: [Timed[], Timed[]] = [[], []];
   const machine = demoShop.machines[kind === "slab" || kind === "groove" ? 2 : 0]!;
   for (let round = 0; round < 20; round++) {
     const material = materials[round % materials.length]!;
@@ -52,14 +84,14 @@ for (const kind of cutKinds) {
   told(`ranking 200 cutters, ${kind}`, ranking);
 }
 
-const plans: number[] = [];
+const plans: Timed[] = [];
 for (let i = 0; i < 60; i++) {
   const job = cheekBlock();
   job.part.sizes.length!.nominal += i / 10;
   timed(plans, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
 }
 told("whole plan, another length each time", plans);
-const again: number[] = [];
+const again: Timed[] = [];
 for (let i = 0; i < 60; i++)
   timed(again, () => plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 }));
 told("whole plan again, as after a tick", again);
@@ -100,16 +132,25 @@ const manyFeatures = (round: number) => {
     ]),
   ]);
 };
-const withFeatures: number[] = [];
+const withFeatures: Timed[] = [];
 for (let i = 0; i < 40; i++) {
   const job = manyFeatures(i);
   timed(withFeatures, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
 }
 told("plan with twelve features, other sizes each time", withFeatures);
-const ticked: number[] = [];
+const ticked: Timed[] = [];
 const same = manyFeatures(0);
 for (let i = 0; i < 40; i++) timed(ticked, () => plan({ job: same, records: [], shop: demoShop, piece: 1 }));
 told("plan with twelve features again, as after a tick", ticked);
+
+/** After every record of a walk: the plan of the block with all its features, as the machine's station asks for it. */
+const afterRecords: Timed[] = [];
+for (const job of demoJobs().filter((j) => j.id === "cheek-block")) {
+  const { records } = walk(job);
+  for (let i = 1; i < records.length; i += 3)
+    timed(afterRecords, () => plan({ job, records: records.slice(0, i), shop: demoShop, piece: 1 }));
+}
+told("after a tick, a cut or a reading of the cheek block's walk", afterRecords);
 
 /** The search for the order of a block: of six faces, with twelve more operations, and on four against every order. */
 function moves(tolerance: number | null, spare: number, groundEnds: boolean, extras: ExtraOperation[] = []) {
@@ -143,7 +184,7 @@ for (const [name, tolerance] of [
   ["met", 0.05],
   ["missed by all", 0.02],
 ] as const) {
-  const times: number[] = [];
+  const times: Timed[] = [];
   let expansions = 0;
   for (let i = 0; i < 20; i++) {
     timed(times, () => {
@@ -151,7 +192,7 @@ for (const [name, tolerance] of [
     });
   }
   told(`best order of six faces, ${name} (${expansions} states)`, times);
-  const more: number[] = [];
+  const more: Timed[] = [];
   let proven = false;
   for (let i = 0; i < 20; i++) {
     timed(more, () => {
@@ -167,7 +208,7 @@ for (const tolerance of [null, 0.05]) {
     `four faces, tolerance ${tolerance ?? "none"}: ${all.expansions} states one by one, ${found.expansions} by search (${(all.expansions / found.expansions).toFixed(0)} ×), cost ${all.cost.toFixed(2)} and ${found.cost.toFixed(2)} min`,
   );
 }
-const compared: number[] = [];
+const compared: Timed[] = [];
 for (let i = 0; i < 10; i++) timed(compared, () => compareRoutes(cheekBlock(), demoShop));
 told("ways compared", compared);
 
@@ -197,7 +238,7 @@ const large = block(
   ["part/sizes/height", dim("60")],
   ["part/features", featureList(drawn)],
 );
-const [checks, pictures]: [number[], number[]] = [[], []];
+const [checks, pictures]: [Timed[], Timed[]] = [[], []];
 for (let round = 0; round < 60; round++) {
   timed(checks, () => checkDrawing(large.part, demoShop, undefined, demoShop.machines[0]));
   timed(pictures, () => {

@@ -1,11 +1,11 @@
-import type { Mm } from "../quantity/index.ts";
+import { type Mm, positive } from "../quantity/index.ts";
 
 /** Chip geometry. Lengths mm, angles degrees. Each returns null for a width, diameter or angle that cannot be. */
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 const degrees = (angle: number) => (angle * 180) / Math.PI;
 
-/** Engagement angle of a side cut: φ = arccos(1 − 2 ae/D). */
+/** Engagement angle of a side cut: φ = arccos(1 − 2 ae/D). NaN for a width that is none or above the diameter. */
 export const engagementAngle = (ae: Mm, diameter: Mm): number => degrees(Math.acos(1 - (2 * ae) / diameter));
 
 /**
@@ -20,7 +20,7 @@ export function sideChip(
 ): { hex: Mm; needed: Mm; factor: number } | null {
   const ratio = ae / diameter;
   const sin = Math.sin(radians(kappa));
-  if (!(ae > 0) || !(diameter > 0) || ratio > 1 || !(sin > 0)) return null;
+  if (!positive(fz, ae, diameter) || ratio > 1 || !(sin > 0)) return null;
   const thinning = ratio < 0.5 ? 2 * Math.sqrt(ratio * (1 - ratio)) : 1;
   return { hex: fz * sin * thinning, needed: fz / thinning, factor: 1 / thinning };
 }
@@ -28,13 +28,13 @@ export function sideChip(
 /** Chip thickness of a face mill by its entering angle: hex = fz sin κ; `needed` keeps hex at fz. */
 export function leadChip(fz: Mm, kappa: number): { hex: Mm; needed: Mm } | null {
   const sin = Math.sin(radians(kappa));
-  if (!(kappa > 0) || kappa > 90) return null;
+  if (!positive(fz, kappa) || kappa > 90) return null;
   return { hex: fz * sin, needed: fz / sin };
 }
 
 /** Mean chip thickness between two angles of rotation: hm = fz sin κ (cos φ1 − cos φ2) / (φ2 − φ1). */
 export function meanChip(fz: Mm, kappa: number, from: number, to: number): Mm | null {
-  if (!(to > from) || !(kappa > 0)) return null;
+  if (!(to > from) || !positive(fz, kappa)) return null;
   return (
     (fz * Math.sin(radians(kappa)) * (Math.cos(radians(from)) - Math.cos(radians(to)))) / radians(to - from)
   );

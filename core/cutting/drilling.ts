@@ -1,7 +1,7 @@
-import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
+import { type Mm, type MmPerMin, notNegative, positive, type Rpm } from "../quantity/index.ts";
 
-/** Feed of a tap: one pitch a turn. */
-export const tapFeed = (pitch: Mm, rpm: Rpm): MmPerMin => pitch * rpm;
+/** Feed of a tap: one pitch a turn. NaN for a pitch or speed that is none. */
+export const tapFeed = (pitch: Mm, rpm: Rpm): MmPerMin => (positive(pitch, rpm) ? pitch * rpm : NaN);
 
 /**
  * Speed, feed and time of a hole.
@@ -17,8 +17,7 @@ export function drilling(of: {
   gap: Mm;
 }): { rpm: Rpm; vf: MmPerMin; travel: Mm; minutes: number } | null {
   const { vc, drill, perTurn, depth, point, gap } = of;
-  if (![vc, drill, perTurn, depth].every((v) => Number.isFinite(v) && v > 0) || point < 0 || gap < 0)
-    return null;
+  if (!positive(vc, drill, perTurn, depth) || !notNegative(point, gap)) return null;
   const rpm = (1000 * vc) / (Math.PI * drill);
   const vf = rpm * perTurn;
   const travel = depth + point + gap;

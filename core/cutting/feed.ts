@@ -1,22 +1,36 @@
 import { type Material, mostThinning, type Range } from "../handbook/index.ts";
-import type { Minutes, Mm, MmPerMin, Rpm } from "../quantity/index.ts";
+import {
+  type Minutes,
+  type Mm,
+  type MmPerMin,
+  notNegative,
+  positive,
+  type Rpm,
+  wholeTeeth,
+} from "../quantity/index.ts";
 import type { AxisScrew } from "../shop/index.ts";
 
-/** Table feed: vf = fz z n. */
-export const tableFeed = (fz: Mm, teeth: number, n: Rpm): MmPerMin => fz * teeth * n;
+/** Table feed: vf = fz z n. NaN for a feed or speed that is none, or teeth that cannot be. */
+export const tableFeed = (fz: Mm, teeth: number, n: Rpm): MmPerMin =>
+  positive(fz, n) && wholeTeeth(teeth) ? fz * teeth * n : NaN;
 
-/** Feed per tooth of a table feed: fz = vf / (z n). */
-export const feedPerToothOf = (vf: MmPerMin, teeth: number, n: Rpm): Mm => vf / (teeth * n);
+/** Feed per tooth of a table feed: fz = vf / (z n). NaN for a feed or speed that is none, or teeth that cannot be. */
+export const feedPerToothOf = (vf: MmPerMin, teeth: number, n: Rpm): Mm =>
+  positive(vf, n) && wholeTeeth(teeth) ? vf / (teeth * n) : NaN;
 
-/** Pace of a handwheel: turns a minute, seconds a turn and a division, for a lead in mm a turn. */
+/** Pace of a handwheel: turns a minute, seconds a turn and a division, for a lead in mm a turn; NaN for what cannot be. */
 export function handwheelPace(vf: MmPerMin, lead: Mm, divisionsPerTurn: number) {
+  if (!positive(vf, lead, divisionsPerTurn))
+    return { turnsPerMin: NaN, secondsPerTurn: NaN, secondsPerDivision: NaN };
   const secondsPerTurn = (60 * lead) / vf;
   return { turnsPerMin: vf / lead, secondsPerTurn, secondsPerDivision: secondsPerTurn / divisionsPerTurn };
 }
 
-/** Minutes for a cut with run-in and run-out, a number of passes. */
+/** Minutes for a cut with run-in and run-out, a number of passes. NaN for a feed that is none, or a length below nothing. */
 export const cutTime = (length: Mm, approach: Mm, overrun: Mm, vf: MmPerMin, passes = 1): Minutes =>
-  ((length + approach + overrun) / vf) * passes;
+  positive(vf) && notNegative(length, approach, overrun, passes)
+    ? ((length + approach + overrun) / vf) * passes
+    : NaN;
 
 /** A hand turns a wheel comfortably in 1 to 15 s a turn (domain.md 6). */
 export const comfortableTurn: Range = [1, 15];

@@ -1,24 +1,29 @@
-import type { Kw, Mm, Rpm } from "../quantity/index.ts";
+import { type Kw, type Mm, notNegative, positive, type Rpm, wholeTeeth } from "../quantity/index.ts";
 import { engagementAngle, meanChipSide, sideChip } from "./chip.ts";
 import { cuttingPower, specificForce } from "./power.ts";
 import { cuttingSpeed } from "./speed.ts";
 
-/** Forces of one cut (Kienzle). N, N·m, mm, degrees; null where the inputs cannot be. */
+/** Forces of one cut (Kienzle). N, N·m, mm, degrees; null or NaN where the inputs cannot be. */
 
-/** Torque at the spindle: M = P · 30 000 / (π n), N·m. */
-export const torque = (power: Kw, n: Rpm): number => (power * 30_000) / (Math.PI * n);
+/** Torque at the spindle: M = P · 30 000 / (π n), N·m. NaN at standstill. */
+export const torque = (power: Kw, n: Rpm): number =>
+  notNegative(power) && positive(n) ? (power * 30_000) / (Math.PI * n) : NaN;
 
 /** Metal removed: Q = ap ae vf / 1000, cm³/min. */
-export const removalRate = (ap: Mm, ae: Mm, vf: number): number => (ap * ae * vf) / 1000;
+export const removalRate = (ap: Mm, ae: Mm, vf: number): number =>
+  notNegative(ap, ae, vf) ? (ap * ae * vf) / 1000 : NaN;
 
 /** Mean tangential force over a turn: Ft = 60 000 P / vc, N. */
-export const meanForce = (power: Kw, vc: number): number => (60_000 * power) / vc;
+export const meanForce = (power: Kw, vc: number): number =>
+  notNegative(power) && positive(vc) ? (60_000 * power) / vc : NaN;
 
 /** Mean force of one tooth while it cuts: kc · ap · hm (square shoulder), N. */
-export const toothForce = (kc: number, ap: Mm, hm: Mm): number => kc * ap * hm;
+export const toothForce = (kc: number, ap: Mm, hm: Mm): number =>
+  notNegative(kc, ap, hm) ? kc * ap * hm : NaN;
 
 /** Teeth in the cut on average: z · φ / 360. */
-export const teethEngaged = (teeth: number, engagement: number): number => (teeth * engagement) / 360;
+export const teethEngaged = (teeth: number, engagement: number): number =>
+  wholeTeeth(teeth) ? (teeth * engagement) / 360 : NaN;
 
 export interface SideCut {
   diameter: Mm;
@@ -35,7 +40,8 @@ export interface SideCut {
 export function cutChain(c: SideCut) {
   const chip = meanChipSide(c.fz, c.ae, c.diameter);
   const largest = sideChip(c.fz, c.ae, c.diameter);
-  if (!chip || !largest || !(c.n > 0) || !(c.ap > 0)) return null;
+  if (!chip || !largest || !positive(c.n, c.ap, c.kc11) || !wholeTeeth(c.teeth)) return null;
+  if (!(c.mc >= 0 && c.mc < 1)) return null;
   const kc = specificForce(c.kc11, c.mc, chip.hm);
   const vf = c.fz * c.teeth * c.n;
   const power = cuttingPower(c.ap, c.ae, vf, kc);
@@ -58,7 +64,7 @@ export function cutChain(c: SideCut) {
  */
 export function meanChipPowerRatio(mc: number, fz: Mm, aeOverD: number): number | null {
   const chip = meanChipSide(fz, aeOverD, 1);
-  if (!chip) return null;
+  if (!chip || !(mc >= 0 && mc < 1)) return null;
   const end = (engagementAngle(aeOverD, 1) * Math.PI) / 180;
   // Midpoint rule; h^(1−mc) is smooth but for its foot, where it is nothing.
   const steps = 20_000;

@@ -7,7 +7,7 @@ import {
   type ToolMaterial,
   wordsFor,
 } from "../handbook/index.ts";
-import { type Mm, type MPerMin, quantity, type Rpm } from "../quantity/index.ts";
+import { type Mm, type MPerMin, positive, quantity, type Rpm } from "../quantity/index.ts";
 import {
   type Cutter,
   cuttingDiameter,
@@ -20,12 +20,13 @@ import {
 } from "../shop/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
 
-/** Spindle speed for a cutting speed on a diameter: n = 1000 vc / (π D). NaN for a diameter that is not positive. */
+/** Spindle speed for a cutting speed on a diameter: n = 1000 vc / (π D). NaN for a speed or a diameter that is not positive. */
 export const spindleSpeed = (vc: MPerMin, diameter: Mm): Rpm =>
-  diameter > 0 ? (1000 * vc) / (Math.PI * diameter) : NaN;
+  positive(vc, diameter) ? (1000 * vc) / (Math.PI * diameter) : NaN;
 
-/** Cutting speed of a diameter at a spindle speed: vc = π D n / 1000. */
-export const cuttingSpeed = (n: Rpm, diameter: Mm): MPerMin => (Math.PI * diameter * n) / 1000;
+/** Cutting speed of a diameter at a spindle speed: vc = π D n / 1000. NaN for a speed or a diameter that is not positive. */
+export const cuttingSpeed = (n: Rpm, diameter: Mm): MPerMin =>
+  positive(n, diameter) ? (Math.PI * diameter * n) / 1000 : NaN;
 
 /**
  * Where in its range a tool material aims: HSS and cobalt at the lower third, carbide in the middle (domain.md 6); as quick

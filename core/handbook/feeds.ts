@@ -142,6 +142,7 @@ export function feedPerTurn(group: MaterialGroup, kind: CutterKind, diameter: nu
  * Feed per tooth band in mm.
  * @param diameter cutter diameter in mm; end mills are interpolated between table rows and held at its ends
  * @param teeth of a tool of the hole, whose feed is kept per turn
+ * @returns NaN for an end mill without a diameter
  */
 export function feedPerTooth(group: MaterialGroup, kind: CutterKind, diameter: number, teeth = 2): Range {
   if (kind === "faceMill") return faceFeeds[group];
@@ -149,6 +150,7 @@ export function feedPerTooth(group: MaterialGroup, kind: CutterKind, diameter: n
   if (perTurn) return times(perTurn, 1 / teeth);
   const inSteel = steelFeeds[kind];
   if (inSteel) return times(inSteel, againstSteel[group]);
+  if (!(diameter > 0)) return [NaN, NaN];
   return atDiameter(
     endMillFeeds[group].map(([low, high], i) => [diameters[i]!, low, high] as const),
     diameter,

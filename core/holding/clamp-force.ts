@@ -1,13 +1,13 @@
 import { nutFactor, screwEfficiency } from "../handbook/index.ts";
-import type { Mm } from "../quantity/index.ts";
+import { type Mm, notNegative, positive } from "../quantity/index.ts";
 
 /** Forces in N, torques in N·m, lengths in mm; null for what cannot be. */
 
-const positive = (...values: number[]) => values.every((v) => Number.isFinite(v) && v > 0);
-
 /** Clamp force of a screw: F = 2π η T · 1000 / lead. */
 export const screwForce = (torque: number, lead: Mm, efficiency: number = screwEfficiency): number | null =>
-  positive(torque, lead, efficiency) ? (2 * Math.PI * efficiency * torque * 1000) / lead : null;
+  positive(torque, lead, efficiency) && efficiency <= 1
+    ? (2 * Math.PI * efficiency * torque * 1000) / lead
+    : null;
 
 /** Torque of a hand at a handle. */
 export const handleTorque = (hand: number, handle: Mm): number | null =>
@@ -24,7 +24,7 @@ export function threadEfficiency(
   mu: number,
   flank: number,
 ): { efficiency: number; leadAngle: number } | null {
-  if (!positive(lead, pitchDiameter) || mu < 0 || flank < 0 || flank >= 90) return null;
+  if (!positive(lead, pitchDiameter) || !notNegative(mu, flank) || flank >= 90) return null;
   const angle = Math.atan(lead / (Math.PI * pitchDiameter));
   const rubbing = Math.atan(mu / Math.cos((flank * Math.PI) / 180));
   return { efficiency: Math.tan(angle) / Math.tan(angle + rubbing), leadAngle: (angle * 180) / Math.PI };
@@ -44,7 +44,7 @@ export function boltForceByFriction(bolt: {
   muHead: number;
 }): number | null {
   const { torque, pitch, pitchDiameter, headDiameter, muThread, muHead } = bolt;
-  if (!positive(torque, pitch, pitchDiameter, headDiameter) || muThread < 0 || muHead < 0) return null;
+  if (!positive(torque, pitch, pitchDiameter, headDiameter) || !notNegative(muThread, muHead)) return null;
   const arm = pitch / (2 * Math.PI) + 0.577 * muThread * pitchDiameter + (muHead * headDiameter) / 2;
   return (torque * 1000) / arm;
 }

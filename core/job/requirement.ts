@@ -165,9 +165,10 @@ const sizeOf = (p: Progress): ReadingOf =>
       : "height";
 
 /** Verdict of an error of form against its largest: nothing is too small, too large is rework. */
-function formVerdict(values: number[], upper: number, u: number): SizeVerdict {
+function formVerdict(values: number[], upper: number, u: number): SizeVerdict | null {
   const largest = Math.max(...values);
   const judged = guardedVerdict(largest, { lower: -Infinity, upper }, u);
+  if (!judged) return null;
   const verdict =
     judged.verdict === "accept"
       ? "good"

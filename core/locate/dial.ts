@@ -1,4 +1,4 @@
-import { tidy } from "../quantity/index.ts";
+import { positive, tidy } from "../quantity/index.ts";
 import { done, type Outcome, refused, say } from "../working/index.ts";
 
 /** Handwheel moves. All lengths in one unit (mm or inch): the functions do not care which. */
@@ -42,7 +42,7 @@ export function dialMove(distance: number, lead: number, division: number): Outc
 /** Dial reading after a signed distance; a motion in + raises the reading. */
 export function dialReading(start: number, distance: number, lead: number, division: number): number | null {
   const perTurn = divisionsPerTurn(lead, division);
-  if (perTurn === null) return null;
+  if (perTurn === null || !Number.isFinite(start) || !Number.isFinite(distance)) return null;
   const end = (start + Math.round(tidy(distance / division))) % perTurn;
   return (end + perTurn) % perTurn;
 }
@@ -62,7 +62,7 @@ export function movesPastBacklash(
   overshoot: number,
   approach: Direction,
 ): number[] | null {
-  if (backlash < 0 || overshoot <= backlash) return null;
+  if (![now, target].every(Number.isFinite) || !(backlash >= 0) || !(overshoot > backlash)) return null;
   const sign = approach === "+" ? 1 : -1;
   const ahead = tidy((target - now) * sign);
   if (last === approach && ahead === 0) return [];
@@ -70,12 +70,14 @@ export function movesPastBacklash(
   return [tidy(target - now - sign * overshoot), sign * overshoot];
 }
 
-/** Error after equal steps: rounded one by one (chain) and rounded from the datum. */
+/** Error after equal steps: rounded one by one (chain) and rounded from the datum; NaN for no steps or no division. */
 export function roundedSteps(
   step: number,
   count: number,
   division: number,
 ): { chainErrorLast: number; datumErrorWorst: number } {
+  if (!Number.isFinite(step) || !positive(division) || !(count >= 1))
+    return { chainErrorLast: NaN, datumErrorWorst: NaN };
   const rounded = (value: number) => Math.round(tidy(value / division)) * division;
   const worst = Math.max(
     ...Array.from({ length: count }, (_, i) => Math.abs(rounded((i + 1) * step) - (i + 1) * step)),

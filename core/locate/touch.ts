@@ -18,8 +18,8 @@ export function edgeFromReading(reading: Mm, diameter: Mm, medium: Mm, side: Too
   return r === null ? null : tidy(reading - (side === "plus" ? r : -r));
 }
 
-/** What to set Z to when the cutter touches the top through the medium, so that the top reads its coordinate (M23, Z). */
-export const topSetting = (top: Mm, medium: Mm): Mm => tidy(top + medium);
+/** What to set Z to when the cutter touches the top through the medium, so that the top reads its coordinate (M23, Z). NaN for a medium below nothing. */
+export const topSetting = (top: Mm, medium: Mm): Mm => (medium >= 0 ? tidy(top + medium) : NaN);
 
 /** Center and width from touches on two opposite faces; null when the tool does not fit between them. */
 export function centerOfTwo(
@@ -31,5 +31,5 @@ export function centerOfTwo(
 ): { center: Mm; width: Mm } | null {
   const apart = Math.abs(b - a);
   const width = tidy(touch === "outside" ? apart - diameter - 2 * medium : apart + diameter + 2 * medium);
-  return diameter > 0 && width > 0 ? { center: tidy((a + b) / 2), width } : null;
+  return diameter > 0 && medium >= 0 && width > 0 ? { center: tidy((a + b) / 2), width } : null;
 }

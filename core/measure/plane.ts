@@ -1,3 +1,5 @@
+import { positive } from "../quantity/index.ts";
+
 export type Point3 = [x: number, y: number, z: number];
 
 /** Plane z = a + b·x + c·y (mm; slopes mm/mm) with how far the points lie off it. */
@@ -13,7 +15,7 @@ export interface PlaneFit {
 /** Least-squares plane through points in mm; null with fewer than three points or all in one line. */
 export function fitPlane(points: Point3[]): PlaneFit | null {
   const n = points.length;
-  if (n < 3) return null;
+  if (n < 3 || !points.flat().every(Number.isFinite)) return null;
   const mean = (k: 0 | 1 | 2) => points.reduce((sum, p) => sum + p[k], 0) / n;
   const [mx, my, mz] = [mean(0), mean(1), mean(2)];
   let [sxx, sxy, syy, sxz, syz] = [0, 0, 0, 0, 0];
@@ -49,8 +51,12 @@ export interface Corners {
   z11: number;
 }
 
-/** Mean, taper along each side (positive: thicker at the larger coordinate), twist and parallelism (max − min), mm. */
+/**
+ * Mean, taper along each side (positive: thicker at the larger coordinate), twist and parallelism (max − min), mm.
+ * @returns null for a side without length, or a corner that was not read
+ */
 export function cornerMap(c: Corners) {
+  if (!positive(c.lx, c.ly, c.z00, c.z10, c.z01, c.z11)) return null;
   const all = [c.z00, c.z10, c.z01, c.z11];
   const taperX = (c.z10 + c.z11 - c.z00 - c.z01) / 2;
   const taperY = (c.z01 + c.z11 - c.z00 - c.z10) / 2;

@@ -1,7 +1,12 @@
-import { tidy } from "../quantity/index.ts";
+import { notNegative, positive, tidy } from "../quantity/index.ts";
 
-/** What is still to come off by several readings (mm): highest, lowest and mean over the wanted size. */
+/**
+ * What is still to come off by several readings (mm): highest, lowest and mean over the wanted size.
+ * @returns null without readings, or for sizes that cannot be
+ */
 export function remaining(readings: number[], wanted: number, lowerLimit: number, minCut: number) {
+  if (readings.length === 0 || !positive(...readings, wanted) || !notNegative(lowerLimit, minCut))
+    return null;
   const mean = readings.reduce((sum, r) => sum + r, 0) / readings.length;
   const lowest = Math.min(...readings);
   return {

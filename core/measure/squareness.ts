@@ -1,9 +1,11 @@
+import { notNegative, positive } from "../quantity/index.ts";
+
 /**
  * Squareness from an indicator rise (mm) over a sweep (mm), scaled to a face (mm).
  * @returns angle in degrees, error over the face and per 100 mm; null for a sweep that is not positive
  */
 export function squareness(rise: number, sweep: number, face: number) {
-  if (!(sweep > 0) || !(face > 0)) return null;
+  if (!Number.isFinite(rise) || !positive(sweep, face)) return null;
   return {
     angle: (Math.atan2(rise, sweep) * 180) / Math.PI,
     overFace: (rise / sweep) * face,
@@ -16,7 +18,8 @@ export function squareness(rise: number, sweep: number, face: number) {
  * Hollow = tan(tilt) · (R − √(R² − (w/2)²)), tilt along the feed. Null when the width exceeds the cutter.
  */
 export function tram(rise: number, sweepDiameter: number, cutterDiameter: number, cutWidth: number) {
-  if (!(sweepDiameter > 0) || !(cutterDiameter > 0) || cutWidth < 0 || cutWidth > cutterDiameter) return null;
+  if (!Number.isFinite(rise) || !positive(sweepDiameter, cutterDiameter)) return null;
+  if (!notNegative(cutWidth) || cutWidth > cutterDiameter) return null;
   const slope = rise / sweepDiameter;
   const r = cutterDiameter / 2;
   return {

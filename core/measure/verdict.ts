@@ -10,8 +10,10 @@ export interface GuardedVerdict {
 /**
  * Reading against limits with a guard band of the full uncertainty U (mm): the older, plainer form of ISO 14253-1.
  * A reading exactly on the guard line is accepted.
+ * @returns null for limits turned round, an uncertainty below nothing, or no reading
  */
-export function guardedVerdict(reading: number, limits: Limits, u: number): GuardedVerdict {
+export function guardedVerdict(reading: number, limits: Limits, u: number): GuardedVerdict | null {
+  if (!Number.isFinite(reading) || !(limits.lower <= limits.upper) || !(u >= 0)) return null;
   const low = tidy(reading - limits.lower);
   const high = tidy(limits.upper - reading);
   const insideLimits = low >= 0 && high >= 0;
@@ -35,7 +37,7 @@ export interface SizeVerdict {
  * its limit. under, over: some point surely past saving, an outside size too small or an inside size or depth too large.
  * cannotTell: U too wide for these limits, or a point just outside them.
  * @param of whether cutting makes the size smaller or larger: a slot too narrow can be cut again, one too wide cannot
- * @returns null without readings
+ * @returns null without readings, or where the limits or the uncertainty cannot be
  */
 export function sizeVerdict(
   readings: number[],
@@ -49,6 +51,7 @@ export function sizeVerdict(
   const spread = tidy(largest - smallest);
   const high = guardedVerdict(largest, limits, u);
   const low = guardedVerdict(smallest, limits, u);
+  if (!high || !low) return null;
   const target = (limits.lower + limits.upper) / 2;
   const made = (verdict: Verdict, rework = 0): SizeVerdict => ({
     verdict,

@@ -4,4 +4,5 @@ export * from "./parse-quantity.ts";
 export * from "./parse.ts";
 export * from "./quantity.ts";
 export * from "./show-dimension.ts";
+export * from "./guard.ts";
 export * from "./units.ts";

@@ -1,9 +1,10 @@
-/** Picking a spindle speed from a machine's steps. All rpm; the list need not be sorted. Undefined for an empty list. */
+/** Picking a spindle speed from a machine's steps. All rpm; the list need not be sorted. Undefined for an empty list, or no speed. */
 
 const ascending = (steps: number[]) => [...steps].sort((a, b) => a - b);
 
 /** The fastest step not above the wanted speed; the slowest step when all are faster. */
 export function atOrBelow(steps: number[], wanted: number): number | undefined {
+  if (!(wanted > 0)) return undefined;
   const sorted = ascending(steps);
   return sorted.findLast((n) => n <= wanted) ?? sorted[0];
 }

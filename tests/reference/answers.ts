@@ -8,6 +8,8 @@ export type Answers = { [kind: string]: (inputs: Inputs) => Outputs };
 /** The outputs, or a refusal when any is missing or not a number. */
 export function orRefuse(outputs: Outputs): Outputs {
   const bad = (value: unknown): boolean =>
-    value === null || value === undefined || (typeof value === "number" && Number.isNaN(value));
+    Array.isArray(value)
+      ? value.some(bad)
+      : value === null || value === undefined || (typeof value === "number" && !Number.isFinite(value));
   return Object.values(outputs).some(bad) ? refuse : outputs;
 }

@@ -1,6 +1,6 @@
 import { dialMove, dialReading, movesPastBacklash, roundedSteps } from "../../core/locate/index.ts";
 import { fromMm, toMm } from "../../core/quantity/index.ts";
-import { type Answers, type Outputs, refuse } from "./answers.ts";
+import { type Answers, orRefuse, type Outputs, refuse } from "./answers.ts";
 
 function move(distance: number, lead: number, division: number, unit: "mm" | "in"): Outputs {
   const outcome = dialMove(distance, lead, division);
@@ -8,6 +8,9 @@ function move(distance: number, lead: number, division: number, unit: "mm" | "in
   const { turns, divisions, divisionsPerTurn, residual } = outcome.value;
   return { turns, divisions, divisions_per_turn: divisionsPerTurn, [`residual_${unit}`]: residual };
 }
+
+/** A refusal stays one. */
+const onto = (first: Outputs, moved: Outputs): Outputs => (moved.refuse ? refuse : { ...first, ...moved });
 
 const ask: Answers = {
   dial: (i) =>
@@ -21,10 +24,10 @@ const ask: Answers = {
   cross_unit: (i) => {
     if ("distance_in" in i) {
       const distance = toMm(i.distance_in, "in");
-      return { distance_mm: distance, ...move(distance, i.lead_mm, i.division_mm, "mm") };
+      return onto({ distance_mm: distance }, move(distance, i.lead_mm, i.division_mm, "mm"));
     }
     const distance = fromMm(i.distance_mm, "in");
-    return { distance_in: distance, ...move(distance, i.lead_in, i.division_in, "in") };
+    return onto({ distance_in: distance }, move(distance, i.lead_in, i.division_in, "in"));
   },
   backlash: ({
     dial_position_now_mm,
@@ -46,7 +49,7 @@ const ask: Answers = {
   },
   accumulate: ({ step_mm, count, division_mm }) => {
     const { chainErrorLast, datumErrorWorst } = roundedSteps(step_mm, count, division_mm);
-    return { chain_error_last_mm: chainErrorLast, datum_error_worst_abs_mm: datumErrorWorst };
+    return orRefuse({ chain_error_last_mm: chainErrorLast, datum_error_worst_abs_mm: datumErrorWorst });
   },
 };
 

@@ -42,7 +42,7 @@ const kinds: Answers = {
     const hole = clearanceOf(i.thread);
     return hole ? { fine_mm: hole.fine, medium_mm: hole.medium, coarse_mm: hole.coarse } : refuse;
   },
-  tap_feed: (i) => ({ vf_mm_min: tapFeed(i.pitch_mm, i.n_rpm) }),
+  tap_feed: (i) => orRefuse({ vf_mm_min: tapFeed(i.pitch_mm, i.n_rpm) }),
   drill: (i) => {
     const point = pointLength(i.drill_mm, i.point_angle_deg);
     const hole =

@@ -6,6 +6,7 @@ import {
   meanChipPowerRatio,
   meanChipSide,
   meanForce,
+  motorPower,
   removalRate,
   specificForce,
   teethEngaged,
@@ -27,7 +28,7 @@ const ask: Answers = {
   },
   power: ({ ap_mm, ae_mm, vf_mm_min, kc_n_mm2, efficiency }) => {
     const p = cuttingPower(ap_mm, ae_mm, vf_mm_min, kc_n_mm2);
-    return { p_cut_kw: p, p_motor_kw: p / efficiency };
+    return { p_cut_kw: p, p_motor_kw: motorPower(p, efficiency) };
   },
   torque: ({ p_kw, n_rpm }) => ({ m_n_m: torque(p_kw, n_rpm) }),
   force: ({ diameter_mm, teeth, ap_mm, ae_mm, fz_mm, kc_n_mm2, n_rpm }) => {

@@ -179,7 +179,7 @@ const kinds: Answers = {
         }),
   infeed: (i) => {
     const seat = woodruffSeat(i.key_number, i.shaft_diameter_in);
-    return seat ? { infeed_in: seat.depth.fromCrown + i.medium_thickness_in } : refuse;
+    return seat ? orRefuse({ infeed_in: seat.depth.fromCrown + i.medium_thickness_in }) : refuse;
   },
 };
 

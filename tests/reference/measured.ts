@@ -8,7 +8,7 @@ import {
   squareness,
   tram,
 } from "../../core/measure/index.ts";
-import { type Answers, refuse } from "./answers.ts";
+import { type Answers, orRefuse, refuse } from "./answers.ts";
 
 const ask: Answers = {
   corners: ({ lx_mm, ly_mm, z_x0y0_mm, z_x1y0_mm, z_x0y1_mm, z_x1y1_mm }) => {
@@ -20,6 +20,7 @@ const ask: Answers = {
       z01: z_x0y1_mm,
       z11: z_x1y1_mm,
     });
+    if (!map) return refuse;
     return {
       mean_mm: map.mean,
       taper_x_mm: map.taperX,
@@ -43,6 +44,7 @@ const ask: Answers = {
   },
   remaining: ({ readings_mm, wanted_mm, lower_limit_mm, min_cut_mm }) => {
     const left = remaining(readings_mm, wanted_mm, lower_limit_mm, min_cut_mm);
+    if (!left) return refuse;
     return {
       remove_at_highest_mm: left.atHighest,
       remove_at_lowest_mm: left.atLowest,
@@ -52,12 +54,12 @@ const ask: Answers = {
     };
   },
   verdict: ({ reading_mm, lower_limit_mm, upper_limit_mm, uncertainty_u_mm }) => {
-    const { verdict, insideLimits } = guardedVerdict(
+    const judged = guardedVerdict(
       reading_mm,
       { lower: lower_limit_mm, upper: upper_limit_mm },
       uncertainty_u_mm,
     );
-    return { verdict, inside_limits: insideLimits };
+    return judged ? { verdict: judged.verdict, inside_limits: judged.insideLimits } : refuse;
   },
   square: ({ rise_mm, sweep_length_mm, face_length_mm }) => {
     const s = squareness(rise_mm, sweep_length_mm, face_length_mm);
@@ -67,10 +69,11 @@ const ask: Answers = {
     const t = tram(rise_mm, sweep_diameter_mm, cutter_diameter_mm, cut_width_mm);
     return t ? { tilt_deg: t.tilt, rise_mm_per_100: t.per100, hollow_mm: t.hollow } : refuse;
   },
-  correction: ({ commanded_mm, measured_mm, next_wanted_mm }) => ({
-    factor_model_mm: factorModel(commanded_mm, measured_mm, next_wanted_mm),
-    offset_model_mm: offsetModel(commanded_mm, measured_mm, next_wanted_mm),
-  }),
+  correction: ({ commanded_mm, measured_mm, next_wanted_mm }) =>
+    orRefuse({
+      factor_model_mm: factorModel(commanded_mm, measured_mm, next_wanted_mm),
+      offset_model_mm: offsetModel(commanded_mm, measured_mm, next_wanted_mm),
+    }),
 };
 
 export const answers: Answers = { ...ask, refuse: (inputs) => ask[inputs.for as string]?.(inputs) ?? refuse };

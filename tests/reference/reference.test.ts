@@ -104,6 +104,16 @@ function meets(c: Case, got: Outputs): boolean {
   return allSame(got, plain, c.tolerance, c.informative);
 }
 
+/** Inputs that a kind does not need for its answer, or that every number has one for ("out of the band"). */
+const unused: { [kind: string]: readonly string[] } = {
+  hm_versus_integral: ["kc11_n_mm2"],
+  show: ["decimals"],
+  judge: ["vc_m_min"],
+};
+/** A speed, a feed, a number of teeth, a lead or a share below nothing is none. */
+const neverBelow =
+  /^(n_rpm|vc_m_min|vf_mm_min|fz_mm|teeth|lead_mm|efficiency|pitch_mm|kc11_n_mm2|uncertainty_u_mm|l[xy]_mm)$/;
+
 for (const [topic, answers] of Object.entries(topics)) {
   const { cases } = JSON.parse(readFileSync(new URL(`${topic}.json`, import.meta.url), "utf8")) as {
     cases: Case[];
@@ -113,6 +123,24 @@ for (const [topic, answers] of Object.entries(topics)) {
     test.each(answered.map((c) => [c.id, c] as const))("%s", (_id, c) => {
       const got = answers[c.kind]!(c.inputs);
       expect(meets(c, got), `expected ${JSON.stringify(c.expected)}, got ${JSON.stringify(got)}`).toBe(true);
+    });
+
+    const numbers = answered.flatMap((c) =>
+      c.kind === "refuse"
+        ? []
+        : Object.entries(c.inputs).flatMap(([key, value]) =>
+            typeof value === "number" && !unused[c.kind]?.includes(key) ? [{ c, key, value }] : [],
+          ),
+    );
+    test("no answer for what is no number, nor for what cannot be below nothing", () => {
+      for (const { c, key, value } of numbers)
+        for (const wrong of neverBelow.test(key) ? [NaN, -Math.abs(value) || -1] : [NaN])
+          expect([c.kind, key, wrong, answers[c.kind]!({ ...c.inputs, [key]: wrong })]).toEqual([
+            c.kind,
+            key,
+            wrong,
+            { refuse: true },
+          ]);
     });
   });
 }

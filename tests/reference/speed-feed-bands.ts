@@ -1,6 +1,6 @@
 import { aimedSpeed } from "../../core/cutting/index.ts";
 import { type CutterKind, feedPerTooth, feedPerTurn, judgeSpeed } from "../../core/handbook/index.ts";
-import type { Answers } from "./answers.ts";
+import { type Answers, orRefuse } from "./answers.ts";
 import { groupNamed, materialNamed, toolNamed } from "./material-names.ts";
 
 const middle = ([low, high]: [number, number]) => (low + high) / 2;
@@ -32,9 +32,8 @@ export const answers: Answers = {
   vc_band: ({ material, tool }) => ({
     value: aimedSpeed(materialNamed(material).speeds[toolNamed(tool)], toolNamed(tool)),
   }),
-  fz_band: ({ material_group, diameter_mm }) => ({
-    value: middle(feedPerTooth(groupNamed(material_group), "endMill", diameter_mm)),
-  }),
+  fz_band: ({ material_group, diameter_mm }) =>
+    orRefuse({ value: middle(feedPerTooth(groupNamed(material_group), "endMill", diameter_mm)) }),
   fz_other: ({ cutter, material_group }) => {
     const { kind, diameter, perTurn } = cutterNamed(cutter);
     const group = groupNamed(material_group);

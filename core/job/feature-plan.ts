@@ -131,7 +131,9 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ...made,
     setups,
     locatings,
-    steps: setups.flatMap((setup, i) => featureStepsOf(setup, locatings[i]!, states, machine, shop)),
+    steps: setups.flatMap((setup, i) =>
+      featureStepsOf(setup, locatings[i]!, states, { machine, shop, material }),
+    ),
     reports: wanted.map((o) => {
       const outcome = isOfConditions(o) ? settled.get(o) : undefined;
       return outcome

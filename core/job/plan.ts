@@ -231,7 +231,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine);
   let spindle: InSpindle | null = null;
   const steps = route.setups.flatMap((setup) => {
-    const mine = stepsOf(setup, progress.get(setup.key) ?? null, machine, shop, spindle);
+    const mine = stepsOf(setup, progress.get(setup.key) ?? null, { machine, shop, material }, spindle);
     if (ladders[setup.key]!.length > 0) spindle = { cutter: setup.cut.cutter, rpm: setup.cut.rpm };
     return mine;
   });

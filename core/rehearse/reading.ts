@@ -9,6 +9,8 @@ import type { ToldSize } from "./told.ts";
 import { blockSizes, cutoutBoxes, cutoutSolid, drawnPose, featureSize, siteAs } from "./truth.ts";
 import { inverse } from "./vec.ts";
 
+/** Readings of a size that lie further apart than this have a raw face between them, mm. */
+const rawSpread = 0.3;
 /** A caliper that nobody entered, mm. */
 const usualU = 0.05;
 
@@ -72,7 +74,10 @@ export class Reading {
       if (size.of !== "feature") {
         const every = blockSizes(solid, size.of, this.#boxes);
         // Nobody measures over a ledge that is left standing at a side for the next setup.
-        const all = every.filter((is) => is > 0.9 * Math.max(...every));
+        const largest = Math.max(...every);
+        const all = every.filter((is) => is > 0.9 * largest);
+        // On a raw face the jaws of a caliper rest on what stands out most.
+        if (largest - Math.min(...all) > rawSpread) return largest;
         return all.reduce((a, b) => a + b, 0) / all.length;
       }
       const site = this.#siteNow(solid);

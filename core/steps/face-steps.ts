@@ -4,12 +4,12 @@ import { cutWindow } from "../measure/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf, type Setup } from "../route/index.ts";
 import { strokeMinutes } from "../recipes/index.ts";
-import type { Machine, Shop } from "../shop/index.ts";
+import type { Machine } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import { depthAxis, intoPart, type LivePass, livePasses, strokesOfPass } from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
-import { speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
+import { speedTicks, spindleTicks, toolNotes, turnsOf, type WalkPlace } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
 import type { Tick } from "./tick.ts";
 
@@ -34,10 +34,10 @@ const backOffWords = {
 export function stepsOf(
   setup: Setup,
   state: Progress | null,
-  machine: Machine,
-  shop: Shop,
+  place: WalkPlace,
   spindle: InSpindle | null,
 ): FaceStep[] {
+  const { machine, shop } = place;
   const passes = livePasses(setup, state, machine);
   const ticked = state?.ticks ?? new Set<string>();
   const make: Make = (kind, id, title, more = {}) => newStep(setup.key, setup.number, kind, id, title, more);
@@ -77,7 +77,7 @@ export function stepsOf(
           {
             ticks: stays ? speedTicks(asked, before) : spindleTicks(name, asked, before),
             turns: turnsOf(cutter, machine),
-            notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
+            notes: toolNotes(place),
           },
         ),
       );
@@ -114,7 +114,12 @@ export function stepsOf(
       {
         ticks: [
           tick(`stopped-${after}`, words("Spindle stopped, chips brushed away, not by hand")),
-          tick(`deburred-${after}`, words("Every edge of the face deburred with a file or stone")),
+          tick(
+            `deburred-${after}`,
+            passes.length > 0
+              ? say`Every edge of the face deburred with a file or stone: the burr stands most at the ${burrSide(setup)}, where the cutter came out`
+              : words("Every edge of the face deburred with a file or stone"),
+          ),
           tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
         ],
         notes: [
@@ -155,6 +160,12 @@ function tooSmall(setup: Setup, state: Progress | null): Warning[] {
       )`You read ${precise(mm(smallest), 3)}, under the lower limit of ${precise(mm(setup.limits.lower), 3)}: it cannot be put back. Measure again; if it stays so, mark the piece, and ask whether it may be used before you work on.`,
     ),
   ];
+}
+
+/** Where the cutter comes out of the metal in its last pass: the burr is largest there. */
+function burrSide({ sweep }: Pick<Setup, "sweep">): string {
+  const ahead = sweep.lastToward > 0;
+  return sweep.along === "x" ? (ahead ? "right end" : "left end") : ahead ? "back edge" : "front edge";
 }
 
 const clampTitle = ({ seat, entry }: Setup): Phrase =>

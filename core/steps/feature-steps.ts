@@ -14,12 +14,19 @@ import {
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
-import { type Machine, pickSetting, type Shop } from "../shop/index.ts";
+import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
 import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
-import { type SpindleAsked, speedTicks, spindleTicks, turnsOf } from "./spindle-ticks.ts";
+import {
+  type SpindleAsked,
+  speedTicks,
+  spindleTicks,
+  toolNotes,
+  turnsOf,
+  type WalkPlace,
+} from "./spindle-ticks.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
 import type { MakeTick, Tick } from "./tick.ts";
 
@@ -31,9 +38,9 @@ export function featureStepsOf(
   setup: FeatureSetup,
   locating: Locating,
   states: States,
-  machine: Machine,
-  shop: Pick<Shop, "cutters">,
+  place: WalkPlace,
 ): Step[] {
+  const { machine, shop } = place;
   const first = setup.operations[0];
   if (!first) return [];
   const steps: Step[] = [];
@@ -113,7 +120,7 @@ export function featureStepsOf(
           "check",
           "check",
           say`${op.toolName} in, ${speedOf(op)}`,
-          toolIn(op, asked, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
+          toolIn(op, asked, place, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
         );
       else if (turnsElse)
         add(op, "check", "check", say`${op.toolName} stays, ${speedOf(op)}`, {
@@ -334,7 +341,13 @@ const isCutter = (toucher: Toucher, op: FeatureOperation): boolean =>
 const speedOf = (op: FeatureOperation): Phrase =>
   op.set ? say`${quantity("spindleSpeed", op.set.rpm)}` : words("by hand");
 
-function toolIn(op: FeatureOperation, asked: SpindleAsked, tick: MakeTick, upright: boolean): Partial<Step> {
+function toolIn(
+  op: FeatureOperation,
+  asked: SpindleAsked,
+  place: WalkPlace,
+  tick: MakeTick,
+  upright: boolean,
+): Partial<Step> {
   return {
     turns: op.set ? turnsOf(asked.cutter, asked.machine) : null,
     ticks: spindleTicks(op.toolName, asked, tick, [
@@ -348,7 +361,7 @@ function toolIn(op: FeatureOperation, asked: SpindleAsked, tick: MakeTick, uprig
           ]
         : []),
     ]),
-    notes: [warn(words(cautions.eyes)), note(words(cautions.manual))],
+    notes: toolNotes(place),
     minutes: handlingTimes.cutterChange,
   };
 }
@@ -385,6 +398,7 @@ function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
     return [warn(rule("M20.into")`Into solid metal: slowly, out again to clear chips.`)];
   if (move.kind === "feed" && move.notPast)
     return [
+      ...locked(move),
       ...cornerFeed(move, op),
       note(
         rule(
@@ -392,7 +406,13 @@ function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
         )`Stop with the axis there, not with the edge of the cutter: its edge is ${mm(tidy(op.diameter / 2))} ahead.`,
       ),
     ];
-  return [];
+  return move.kind === "feed" ? locked(move) : [];
+}
+
+/** A feed along one axis: the others are locked, so that the cut cannot pull them. */
+function locked({ to }: Stroke): Warning[] {
+  const fed = (["x", "y"] as const).filter((axis) => to[axis] !== undefined);
+  return fed.length === 1 ? [note(say`${fed[0] === "x" ? "Y" : "X"} and Z locked, before the feed.`)] : [];
 }
 
 /**

@@ -1,7 +1,7 @@
-import { cutterKindFacts } from "../handbook/index.ts";
+import { cautions, cutterKindFacts, type Material } from "../handbook/index.ts";
 import { quantity, type Rpm } from "../quantity/index.ts";
-import { type Cutter, type Machine, pickSetting } from "../shop/index.ts";
-import { type Phrase, rule, say, stop, words } from "../working/index.ts";
+import { type Cutter, type Machine, pickSetting, type Shop } from "../shop/index.ts";
+import { note, type Phrase, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
 /** Which way a cutter must turn, and where one stands to see it. */
@@ -9,6 +9,20 @@ export interface Turns {
   way: "clockwise" | "counterclockwise";
   seen: "from above" | "from the outer end of the arbor";
 }
+
+/** What a setup is walked on and with. */
+export interface WalkPlace {
+  machine: Machine;
+  shop: Pick<Shop, "cutters">;
+  material: Pick<Material, "fluid">;
+}
+
+/** What is said when a tool goes in: eyes, the manual, and the fluid this material is cut with. */
+export const toolNotes = ({ material }: Pick<WalkPlace, "material">): Warning[] => [
+  warn(words(cautions.eyes)),
+  ...(material.fluid ? [note(say`Cutting fluid: ${material.fluid}.`)] : []),
+  note(words(cautions.manual)),
+];
 
 /** What goes into the spindle, or turns otherwise. */
 export interface SpindleAsked {

@@ -31,6 +31,7 @@ import {
   effective,
   type LivePass,
   livePasses,
+  minutesOfPasses,
   type Progress,
   type Record as JobRecord,
   type Step,
@@ -227,8 +228,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   if (features?.setups[0]?.entry === "stays") route.setups.at(-1)!.stays = true;
   const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
   const ladders: Plan["ladders"] = {};
-  for (const setup of route.setups)
-    ladders[setup.key] = livePasses(setup, progress.get(setup.key) ?? null, machine);
+  for (const setup of route.setups) {
+    const passes = livePasses(setup, progress.get(setup.key) ?? null, machine);
+    ladders[setup.key] = passes;
+    // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
+    setup.minutes = { ...setup.minutes, cutting: minutesOfPasses(setup, passes) };
+  }
   let spindle: InSpindle | null = null;
   const steps = route.setups.flatMap((setup) => {
     const mine = stepsOf(setup, progress.get(setup.key) ?? null, { machine, shop, material }, spindle);

@@ -3,11 +3,17 @@ import { paper, topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../measure/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf, type Setup } from "../route/index.ts";
-import { strokeMinutes } from "../recipes/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { clampTicksOf, placeTicks, takeOutTicks } from "./holding-ticks.ts";
-import { depthAxis, intoPart, type LivePass, livePasses, strokesOfPass } from "./live-passes.ts";
+import {
+  depthAxis,
+  intoPart,
+  type LivePass,
+  livePasses,
+  minutesOfPasses,
+  strokesOfPass,
+} from "./live-passes.ts";
 import type { Progress } from "./progress.ts";
 import { speedTicks, spindleTicks, toolNotes, turnsOf, type WalkPlace } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
@@ -276,7 +282,7 @@ function cuttingSteps(setup: Setup, state: Progress | null, passes: LivePass[], 
       pass,
       strokes,
       done: pass.done,
-      minutes: strokeMinutes(strokes, setup.cut.vf, 0),
+      minutes: minutesOfPasses(setup, [pass]),
       notes: [
         ...(i === 0 && setup.cut.first > 0
           ? [

@@ -1,7 +1,7 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
 import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
-import { facePasses, faceStrokes, type Stroke } from "../recipes/index.ts";
-import { type Mm, tidy } from "../quantity/index.ts";
+import { facePasses, faceStrokes, type Stroke, strokeMinutes } from "../recipes/index.ts";
+import { type Minutes, type Mm, tidy } from "../quantity/index.ts";
 import { noCut, type Setup } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
 import { largestReading, type Progress } from "./progress.ts";
@@ -106,6 +106,13 @@ export const strokesOfPass = (
   { number, depth, sizeAfter, last }: LivePass,
 ): Stroke[] =>
   faceStrokes(sweep, facePasses(cut, [{ number, takes: depth, cumulative: tidy(from - sizeAfter), last }]));
+
+/** The minutes of passes as they are told, stroke by stroke. */
+export const minutesOfPasses = (
+  setup: Pick<Setup, "cut" | "sweep" | "from">,
+  passes: readonly LivePass[],
+): Minutes =>
+  passes.reduce((sum, pass) => sum + strokeMinutes(strokesOfPass(setup, pass), setup.cut.vf, 0), 0);
 
 /** A pass thinner than this only rubs, mm (guess). */
 const thinnestPass = 0.03;

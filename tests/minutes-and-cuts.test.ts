@@ -73,7 +73,7 @@ describe("what is told and what it takes", () => {
       };
       const made = planOf(job, shop);
       const { machine, vise } = equipment(job, shop);
-      const errors = predictedErrors(referenceChain(made.setups, vise!), {
+      const errors = predictedErrors(referenceChain(made.setups, vise), {
         ...effectivePart(job),
         target: made.target!,
         machine: machine!,
@@ -100,7 +100,7 @@ describe("what is told and what it takes", () => {
     ["a zero", { type: "tick", op: "slot/rough", tick: "zero-x" }, false],
     ["the vise closed", { type: "tick", op: "top/face", tick: "tight" }, false],
   ] as const)("%s: one meaning of having cut", (_what, event, cut) => {
-    expect(cutsMetal({ seq: 1, at: "", by: "", piece: 1, ...event } as JobRecord)).toBe(cut);
+    expect(cutsMetal({ seq: 1, at: "", by: "", piece: 1, ...event })).toBe(cut);
     if (event.type === "tick") expect(isCutTick(event.tick)).toBe(cut);
   });
 });

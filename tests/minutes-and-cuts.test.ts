@@ -4,7 +4,7 @@ import { effectivePart, equipment, type Job, plan, type Plan } from "../core/job
 import { cutoutOf, featuresOf, siteOfPart } from "../core/part/index.ts";
 import { predictedErrors, referenceChain } from "../core/route/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
-import { cutsMetal, isCutTick, type Record as JobRecord } from "../core/steps/index.ts";
+import { cutsMetal, isCutTick } from "../core/steps/index.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { randomJob } from "./support/random-jobs.ts";

@@ -1,6 +1,6 @@
 import { circle, rectangle, type Side, sideOf } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
-import { type Setup, travelOf } from "../route/index.ts";
+import type { Setup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
 import { jawShown } from "./moves-view.ts";
@@ -51,11 +51,8 @@ export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vi
   const half = along === "x" ? { x: r, y: cutter.wide / 2 } : { x: cutter.wide / 2, y: r };
   const off = comesOff(setup);
   const feeds = strokes.filter((s) => s.kind === "feed" && !s.spring);
-  const travel = travelOf(
-    setup,
-    vise,
-    strokes.some((s) => s.level === s.levels),
-  ).travel;
+  const ahead = (feeds[0]?.to[along] ?? 0) > (strokes[0]?.to[along] ?? 0);
+  const travel: Side = along === "x" ? (ahead ? "right" : "left") : ahead ? "back" : "front";
   const cuts = sweep.side ? ` ${feeds.some((s) => s.cuts === "climb") ? "Climb" : "Conventional"}.` : "";
   const foot = [
     `Seen from above.${cuts}`,

@@ -1,6 +1,9 @@
 import { readFileSync } from "node:fs";
 import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
 
+/** The plan shares its worker with the walk that every change begins. */
+const slowly = { timeout: 20_000 };
+
 test("ways compared: one is taken and becomes the plan, one setup is held another way, all undone", async ({
   strictPage: page,
 }) => {
@@ -10,10 +13,10 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await expect(ways.getByRole("row")).toHaveCount(7);
   await expect(ways).toContainText("recommended");
   await ways.getByRole("button", { name: "Take widest first" }).click();
-  await expect(page.getByText(/^Widest first · setup/)).toBeVisible();
-  await expect(page.getByText(/\d setups, widest first/)).toBeVisible();
+  await expect(page.getByText(/^Widest first · setup/)).toBeVisible(slowly);
+  await expect(page.getByText(/\d setups, widest first/)).toBeVisible(slowly);
   await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
-  await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
+  await expect(page.getByText(/^Round the block · setup/)).toBeVisible(slowly);
   await ways.getByRole("button", { name: "Take round the block, ends hung out" }).click();
   await expect(page.getByText("hung out past the jaws").first()).toBeVisible();
   const endsBack = page.getByRole("button", { name: "Back to the plan's ends" });
@@ -21,23 +24,22 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await expect(endsBack).toHaveCount(0);
   // Several cuts in one clamping: on the table, with a hold point after the straps are moved.
   await ways.getByRole("button", { name: "Take on the table" }).click();
-  await expect(page.getByText(/\d setups, on the table/)).toBeVisible();
+  await expect(page.getByText(/\d setups, on the table/)).toBeVisible(slowly);
   await page.goto("/jobs/cheek-block/setups/top.rest");
-  await expect(page.getByText(/^On the table · setup 1 of \d, cut 5 of 8/)).toBeVisible();
+  await expect(page.getByText(/^On the table · setup 1 of \d, cut 5 of 8/)).toBeVisible(slowly);
   await expect(page.getByText(/Indicator reads as before, within 0\.02/)).toBeVisible();
   await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
-  await expect(page.getByText(/^Round the block · setup/)).toBeVisible();
+  await expect(page.getByText(/^Round the block · setup/)).toBeVisible(slowly);
   // The order of setups is changed by one, and back.
   await page.goto("/jobs/cheek-block/setups/top.face");
   await page.getByRole("button", { name: "Cut it earlier" }).click();
-  await expect(page.getByText(/^An order of its own · setup 1 of 9/)).toBeVisible();
+  await expect(page.getByText(/^An order of its own · setup 1 of 9/)).toBeVisible(slowly);
   await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();
-  await expect(page.getByText(/^Round the block · setup 2 of 9/)).toBeVisible();
+  await expect(page.getByText(/^Round the block · setup 2 of 9/)).toBeVisible(slowly);
   // The fourth setup with another face at the fixed jaw: the rest follows, the reason stands there.
   await page.goto("/jobs/cheek-block/setups/front.face");
   await page.getByLabel("At the fixed jaw", { exact: true }).selectOption("bottom");
-  // The plan shares its worker with the walk.
-  await expect(page.getByText("Held as you chose.")).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText("Held as you chose.")).toBeVisible(slowly);
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(page.getByText("Held as you chose.")).toHaveCount(0);
   await expect(page.getByText(/Ready for ±/)).toBeVisible();

@@ -91,11 +91,12 @@ const step = featureOf("step", "step", "top", {
 });
 
 /** What is to be checked once more when a face is cut again after the features of the cheek block's top. */
+const cheek = demoJobs().find((j) => j.id === "cheek-block")!;
+let walkedToEight: ReturnType<typeof walk> | undefined;
 function faceCutAgain(op: "top/face" | "bottom/face"): string[] {
-  const job = demoJobs().find((j) => j.id === "cheek-block")!;
-  const { records } = walk(job, { until: (step) => step.setup === 8 });
+  const { records } = (walkedToEight ??= walk(cheek, { until: (step) => step.setup === 8 }));
   const more = appended(records, { type: "cut", op, pass: 9, stop: -2, last: false });
-  return [...phraseIds(plan({ job, records: more, shop: demoShop, piece: 1 }).rechecks)];
+  return [...phraseIds(plan({ job: cheek, records: more, shop: demoShop, piece: 1 }).rechecks)];
 }
 
 /** Two slots across each other, the second so far from the front, with cutters of carbide alone. */

@@ -51,9 +51,11 @@ export function SetupsStation() {
           </>
         ) : (
           <Notice severity="note">
-            {job.part.shaft
-              ? "A shaft comes turned, so nothing is squared: its setups come from what is cut into it. Draw its seats and holes (1)."
-              : "Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
+            {setup && vise
+              ? "The cutter this setup was begun with is no longer in the shop: enter it there again, and the setup is drawn here."
+              : job.part.shaft
+                ? "A shaft comes turned, so nothing is squared: its setups come from what is cut into it. Draw its seats and holes (1)."
+                : "Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
           </Notice>
         )}
         <RefusedFeatures />

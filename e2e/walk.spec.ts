@@ -21,7 +21,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await typeInto(page, page.getByLabel("Width", { exact: true }), "1 3/4 in ±0.002");
   await typeInto(page, page.getByLabel("Height", { exact: true }), "25 +0.1/-0.05");
   await typeInto(page, page.getByLabel("Length", { exact: true }), "69,9…70,1 mm");
-  await expect(page.getByText("Nothing speaks against the drawing")).toBeVisible();
+  await expect(page.getByText("No mistakes found in the drawing")).toBeVisible();
 
   // 2 Stock: one size per axis.
   await page.keyboard.press("2");

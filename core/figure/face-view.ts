@@ -1,12 +1,9 @@
-import { circle, rectangle, type Side, sideOf } from "../frame/index.ts";
+import { circle, oppositeSide, rectangle, type Side, sideOf } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
 import type { Setup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
-import { jawShown } from "./moves-view.ts";
-import { type HeldAt, planView } from "./plan-view.ts";
-
-const opposites = { left: "right", right: "left", front: "back", back: "front" } as const;
+import { type HeldAt, jawsAt, jawShown, planView } from "./plan-view.ts";
 
 /** What holds the part, seen from above: the jaws, or the straps over an edge. */
 function heldAt({ seat, at }: Setup, fixedJaw: "back" | "front"): HeldAt[] {
@@ -14,10 +11,7 @@ function heldAt({ seat, at }: Setup, fixedJaw: "back" | "front"): HeldAt[] {
     const side = sideOf(at, seat.table.over, "back");
     return side ? [{ side, out: jawShown, in: seat.table.reach, ink: "fixedJaw" }] : [];
   }
-  return [
-    { side: fixedJaw, out: jawShown, in: 0, ink: "fixedJaw" },
-    { side: opposites[fixedJaw], out: jawShown, in: 0, ink: "movingJaw" },
-  ];
+  return jawsAt(fixedJaw);
 }
 
 /** What of a face comes off in a setup, seen from above: the lanes, or a skin along a wall; mm. */
@@ -56,7 +50,7 @@ export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vi
   const cuts = sweep.side ? ` ${feeds.some((s) => s.cuts === "climb") ? "Climb" : "Conventional"}.` : "";
   const foot = [
     `Seen from above.${cuts}`,
-    `Table to the ${opposites[travel]}: the cutter goes to the ${travel}.`,
+    `Table to the ${oppositeSide[travel]}: the cutter goes to the ${travel}.`,
   ];
   return planView({
     part: { x: [0, size.x], y: [0, size.y] },

@@ -5,7 +5,7 @@ import type { Cutout, Site } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
 import type { Figure } from "./figure.ts";
-import { planView } from "./plan-view.ts";
+import { jawsAt, planView } from "./plan-view.ts";
 
 /** What the plan view of an operation is drawn from. */
 export interface MovesDrawn {
@@ -48,9 +48,6 @@ export function partInSetup({ frame, site }: Pick<MovesDrawn, "frame" | "site">)
   return rectInSetup(frame, { x: [0, site.sizes[a]], y: [0, site.sizes[b]] });
 }
 
-/** How far what holds the part is drawn beside it, mm. */
-export const jawShown = 6;
-
 /** An operation of a setup of features from above. */
 export function movesView(drawn: MovesDrawn): Figure {
   const { frame, cutouts, operation, moves, at, setup, fixedJaw } = drawn;
@@ -63,10 +60,7 @@ export function movesView(drawn: MovesDrawn): Figure {
   const disc = operation.sweep.kind === "disc";
   return planView({
     part: partInSetup(drawn),
-    held: [
-      { side: fixedJaw, out: jawShown, in: 0, ink: "fixedJaw" },
-      { side: fixedJaw === "back" ? "front" : "back", out: jawShown, in: 0, ink: "movingJaw" },
-    ],
+    held: jawsAt(fixedJaw),
     inside: [
       ...others.flatMap((cutout) =>
         shown(frame, cutout).map(({ outline }) => ({ outlines: [outline], ink: "hidden" as const })),
@@ -89,6 +83,7 @@ export function movesView(drawn: MovesDrawn): Figure {
   });
 }
 
+/** How a stroke cuts, in a word or two. */
 export const cutsWords = {
   conventional: "conventional",
   climb: "climb",

@@ -1,5 +1,4 @@
-import type { Outline, Side } from "../frame/index.ts";
-import { mapOutline } from "../frame/index.ts";
+import { mapOutline, oppositeSide, type Outline, type Side } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { axisCross } from "./axis-cross.ts";
@@ -15,6 +14,15 @@ export interface HeldAt {
   in: Mm;
   ink: Ink;
 }
+
+/** How far what holds the part is drawn beside it, mm. */
+export const jawShown = 6;
+
+/** The two jaws, the fixed one at the back or the front. */
+export const jawsAt = (fixedJaw: "back" | "front"): HeldAt[] => [
+  { side: fixedJaw, out: jawShown, in: 0, ink: "fixedJaw" },
+  { side: oppositeSide[fixedJaw], out: jawShown, in: 0, ink: "movingJaw" },
+];
 
 /** Seen from above as the person at the machine sees it: X to the right, Y to the back, so up in the drawing. */
 export interface PlanDrawn {

@@ -179,7 +179,7 @@ export interface FaceSheetDrawn {
   setup: Setup;
   /** Its passes, where each stops as it is told now. */
   passes: readonly LivePass[];
-  cutter: Cutter | undefined;
+  cutter: Cutter;
   machine: Machine;
   vise: Vise;
   unit: LengthUnit;
@@ -202,7 +202,7 @@ export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }:
   return sheetOf({
     title,
     says: phraseText(setup.title, unit),
-    section: cutter ? jawSection(setup, vise, cutter, { small: false }) : faceView(setup, strokes, vise),
+    section: jawSection(setup, vise, cutter, { small: false }),
     plan: strokes.length > 0 ? faceView(setup, strokes, vise) : null,
     zeros:
       passes.length === 0
@@ -216,7 +216,7 @@ export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }:
     blocks: [
       [
         {
-          text: `${cutter?.name ?? cut.cutter}, ${speed}${cut.finishVf === cut.vf ? "" : `, last pass ${showQuantity(quantity("feed", cut.finishVf), unit)}`}`,
+          text: `${cutter.name}, ${speed}${cut.finishVf === cut.vf ? "" : `, last pass ${showQuantity(quantity("feed", cut.finishVf), unit)}`}`,
           bold: true,
         },
         ...lanes

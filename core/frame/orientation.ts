@@ -39,6 +39,13 @@ export function clampingAxes(at: Orientation): Record<"x" | "y" | "z", SignedAxi
 /** A side as the operator at the front of the machine sees it from above. */
 export type Side = "left" | "right" | "back" | "front";
 
+export const oppositeSide: Record<Side, Side> = {
+  left: "right",
+  right: "left",
+  front: "back",
+  back: "front",
+};
+
 /**
  * Where a face of a clamped part stands, seen by the operator; null when it is up or down.
  * @param fixedAt where the fixed jaw stands

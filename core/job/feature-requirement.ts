@@ -1,12 +1,12 @@
 import { sizeVerdict } from "../measure/index.ts";
-import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
+import { featureNames, featuresOf, limitsOf, type Part } from "../part/index.ts";
 import type { Dimension } from "../quantity/index.ts";
 import { type FeatureKey, featureOfKey } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { effective, howMeasured, type Record as JobRecord } from "../steps/index.ts";
 import { type Phrase, say } from "../working/index.ts";
 import type { PlannedFeatures } from "./feature-plan.ts";
-import { provedBy, type Requirement, uncertaintyOf } from "./requirement.ts";
+import { fitDeviation, provedBy, type Requirement, uncertaintyOf } from "./requirement.ts";
 
 /** What the drawing requires of features that are measured, with the readings that judge them. */
 export function featureRequirements(
@@ -32,20 +32,13 @@ export function featureRequirements(
       const drawn = (
         part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined
       )?.[measure.size];
-      const fitted = fittedLimits(part, path);
       return [
         {
           of: path,
           name: say`${names.get(feature) ?? feature}, ${measure.name}`,
           drawn: drawn ?? null,
           limits: measure.limits,
-          deviation:
-            fitted && drawn && widerThan(measure.limits, limitsOf(drawn, part))
-              ? {
-                  drawn: limitsOf(drawn, part),
-                  reason: say`Made to ${fitted.other} as it was measured.`,
-                }
-              : null,
+          deviation: fitDeviation(part, path, drawn ? limitsOf(drawn, part) : null),
           how: howMeasured(measure),
           readings,
           u,

@@ -85,7 +85,7 @@ export function requirementsOf(
         of: axis,
         drawn: size,
         limits,
-        deviation: deviationOf(job, axis, limits),
+        deviation: deviationOf(job, axis),
         how: "outside",
         readings: used,
         u,
@@ -144,15 +144,23 @@ export function requirementsOf(
   return [...sizes, ...form];
 }
 
+/** The deviation of a size made to a mate as it was measured, where that needs limits the drawing does not give. */
+export function fitDeviation(
+  part: Pick<Part, "mates">,
+  path: string,
+  drawn: Limits | null,
+): Requirement["deviation"] {
+  const fitted = fittedLimits(part, path);
+  return fitted && drawn && widerThan(fitted.limits, drawn)
+    ? { drawn, reason: say`Made to ${fitted.other} as it was measured.` }
+    : null;
+}
+
 /** Why an outside size is not made as drawn: another size was agreed, or it is made to a mate that needs other limits. */
-function deviationOf(job: Job, axis: Axis, limits: Limits): Requirement["deviation"] {
+function deviationOf(job: Job, axis: Axis): Requirement["deviation"] {
   const size = job.part.sizes[axis];
   const drawn = size && limitsOf(size, job.part);
-  const fitted = fittedLimits(job.part, `sizes/${axis}`);
-  if (fitted)
-    return drawn && widerThan(limits, drawn)
-      ? { drawn, reason: say`Made to ${fitted.other} as it was measured.` }
-      : null;
+  if (fittedLimits(job.part, `sizes/${axis}`)) return fitDeviation(job.part, `sizes/${axis}`, drawn);
   const retarget = job.retargets[axis];
   return retarget ? { drawn, reason: words(retarget.reason) } : null;
 }

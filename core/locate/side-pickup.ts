@@ -1,4 +1,4 @@
-import { axisOf, type Face, facesOf } from "../frame/index.ts";
+import { oppositeSide, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { cuttingDiameter, edgeFinderOf } from "../shop/index.ts";
 import { note, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
@@ -124,7 +124,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
   const jaw = atJaw(request, datum);
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
   const setting = way === "indicator" ? 0 : edgeSetting(0, tool, medium, side)!;
-  const toward = { left: "right", right: "left", front: "back", back: "front" }[where];
+  const toward = oppositeSide[where];
   return {
     axis,
     datum,

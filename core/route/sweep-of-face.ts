@@ -1,11 +1,10 @@
-import { type Side, sideOf } from "../frame/index.ts";
+import { oppositeSide, type Side, sideOf } from "../frame/index.ts";
 import { type FaceLane, type FaceSweep, lanesOver, pastEdge } from "../recipes/index.ts";
 import { tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Vise } from "../shop/index.ts";
 import type { Setup } from "./setup-facts.ts";
 import { travelOf } from "./travel.ts";
 
-const opposites: Record<Side, Side> = { left: "right", right: "left", front: "back", back: "front" };
 const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back" ? 1 : -1);
 
 /**
@@ -36,7 +35,7 @@ export function sweepOfFace(
 
   function lanes(): FaceLane[] {
     const held = seat.table ? sideOf(at, seat.table.over, "back") : null;
-    const from: Side = held ? opposites[held] : "front";
+    const from: Side = held ? oppositeSide[held] : "front";
     const size = from === "left" || from === "right" ? seat.along : seat.between;
     const covered = Math.min(task.across, size);
     const low = from === "front" || from === "left";
@@ -44,7 +43,7 @@ export function sweepOfFace(
       low ? [0, covered] : [tidy(size - covered), size],
       { count: cut.lanes, width: cut.width },
       wide,
-      { from, to: opposites[from], whole: covered >= size - 1e-6 },
+      { from, to: oppositeSide[from], whole: covered >= size - 1e-6 },
     );
   }
 }

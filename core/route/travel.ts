@@ -1,4 +1,4 @@
-import { type Side, sideOf } from "../frame/index.ts";
+import { oppositeSide, type Side, sideOf } from "../frame/index.ts";
 import { type FeedDirection, feedDirection } from "../holding/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { rule } from "../working/index.ts";
@@ -12,8 +12,6 @@ export const sideCut = (
   cut.kind === "side" && seat.overhang === null
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
     : null;
-
-const turnedBack: Record<Side, Side> = { left: "right", right: "left", front: "back", back: "front" };
 
 /**
  * Which way the cutter goes over the part, and why (M16).
@@ -29,10 +27,10 @@ export function travelOf(
   if (cut.climb === "all" || (last && cut.climb === "last"))
     return {
       ...usual,
-      travel: turnedBack[usual.travel],
+      travel: oppositeSide[usual.travel],
       why: rule(
         "M17.chosen",
-      )`You chose to climb: the cutter travels to the ${turnedBack[usual.travel]}, with the work to its right. Table gibs snug, and feed steadily.`,
+      )`You chose to climb: the cutter travels to the ${oppositeSide[usual.travel]}, with the work to its right. Table gibs snug, and feed steadily.`,
     };
   return seat.table && cut.kind === "face"
     ? {

@@ -107,6 +107,15 @@ export const strokesOfPass = (
 ): Stroke[] =>
   faceStrokes(sweep, facePasses(cut, [{ number, takes: depth, cumulative: tidy(from - sizeAfter), last }]));
 
+/** The strokes of the pass to cut next, of the last when all are cut; none where nothing comes off. */
+export function strokesNow(
+  setup: Pick<Setup, "cut" | "sweep" | "from">,
+  passes: readonly LivePass[],
+): Stroke[] {
+  const pass = passes.find((p) => !p.done) ?? passes.at(-1);
+  return pass ? strokesOfPass(setup, pass) : [];
+}
+
 /** The minutes of passes as they are told, stroke by stroke. */
 export const minutesOfPasses = (
   setup: Pick<Setup, "cut" | "sweep" | "from">,

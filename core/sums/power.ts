@@ -1,4 +1,4 @@
-import { cutChain, forceOverTurn, teethEngaged } from "../cutting/index.ts";
+import { cutChain, forceOverTurn, motorPower, teethEngaged } from "../cutting/index.ts";
 import { suggestedShare } from "../handbook/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, rule, say, warn, type Warning, words } from "../working/index.ts";
@@ -62,6 +62,7 @@ export const power: Sum = {
       fz,
       kc11,
     });
+    const wanted = motorPower(chain.power, n("efficiency"));
     const atSpindle = n("motor") * n("efficiency");
     const warnings: Warning[] = [];
     if (chain.power > atSpindle)
@@ -86,6 +87,7 @@ export const power: Sum = {
         { label: "torque", value: quantity("torque", chain.torque) },
         { label: "largest force over a turn", value: quantity("force", turn.peak) },
         { label: "mean force", value: quantity("force", chain.meanForce) },
+        { label: "power at the motor", value: quantity("power", wanted) },
         { label: "metal removed", value: quantity("volumeRate", chain.removal * 1000) },
       ],
       working: {
@@ -116,6 +118,10 @@ export const power: Sum = {
               ["ap", mm(ap)],
               ["ae", mm(ae)],
             ],
+          }),
+          line("wanted at the motor", quantity("power", wanted), {
+            formula: "motor-power",
+            terms: [["η", quantity("ratio", n("efficiency"))]],
           }),
           line("torque", quantity("torque", chain.torque), { formula: "torque" }),
           line("mean force", quantity("force", chain.meanForce), { formula: "mean-force" }),

@@ -3,6 +3,7 @@ const formulas = {
   "spindle-speed": { metric: "n = 1000 · vc ÷ (π · D)", inch: "n = 12 · vc ÷ (π · D)" },
   "table-feed": { metric: "vf = fz · z · n" },
   "chip-power": { metric: "P = ap · ae · vf · kc ÷ 60 000 000", inch: "P = ap · ae · vf × unit power" },
+  "motor-power": { metric: "P motor = P ÷ η" },
   "specific-force": { metric: "kc = kc1.1 · hm^(−mc)" },
   "mean-chip": { metric: "hm = fz · sin κ · (cos φ1 − cos φ2) ÷ (φ2 − φ1)" },
   "depth-by-power": { metric: "ap = P ÷ (ae · vf · kc) · 60 000 000" },

@@ -5,7 +5,7 @@ import { faceView } from "../../../core/figure/index.ts";
 import { type CutFigure, cutKey, equipment } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type AnyKey, keyFromSlug, keySlug, type Setup } from "../../../core/route/index.ts";
-import { laneWords, returnWords, strokesOfPass } from "../../../core/steps/index.ts";
+import { strokesNow } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
@@ -14,6 +14,7 @@ import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
+import { Lanes } from "../../instruments/lanes.tsx";
 import { PassLadder } from "../../instruments/pass-ladder.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { featureSetupOf, setupKeys, setupPlace } from "../../instruments/setup-place.ts";
@@ -98,8 +99,7 @@ function OneCut({ setup }: { setup: Setup }) {
   const bound = cut.limits.find((l) => l.id === cut.bound);
   const passes = plan.ladders[setup.key] ?? [];
   const next = passes.find((p) => !p.done)?.number ?? null;
-  const shown = passes.find((p) => !p.done) ?? passes.at(-1);
-  const strokes = shown ? strokesOfPass(setup, shown) : [];
+  const strokes = strokesNow(setup, passes);
   const { machine, vise } = equipment(job, shop);
   const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
   const quick = route.reportOf("aim") !== undefined;
@@ -297,15 +297,7 @@ function OneCut({ setup }: { setup: Setup }) {
                 saveAs={`${fileName(job.name)}-${setup.key.replace("/", "-")}`}
               />
             </Box>
-            <Box as="ul" listStyleType="none" fontSize="14.5px">
-              {[...laneWords(setup.sweep), ...(machine ? [returnWords(setup.sweep, machine)] : [])].map(
-                (words, i) => (
-                  <Box as="li" key={i} py="3px">
-                    <Words of={words} />
-                  </Box>
-                ),
-              )}
-            </Box>
+            {machine && <Lanes of={setup.sweep} machine={machine} />}
           </Box>
         </Section>
       )}

@@ -1,7 +1,7 @@
 import { type Stroke } from "../../../core/recipes/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useMemo, useState } from "react";
-import { movesView } from "../../../core/figure/index.ts";
+import { cutsWords, movesView } from "../../../core/figure/index.ts";
 import { cutKey, equipment } from "../../../core/job/index.ts";
 import { type Locating, settleAt } from "../../../core/locate/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
@@ -155,15 +155,6 @@ export function FeatureCut({
 }
 
 const kindWords = { go: "go to", down: "down", feed: "feed to", in: "in to" } as const;
-const cutsWords = {
-  conventional: "conventional",
-  climb: "climb",
-  full: "full width",
-  down: "straight down",
-  over: "over the face",
-  air: "",
-} as const;
-
 /** Every move with its places as they can be set; pointing at one shows it in the plan view. */
 function MovesTable({
   moves,
@@ -223,7 +214,7 @@ function MovesTable({
             <td>{place(move, "y")}</td>
             <td>{place(move, "z")}</td>
             <td>
-              {cutsWords[move.cuts]}
+              {move.cuts !== "air" && cutsWords[move.cuts]}
               {move.notPast && move.kind !== "down" ? ", not past" : ""}
             </td>
             <td>

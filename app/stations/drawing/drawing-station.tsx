@@ -185,7 +185,7 @@ export function DrawingStation() {
 
       <Section title="Drawing check">
         {plan.findings.length === 0 ? (
-          <Notice severity="good">Nothing speaks against the drawing. Next: Stock (2).</Notice>
+          <Notice severity="good">No mistakes found in the drawing. Next: Stock (2).</Notice>
         ) : (
           <Warnings of={plan.findings} />
         )}

@@ -3,10 +3,11 @@ import type { ReactNode } from "react";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import { type Setup, travelOf } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
-import { depthAxis, laneWords, type LivePass, returnWords, type Step } from "../../../core/steps/index.ts";
+import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
+import { Lanes } from "../../instruments/lanes.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
-import { Figure, Words } from "../../instruments/words.tsx";
+import { Figure } from "../../instruments/words.tsx";
 
 /** One pass: where to stop in the largest letters, readout and dial from one zero, then feed and spindle. */
 export function CutCard({
@@ -110,12 +111,8 @@ export function CutCard({
           {cut.setting}
         </Fact>
       </Box>
-      <Box as="ol" listStyleType="none" py="10px" fontSize={{ base: "16px", md: "18px" }}>
-        {[...laneWords(setup.sweep), returnWords(setup.sweep, machine)].map((words, i) => (
-          <Box as="li" key={i} py="2px">
-            <Words of={words} />
-          </Box>
-        ))}
+      <Box py="10px" fontSize={{ base: "16px", md: "18px" }}>
+        <Lanes of={setup.sweep} machine={machine} />
       </Box>
       <Warnings of={step.notes} />
     </>

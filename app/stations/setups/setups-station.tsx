@@ -5,7 +5,7 @@ import { faceNet, faceSheet, faceView, jawSection } from "../../../core/figure/i
 import { cutKey, equipment, schoolOf } from "../../../core/job/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { keyFromSlug, keySlug, schoolName, type Setup } from "../../../core/route/index.ts";
-import { strokesOfPass } from "../../../core/steps/index.ts";
+import { strokesNow } from "../../../core/steps/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
@@ -68,8 +68,7 @@ export function SetupsStation() {
     .filter((s) => s.kind === "place" || s.kind === "clamp" || s.kind === "check")
     .flatMap((s) => s.ticks);
   const passes = plan.ladders[setup.key] ?? [];
-  const next = passes.find((p) => !p.done) ?? passes.at(-1);
-  const strokes = next ? strokesOfPass(setup, next) : [];
+  const strokes = strokesNow(setup, passes);
   const sheet =
     machine &&
     faceSheet({ title: `${job.name}, cut ${setup.number}`, setup, passes, cutter, machine, vise, unit });

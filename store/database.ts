@@ -89,6 +89,15 @@ export class Database extends Dexie {
               document.imported.shopUsed = upgradeShop(document.imported.shopUsed as never);
           });
       });
+    // Version 3: an operation of a feature begins as one of a face does.
+    this.version(3).upgrade((tx) =>
+      tx
+        .table("records")
+        .toCollection()
+        .modify((record: object, ref: { value: unknown }) => {
+          ref.value = upgradeRecord(record);
+        }),
+    );
   }
 }
 

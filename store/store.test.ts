@@ -29,6 +29,7 @@ import {
   saveItem,
   undoJob,
 } from "./index.ts";
+import { faceCuts } from "../tests/support/faces.ts";
 
 const stamp = { at: "2026-11-25T09:00:00.000Z", by: "" };
 const demoFile = readFileSync(new URL("../public/demo/cheek-block.json", import.meta.url), "utf8");
@@ -235,7 +236,7 @@ describe("versions", () => {
     if (!read.ok) throw new Error(phraseText(read.reason, "mm"));
     const { job, records, shopUsed, ownUsed } = read.value;
     const made = plan({ job, records, shop: shopUsed, piece: 1, own: { materials: ownUsed } });
-    expect(made.setups.length).toBe(6);
+    expect(faceCuts(made).length).toBe(6);
     expect(made.current).toBeGreaterThan(records.length > 0 ? 0 : -1);
   });
 

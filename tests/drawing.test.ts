@@ -8,6 +8,7 @@ import { readJobFile } from "../core/exchange/index.ts";
 import { block, dim, featureList, featureOf, read } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
+import { faceCuts } from "./support/faces.ts";
 
 const planOf = (job: Parameters<typeof plan>[0]["job"]) =>
   plan({ job, records: [], shop: demoShop, piece: 1 });
@@ -39,7 +40,7 @@ describe("faces", () => {
 
   test("a finer finish slows the last pass of its own face only", () => {
     const feeds = (...more: [string, unknown][]) =>
-      Object.fromEntries(planOf(block(...more)).setups.map((s) => [s.face, s.cut.finishVf]));
+      Object.fromEntries(faceCuts(planOf(block(...more))).map((s) => [s.face, s.cut.finishVf]));
     const [usual, fine] = [feeds(), feeds(["part/faces/top/ra", 0.1])];
     expect(fine.top!).toBeLessThan(usual.top!);
     expect({ ...fine, top: 0 }).toEqual({ ...usual, top: 0 });
@@ -112,7 +113,7 @@ describe("a shaft", () => {
   test("is as long as its sections and as thick as its thickest; nothing of it is squared", () => {
     expect(partSizes(shaft().part)).toEqual({ length: 210, width: 30, height: 30 });
     const made = planOf(shaft());
-    expect(made.setups).toEqual([]);
+    expect(faceCuts(made)).toEqual([]);
     expect(made.refusal).toBeNull();
     expect(made.findings.filter((f) => f.severity !== "note")).toEqual([]);
   });
@@ -134,7 +135,7 @@ test("the demo jobs have nothing against them, and blocks among them are planned
       job.id,
     ).toEqual([]);
     expect(made.refusal, job.id).toBeNull();
-    if (!job.part.shaft) expect(made.setups, job.id).toHaveLength(6);
+    if (!job.part.shaft) expect(faceCuts(made), job.id).toHaveLength(6);
   }
 });
 

@@ -8,6 +8,8 @@ import { appended } from "../core/steps/index.ts";
 import { walk } from "./support/walker.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
+import { featureSetupsOf } from "../core/route/index.ts";
+import { firstZeros } from "./support/faces.ts";
 
 /** The cheek block, 96 × 60 × 38, with features and what the person set themselves. */
 const part = (features: Feature[], ...overrides: { at: string; what: string; value: string }[]): Job =>
@@ -27,8 +29,8 @@ const part = (features: Feature[], ...overrides: { at: string; what: string; val
 
 const planOf = (job: Job, shop: Shop = demoShop) => plan({ job, records: [], shop, piece: 1 });
 const idsOf = (job: Job, shop: Shop = demoShop) => {
-  const { features, steps, overrides } = planOf(job, shop);
-  return [...phraseIds([features?.setups, features?.refused, overrides, steps.map((s) => s.notes)])];
+  const { setups, features, steps, overrides } = planOf(job, shop);
+  return [...phraseIds([featureSetupsOf(setups), features?.refused, overrides, steps.map((s) => s.notes)])];
 };
 
 const slot = (sizes: Record<string, string>, more: Parameters<typeof featureOf>[3] = {}) =>
@@ -319,8 +321,7 @@ describe("mistakes of features", () => {
         { first: "left 40", second: "front 20", choices: { end: "closed" } },
       ),
     ]);
-    const { features } = planOf(job, shop);
-    const { pickups } = features!.locatings[0]!;
+    const { pickups } = firstZeros(planOf(job, shop));
     expect(pickups.map((p) => p.axis)).toEqual(["x", "y"]);
     for (const p of pickups) {
       expect(p.off).toBeCloseTo(off(p.tool), 6);
@@ -342,14 +343,15 @@ describe("mistakes of features", () => {
         { width: "8", depth: "6", length: "30" },
         { first: "left 40", second: "front 20", choices: { end: "closed" } },
       );
-      const { features, overrides } = planOf(part([closed], { at: "slot/rough", what: "pickup", value }));
-      const [x] = features!.locatings[0]!.pickups;
+      const made = planOf(part([closed], { at: "slot/rough", what: "pickup", value }));
+      const { setups, overrides } = made;
+      const [x] = firstZeros(made).pickups;
       expect(overrides.map((o) => o.state)).toEqual(["applied"]);
       expect(x!.way).toBe(way);
       expect(x!.error).toBeCloseTo(Math.hypot(error, 0.0025), 3);
       // Whichever way, the place of the first move counts from the same edge.
-      const rough = features!.setups[0]!.operations.find((o) => o.key === "slot/rough")!;
-      const first = featureMoves(rough, features!.locatings[0]!.frame)![0]!;
+      const rough = featureSetupsOf(setups)[0]!.operations.find((o) => o.key === "slot/rough")!;
+      const first = featureMoves(rough, firstZeros(made).frame)![0]!;
       const off = rough.diameter / 2 + 0.25;
       expect([25 + off, 55 - off]).toContain(Math.abs(first.to.x!));
     },
@@ -363,7 +365,7 @@ describe("mistakes of features", () => {
     expect(low.features!.refused).toEqual([]);
     const high = wish("parallels-22");
     expect(high.overrides.map((o) => o.state)).toEqual(["applied"]);
-    expect(high.features!.setups[0]!.seat.parallels!.id).toBe("parallels-22");
+    expect(featureSetupsOf(high.setups)[0]!.seat.parallels!.id).toBe("parallels-22");
   });
 
   test("what was set of features is told even while they are not planned", () => {
@@ -421,11 +423,11 @@ describe("mistakes of features", () => {
   });
 
   test("M33 with the head tilted the knee goes further than the cut is deep", () => {
-    const { features } = planOf(
+    const made = planOf(
       part([slope], { at: "nose/way", what: "way", value: "stairs, then the head tilted" }),
     );
-    const tilted = features!.setups[0]!.operations.find((o) => o.key === "nose/slope")!;
-    const down = featureMoves(tilted, features!.locatings[0]!.frame)!.find((m) => m.kind === "down")!;
+    const tilted = featureSetupsOf(made.setups)[0]!.operations.find((o) => o.key === "nose/slope")!;
+    const down = featureMoves(tilted, firstZeros(made).frame)!.find((m) => m.kind === "down")!;
     expect(down.to.z).toBeCloseTo(-tilted.floor / Math.cos(Math.PI / 6), 6);
   });
 
@@ -447,11 +449,11 @@ describe("mistakes of features", () => {
 
   test("M27 closed ends stop the axis half a cutter before them, not past; open ends run clear", () => {
     const stopsOf = (feature: Feature) => {
-      const { features } = planOf(part([feature]));
-      const rough = features!.setups[0]!.operations.find((o) => o.key === "slot/rough")!;
+      const made = planOf(part([feature]));
+      const rough = featureSetupsOf(made.setups)[0]!.operations.find((o) => o.key === "slot/rough")!;
       return {
         rough,
-        feeds: featureMoves(rough, features!.locatings[0]!.frame)!.filter((m) => m.kind === "feed"),
+        feeds: featureMoves(rough, firstZeros(made).frame)!.filter((m) => m.kind === "feed"),
       };
     };
     const closed = stopsOf(

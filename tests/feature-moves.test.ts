@@ -8,6 +8,7 @@ import { demoShop, newCutter, type Shop } from "../core/shop/index.ts";
 import { phraseText } from "../core/working/index.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { apart, hollowsOf, inHollow, type Swept, sweptBy } from "./support/replay.ts";
+import { featureSetupsOf, keyOfSetup } from "../core/route/index.ts";
 
 /** The cheek block, 96 × 60 × 38, with one feature. */
 const withFeature = (feature: Feature): Job => block(["part/features", featureList([feature])]);
@@ -136,7 +137,7 @@ const straight: Record<string, fc.Arbitrary<Feature>> = {
 function planned(feature: Feature, shop: Shop) {
   const job = withFeature(feature);
   const made = plan({ job, records: [], shop, piece: 1 });
-  const { features } = made;
+  const { setups, zeros, features } = made;
   expect(
     features,
     made.refusal ? phraseText(made.refusal.reason, "mm") : "no features planned",
@@ -147,7 +148,8 @@ function planned(feature: Feature, shop: Shop) {
     return null;
   }
   const part = effectivePart(job);
-  return { part, setup: features!.setups[0]!, locating: features!.locatings[0]! };
+  const setup = featureSetupsOf(setups)[0]!;
+  return { part, setup, locating: zeros[keyOfSetup(setup)]! };
 }
 
 /** What a wall may keep: cusps of plunges, to be filed. */

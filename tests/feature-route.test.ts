@@ -10,6 +10,8 @@ import { feature } from "./arbitraries.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { appended, walk } from "./support/walker.ts";
+import { featureSetupsOf } from "../core/route/index.ts";
+import { faceCuts } from "./support/faces.ts";
 
 const planOf = (job: Job, records = [] as Parameters<typeof plan>[0]["records"]) =>
   plan({ job, records, shop: demoShop, piece: 1 });
@@ -26,12 +28,12 @@ describe.each(
   ),
 )("%s on the %s mill", (_id, _machine, job) => {
   test("plans: every feature once, or refused with a reason and what would help", () => {
-    const { features, refusal } = planOf(job);
+    const { setups, features, refusal } = planOf(job);
     if (refusal) {
       expect(phraseText(refusal.suggestion, "in")).not.toBe("");
       return;
     }
-    const made = features!.setups.flatMap((s) => s.features);
+    const made = featureSetupsOf(setups).flatMap((s) => s.features);
     const ids = featuresOf(effectivePart(job)).map((f) => f.id);
     expect([...made, ...features!.refused.map((r) => r.feature)].sort()).toEqual([...ids].sort());
     for (const r of features!.refused)
@@ -48,7 +50,7 @@ test.each(demoJobs().map((job) => [job.id, job] as const))("%s is walked to its 
   expect(made.current).toBe(made.steps.length);
   // No move before every zero of its setup was taken, no second tick of the same step.
   expect(new Set(done.map((s) => `${s.op} ${s.id}`)).size).toBe(done.length);
-  for (const setup of made.features!.setups) {
+  for (const setup of featureSetupsOf(made.setups)) {
     const mine = done.filter((s) => setup.operations.some((o) => o.key === s.op));
     const firstMove = mine.findIndex((s) => s.move);
     if (firstMove === -1) continue;
@@ -71,17 +73,17 @@ describe("random parts", () => {
     fc.assert(
       fc.property(fc.array(feature, { minLength: 1, maxLength: 12 }), (list) => {
         const features = list.map((f, i) => ({ ...f, id: `f-${i + 1}` }));
-        const made = planOf(block(["part/features", featureList(features)])).features!;
-        const cut = made.setups.flatMap((s) => s.features);
-        expect([...cut, ...made.refused.map((r) => r.feature)].sort()).toEqual(
-          features.map((f) => f.id).sort(),
-        );
+        const made = planOf(block(["part/features", featureList(features)]));
+        const { refused } = made.features!;
+        const cutIn = featureSetupsOf(made.setups);
+        const cut = cutIn.flatMap((s) => s.features);
+        expect([...cut, ...refused.map((r) => r.feature)].sort()).toEqual(features.map((f) => f.id).sort());
         cut.forEach((id) => seen.add(features.find((f) => f.id === id)!.kind));
-        for (const r of made.refused) {
+        for (const r of refused) {
           expect(phraseText(r.reason, "mm").length).toBeGreaterThan(10);
           expect(phraseText(r.suggestion, "mm").length).toBeGreaterThan(4);
         }
-        for (const setup of made.setups) expect(setup.operations.length).toBeGreaterThan(0);
+        for (const setup of cutIn) expect(setup.operations.length).toBeGreaterThan(0);
       }),
       { numRuns: 80 },
     );
@@ -110,7 +112,7 @@ describe("what is read changes the rest", () => {
   const measuring = (off: number) =>
     walk(shaft, {
       until: (s) => s.op === "drum-key/wall-back" && s.id === "move-3",
-      off: (s) => (s.fit?.measured.before ? off : 0),
+      off: (s) => (s.measure?.fit?.measured.before ? off : 0),
     }).plan.steps.find((s) => s.op === "drum-key/wall-back" && s.id === "move-1")!.move!;
   test("the last wall moves by what the width was off before it", () => {
     const [asPlanned, wide] = [measuring(0), measuring(0.06)];
@@ -122,7 +124,7 @@ describe("what is read changes the rest", () => {
     const op = "drum-key/rough";
     const { records, plan: before } = walk(shaft, { until: (s) => s.op === op && s.id === "move-4" });
     const operation = (made: typeof before) =>
-      made.features!.setups[0]!.operations.find((o) => o.key === op)!;
+      featureSetupsOf(made.setups)[0]!.operations.find((o) => o.key === op)!;
     const told = operation(before);
     const better = {
       ...demoShop.cutters.find((c) => c.id === "em-6")!,
@@ -141,24 +143,26 @@ describe("what is read changes the rest", () => {
   test("a setup once begun stays as it was clamped, whatever holds the part now", () => {
     const { records, plan: before } = walk(shaft, { until: (s) => s.kind === "check" });
     const bare = { ...demoShop, aids: [] };
-    expect(plan({ job: shaft, records: [], shop: bare, piece: 1 }).features!.setups).toEqual([]);
-    const [now] = plan({ job: shaft, records, shop: bare, piece: 1 }).features!.setups;
-    const [then] = before.features!.setups;
+    expect(featureSetupsOf(plan({ job: shaft, records: [], shop: bare, piece: 1 }).setups)).toEqual([]);
+    const [now] = featureSetupsOf(plan({ job: shaft, records, shop: bare, piece: 1 }).setups);
+    const [then] = featureSetupsOf(before.setups);
     expect([now!.at, now!.seat, now!.device]).toEqual([then!.at, then!.seat, then!.device]);
   });
 
   test("a fit to a measured mate aims at the middle of the gap wanted, and says what is left", () => {
     const job = demoJobs().find((j) => j.id === "track-dogs")!;
-    const { features } = planOf(job);
-    const last = features!.setups.flatMap((s) => s.operations).find((o) => o.key === "tongue/high-wall")!;
+    const { setups } = planOf(job);
+    const last = featureSetupsOf(setups)
+      .flatMap((s) => s.operations)
+      .find((o) => o.key === "tongue/high-wall")!;
     // The channel measures 18.02; it slides without shake with 0.01 to 0.06.
     expect(last.measure!.target).toBeCloseTo(18.02 - 0.035, 6);
     const { plan: made } = walk(job, {
       until: (s) => s.op === "tongue/high-wall" && s.id === "move-1",
       off: () => 0.1,
     });
-    const fit = made.steps.find((s) => s.op === "tongue/low-wall" && s.fit)!.fit!;
-    expect(fit.left).toBeCloseTo(fit.expected + 0.1 - fit.measured.target, 2);
+    const fit = made.steps.find((s) => s.op === "tongue/low-wall" && s.measure)!.measure!;
+    expect(fit.fit!.left).toBeCloseTo(fit.expected + 0.1 - fit.fit!.measured.target, 2);
   });
 });
 
@@ -171,8 +175,10 @@ test("depths on a shaft count from the crown that is touched: a thinner section 
   );
   const applied = applyChanges(shaft, [changeOf(shaft, "part/features", featureList(keys))]);
   if (!applied.ok) throw new Error("not set");
-  const { features, steps } = planOf(applied.job);
-  const rough = features!.setups.flatMap((s) => s.operations).filter((o) => o.key.endsWith("/rough"));
+  const { setups, steps } = planOf(applied.job);
+  const rough = featureSetupsOf(setups)
+    .flatMap((s) => s.operations)
+    .filter((o) => o.key.endsWith("/rough"));
   expect(rough.map((o) => [o.crown, o.top, o.floor])).toEqual([
     [0, 0, 4.1],
     [2.5, 0, 4.1],
@@ -208,7 +214,7 @@ test("holes that follow one another are spotted together: one change of the tool
   const holes = [20, 40, 60].map((at, i) =>
     featureOf("hole", `h-${i}`, "top", { sizes: { diameter: ["5", "6", "8.5"][i]! }, first: `left ${at}` }),
   );
-  const { operations } = planOf(block(["part/features", featureList(holes)])).features!.setups[0]!;
+  const { operations } = featureSetupsOf(planOf(block(["part/features", featureList(holes)])).setups)[0]!;
   expect(operations.slice(0, 3).map((o) => o.key)).toEqual(["h-0/spot", "h-1/spot", "h-2/spot"]);
   expect(operations.filter((o) => o.cutter === "spot-10" && !o.sameTool)).toHaveLength(1);
 });
@@ -226,13 +232,13 @@ describe("what the drawing check blocks is not planned", () => {
   ])("a hole %s", (_what, hole, reason) => {
     const good = featureOf("hole", "good", "top", { sizes, first: "left 30" });
     const made = planOf(block(["part/features", featureList([hole, good])]));
-    const cut = made.features!.setups.flatMap((s) => s.features);
+    const cut = featureSetupsOf(made.setups).flatMap((s) => s.features);
     expect(cut).toContain("good");
     expect(cut.includes("bad")).toBe(reason === null);
     const told = made.features!.refused.map((r) => phraseText(r.reason, "mm"));
     if (reason) expect(told.join()).toMatch(reason);
     else expect(told).toEqual([]);
     // The squaring of the block is not held up by it.
-    expect(made.setups).toHaveLength(6);
+    expect(faceCuts(made)).toHaveLength(6);
   });
 });

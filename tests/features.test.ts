@@ -32,6 +32,7 @@ import {
 import { demoShop } from "../core/shop/index.ts";
 import { cheekBlockWithFeatures, featureOf } from "./support/cheek-block.ts";
 import { feature } from "./arbitraries.ts";
+import { faceCuts } from "./support/faces.ts";
 
 const size = fc.integer({ min: 20, max: 120 });
 const blockSizes: fc.Arbitrary<Sizes> = fc.record({ length: size, width: size, height: size });
@@ -231,6 +232,6 @@ describe("features", () => {
     const made = plan({ job, records: [], shop: demoShop, piece: 1 });
     expect(made.findings).toEqual([]);
     expect(featuresOf(job.part)).toHaveLength(5);
-    expect(made.setups).toHaveLength(6);
+    expect(faceCuts(made)).toHaveLength(6);
   });
 });

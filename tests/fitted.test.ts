@@ -3,6 +3,7 @@ import { plan } from "../core/job/index.ts";
 import type { Mate } from "../core/part/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { block, dim, featureList, featureOf } from "./support/cheek-block.ts";
+import { faceCuts } from "./support/faces.ts";
 
 const mateOf = (size: string, more: Partial<Mate> = {}): [string, unknown] => [
   "part/mates",
@@ -33,7 +34,7 @@ describe("sizes made to a mate that was measured", () => {
     const made = planOf(mateOf("sizes/width"));
     // The part goes in with 0.01 to 0.06 of play.
     expect(made.target!.width).toBeCloseTo(59.865, 6);
-    expect(made.setups.find((s) => s.axis === "width" && s.sized)!.to).toBeCloseTo(59.865, 6);
+    expect(faceCuts(made).find((s) => s.axis === "width" && s.sized)!.to).toBeCloseTo(59.865, 6);
     const width = requirement(made, "width");
     expect(width.limits).toEqual({ lower: 59.84, upper: 59.89 });
     expect(width.deviation!.drawn!.upper).toBeGreaterThan(59.89);

@@ -11,6 +11,7 @@ import { isReference } from "../core/stock/index.ts";
 import { readJobFile, writeJobFile } from "../core/exchange/index.ts";
 import * as any from "./arbitraries.ts";
 import { walk } from "./support/walker.ts";
+import { faceCuts } from "./support/faces.ts";
 
 const plainPlan = (job: Parameters<typeof plan>[0]["job"]) =>
   plan({ job, records: [], shop: demoShop, piece: 1 });
@@ -94,12 +95,12 @@ describe("plans of random blocks", () => {
         const made = plainPlan(job);
         if (made.refusal) expect(made.refusal.reason.parts.length).toBeGreaterThan(0);
         else {
-          expect([...new Set(made.setups.map((s) => s.face))].sort()).toEqual([...faceNames].sort());
+          expect([...new Set(faceCuts(made).map((s) => s.face))].sort()).toEqual([...faceNames].sort());
           // Nothing is left standing that a first cut did not reach.
-          expect(faceNames.filter((f) => made.setups.at(-1)!.after.faces[f].rest)).toEqual([]);
+          expect(faceNames.filter((f) => faceCuts(made).at(-1)!.after.faces[f].rest)).toEqual([]);
         }
-        expect(new Set(made.setups.map((s) => s.key)).size).toBe(made.setups.length);
-        for (const setup of made.setups) {
+        expect(new Set(faceCuts(made).map((s) => s.key)).size).toBe(faceCuts(made).length);
+        for (const setup of faceCuts(made)) {
           const ladder = made.ladders[setup.key]!;
           if (ladder.length > 0) expect(ladder.at(-1)!.sizeAfter).toBe(setup.to);
         }
@@ -112,7 +113,7 @@ describe("plans of random blocks", () => {
     const vise = demoShop.vises[0]!;
     fc.assert(
       fc.property(any.job, (job) => {
-        for (const { seat, before, cut, task, entry, stays } of plainPlan(job).setups) {
+        for (const { seat, before, cut, task, entry, stays } of faceCuts(plainPlan(job))) {
           if (seat.table) continue;
           const machined = isReference(before, seat.fixed) && isReference(before, opposite(seat.fixed));
           if (entry === "placed") {
@@ -135,7 +136,7 @@ describe("plans of random blocks", () => {
   test("on the table no cut comes to a strap, there are two of them, and they press on what stays", () => {
     fc.assert(
       fc.property(any.job, (job) => {
-        for (const { seat, cut, task, face } of plainPlan(job).setups) {
+        for (const { seat, cut, task, face } of faceCuts(plainPlan(job))) {
           if (!seat.table) continue;
           expect(seat.table.straps).toBeGreaterThanOrEqual(2);
           if (cut.kind === "side") expect(face).not.toBe(seat.table.over);
@@ -152,7 +153,7 @@ describe("plans of random blocks", () => {
         const made = plainPlan(job);
         for (const spare of Object.values(made.spares ?? {})) {
           const comesOff = Math.max(0, spare.largest - spare.target);
-          const both = made.setups.filter((s) => s.axis === spare.axis && !s.key.endsWith("/rest"));
+          const both = faceCuts(made).filter((s) => s.axis === spare.axis && !s.key.endsWith("/rest"));
           const sum = both.reduce((off, s) => off + s.from - s.to, 0);
           if (both.length === 2 && made.refusal === null && comesOff > 0.1)
             expect(sum).toBeCloseTo(comesOff, 6);
@@ -181,15 +182,17 @@ describe("plans of random blocks", () => {
         const { plan: made, done } = walk(job, { light });
         if (made.refusal) return;
         expect(made.current).toBe(made.steps.length);
-        for (const setup of made.setups.filter((s) => s.sized && s.cut.passes.length > 0)) {
+        for (const setup of faceCuts(made).filter((s) => s.sized && s.cut.passes.length > 0)) {
           const requirement = made.requirements.find((r) => r.of === axisOf(setup.face))!;
           const last = requirement.verdict;
           if (made.spares![axisOf(setup.face)].verdict === "enough")
             expect(["good", "withinU", "cannotTell"]).toContain(last?.verdict);
         }
         // What was put in is ticked out in the same clamping, before the next one begins.
-        for (const clamping of new Set(made.setups.map((s) => s.clamping))) {
-          const ops = made.setups.filter((s) => s.clamping === clamping).map((s) => s.key);
+        for (const clamping of new Set(faceCuts(made).map((s) => s.clamping))) {
+          const ops = faceCuts(made)
+            .filter((s) => s.clamping === clamping)
+            .map((s) => s.key);
           const ticks = done
             .filter((s) => ops.some((key) => key === s.op))
             .flatMap((s) => s.ticks.map((t) => t.id));

@@ -2,12 +2,19 @@ import { describe, expect, test } from "vitest";
 import { setupSheet, type Shape } from "../core/figure/index.ts";
 import { effectivePart, equipment, type Job, plan, type Plan } from "../core/job/index.ts";
 import { cutoutOf, featuresOf, siteOfPart } from "../core/part/index.ts";
-import { predictedErrors, referenceChain } from "../core/route/index.ts";
+import {
+  faceSetupsOf,
+  featureSetupsOf,
+  locatedIn,
+  predictedErrors,
+  referenceChain,
+} from "../core/route/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
 import { cutsMetal, isCutTick } from "../core/steps/index.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { randomJob } from "./support/random-jobs.ts";
+import { faceCuts, firstZeros } from "./support/faces.ts";
 
 const planOf = (job: Job, shop: Shop = demoShop) => plan({ job, records: [], shop, piece: 1 });
 const jobs: [string, Job, Shop][] = [
@@ -25,12 +32,12 @@ describe("what is told and what it takes", () => {
     "%s: minutes are the sum of the told strokes, of faces and of features",
     (_name, job, shop) => {
       const made = planOf(job, shop);
-      for (const setup of made.setups)
+      for (const setup of faceCuts(made))
         expect([setup.key, sumOf(made, setup.key, "cut")]).toEqual([
           setup.key,
           expect.closeTo(setup.minutes.cutting, 6),
         ]);
-      for (const { operations } of made.features?.setups ?? [])
+      for (const { operations } of featureSetupsOf(made.setups))
         for (const { key, by, minutes } of operations)
           if (by !== "hand")
             expect([key, sumOf(made, key, "move")]).toEqual([key, expect.closeTo(minutes.cutting, 6)]);
@@ -47,8 +54,8 @@ describe("what is told and what it takes", () => {
     const { vise } = equipment(job, demoShop);
     const { shapes } = setupSheet({
       title: "page",
-      setup: made.features!.setups[0]!,
-      locating: made.features!.locatings[0]!,
+      setup: featureSetupsOf(made.setups)[0]!,
+      locating: firstZeros(made),
       site,
       cutouts: new Map(
         featuresOf(job.part).flatMap((f) => {
@@ -73,16 +80,16 @@ describe("what is told and what it takes", () => {
       };
       const made = planOf(job, shop);
       const { machine, vise } = equipment(job, shop);
-      const errors = predictedErrors(referenceChain(made.setups, vise), {
+      const errors = predictedErrors(referenceChain(faceSetupsOf(made.setups).map(locatedIn), vise), {
         ...effectivePart(job),
         target: made.target!,
         machine: machine!,
         vise: vise!,
       });
       // A wall made by the side of a cutter does lean with the head along X.
-      const faced = (face: string) => made.setups.some((s) => s.face === face && s.cut.kind === "face");
+      const faced = (face: string) => faceCuts(made).some((s) => s.face === face && s.cut.kind === "face");
       return {
-        oneLane: made.setups.every((s) => s.cut.lanes === 1),
+        oneLane: faceCuts(made).every((s) => s.cut.lanes === 1),
         total: Math.max(...errors.filter((e) => e.faces.every(faced)).map((e) => e.predicted)),
       };
     };

@@ -1,10 +1,19 @@
 import { describe, expect, test } from "vitest";
-import { beginningOf, type Job, plan } from "../core/job/index.ts";
+import { type Job, plan } from "../core/job/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
-import { appended, eventsToFinish, type Record, type Step, turnsOf } from "../core/steps/index.ts";
+import {
+  appended,
+  beginningOf,
+  eventsToFinish,
+  type Record,
+  type Step,
+  turnsOf,
+} from "../core/steps/index.ts";
 import { block, dim, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
+import { faceCuts } from "./support/faces.ts";
+import { featureSetupsOf } from "../core/route/index.ts";
 
 /** What is told at the machine hangs together: tools and zeros, slack, walls, warnings. */
 
@@ -31,8 +40,10 @@ describe.each(demoJobs().map((job) => [job.id, job] as const))("%s", (_id, job) 
     let spindle: { tool: string; rpm: number | null } = { tool: "", rpm: null };
     const made = planOf(job);
     for (const step of featureSteps(job)) {
-      const face = made.setups.find((s) => s.key === step.op);
-      const operation = made.features?.setups.flatMap((s) => s.operations).find((o) => o.key === step.op);
+      const face = faceCuts(made).find((s) => s.key === step.op);
+      const operation = featureSetupsOf(made.setups)
+        .flatMap((s) => s.operations)
+        .find((o) => o.key === step.op);
       if (step.kind === "check")
         spindle = step.tool
           ? { tool: step.tool.id ?? "held for the touch", rpm: step.tool.rpm }
@@ -73,8 +84,8 @@ describe("walls", () => {
 
   test("are cut pass by pass as planned, the last one to the wall", () => {
     const made = planOf(job);
-    const operations = made
-      .features!.setups.flatMap((s) => s.operations)
+    const operations = featureSetupsOf(made.setups)
+      .flatMap((s) => s.operations)
       .filter((o) => o.cut?.kind === "side");
     expect(operations.length).toBe(2);
     for (const o of operations) {
@@ -121,7 +132,7 @@ describe("what speaks against a setup", () => {
   test("outlives the first tick of the setup, and every one after it", () => {
     let records: Record[] = [];
     const said = () =>
-      [...phraseIds(planOf(job, records).features!.setups.map((s) => s.warnings))].filter((id) =>
+      [...phraseIds(featureSetupsOf(planOf(job, records).setups).map((s) => s.warnings))].filter((id) =>
         id.startsWith("M12"),
       );
     const before = said();
@@ -130,10 +141,10 @@ describe("what speaks against a setup", () => {
       const made = planOf(job, records);
       const step = made.steps[made.current];
       if (!step) break;
-      records = appended(records, ...beginningOf(step, made, records), ...eventsToFinish(step));
+      records = appended(records, ...beginningOf(made.setups, step.op, records), ...eventsToFinish(step));
       if (step.op.startsWith("hole/")) expect(said()).toEqual(before);
     }
-    expect(records.some((r) => r.type === "featureBegun")).toBe(true);
+    expect(records.some((r) => r.type === "begun" && r.op.startsWith("hole/"))).toBe(true);
   });
 });
 
@@ -147,12 +158,13 @@ describe("a size that is read short", () => {
       const step = made.steps[made.current];
       if (!step) break;
       told.push(step);
-      const { fit } = step;
-      const first = fit && !fit.measured.before && !/-2$/.test(step.id);
-      const reading = fit && fit.expected + (first ? (fit.measured.grows ? -short : short) : 0);
+      const { measure } = step;
+      const fit = measure?.fit;
+      const first = fit && measure.final && !/-2$/.test(step.id);
+      const reading = fit ? measure.expected + (first ? (fit.measured.grows ? -short : short) : 0) : null;
       records = appended(
         records,
-        ...beginningOf(step, made, records),
+        ...beginningOf(made.setups, step.op, records),
         ...eventsToFinish(step, reading === null ? {} : { reading }),
       );
     }
@@ -165,7 +177,7 @@ describe("a size that is read short", () => {
 
   test("a wall is cut once more that much further out, deburred sizes are read, and it is measured again", () => {
     const told = walked(slot, 0.1);
-    const at = told.findIndex((s) => s.id === "measure-width" && s.fit && !s.fit.measured.before);
+    const at = told.findIndex((s) => s.id === "measure-width" && s.measure && s.measure.final);
     const again = told.slice(at + 1).filter((s) => s.id.startsWith("again-1-"));
     expect(told[at - 1]!.kind).toBe("deburr");
     expect(again.length).toBeGreaterThan(1);
@@ -198,8 +210,9 @@ test.each([
   ["96 ±0.2", 1],
   ["96 ±0.5", 0],
 ] as const)("%s is read so often before its last passes: %d", (length, readings) => {
-  const { steps, setups } = planOf(block(["part/sizes/length", dim(length)], ["machine", "bench"]));
-  const sized = setups.find((s) => s.axis === "length" && s.sized)!;
+  const made = planOf(block(["part/sizes/length", dim(length)], ["machine", "bench"]));
+  const { steps } = made;
+  const sized = faceCuts(made).find((s) => s.axis === "length" && s.sized)!;
   const passes = steps.filter((s) => s.op === sized.key && s.pass).length;
   const before = steps.filter((s) => s.op === sized.key && s.measure && !s.measure.final).length;
   expect(before).toBe(Math.min(readings, passes - 1));
@@ -234,7 +247,7 @@ describe("a tick that cannot be given honestly has another answer", () => {
       const stopAt = events.findIndex((e) => e.type === "tick" && e.tick === id);
       records = appended(
         records,
-        ...beginningOf(step, made, records),
+        ...beginningOf(made.setups, step.op, records),
         ...(stopAt > 0 ? events.slice(0, stopAt) : events),
       );
     }
@@ -255,19 +268,22 @@ describe("a tick that cannot be given honestly has another answer", () => {
 
   test("under a machined face it may not: the step waits", () => {
     const job = block();
-    const machined = planOf(job).setups.find((s) => s.seat.tap && s.seat.parallels)!;
+    const machined = faceCuts(planOf(job)).find((s) => s.seat.tap && s.seat.parallels)!;
     let records: Record[] = [];
     for (let i = 0; i < 400; i++) {
       const made = planOf(job, records);
       const step = made.steps[made.current]!;
       if (step.op === machined.key && step.kind === "clamp") break;
-      records = appended(records, ...beginningOf(step, made, records), ...eventsToFinish(step));
+      records = appended(records, ...beginningOf(made.setups, step.op, records), ...eventsToFinish(step));
     }
     const at = planOf(job, records);
     const clamp = at.steps[at.current]!;
     const ticks = eventsToFinish(clamp).slice(0, -1);
     const loose = { type: "tick", op: machined.key, tick: "tried-loose" } as const;
-    const made = planOf(job, appended(records, ...beginningOf(clamp, at, records), ...ticks, loose));
+    const made = planOf(
+      job,
+      appended(records, ...beginningOf(at.setups, clamp.op, records), ...ticks, loose),
+    );
     const tried = made.steps[made.current]!.ticks.find((t) => t.id === "tried")!;
     expect([tried.done, tried.other!.given, tried.other!.then.phrase.id]).toEqual([false, true, "M50.loose"]);
   });
@@ -307,8 +323,10 @@ test("own speed, feed, depth and direction of a feature are applied or refused w
       ["overrides/order", ["o"]],
     );
   const made = (what: string, value: unknown, at = "slot/rough") => {
-    const { overrides, features } = planOf(job(what, value, at));
-    const operation = features!.setups.flatMap((s) => s.operations).find((o) => o.key === at)!;
+    const { overrides, setups } = planOf(job(what, value, at));
+    const operation = featureSetupsOf(setups)
+      .flatMap((s) => s.operations)
+      .find((o) => o.key === at)!;
     return { state: overrides[0]!.state, id: overrides[0]!.why.id, operation };
   };
   const plain = made("depth", 500).operation;

@@ -18,8 +18,8 @@ import {
   featureFigures,
   stations,
 } from "../../core/job/index.ts";
-import { type AnyKey, isFaceKey, keyFromSlug, keySlug } from "../../core/route/index.ts";
-import { setupKeyOf, setupKeys } from "../instruments/setup-place.ts";
+import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../core/route/index.ts";
+import { setupKeyOf } from "../instruments/setup-place.ts";
 import {
   database,
   type Equipment,
@@ -160,7 +160,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   }, []);
 
   const chosen = keyFromSlug(params.operation);
-  const setups = plan ? setupKeys(plan) : [];
+  const setups = plan?.setups.map(keyOfSetup) ?? [];
   const station = stations.find((s) => pathname.startsWith(`/jobs/${job.id}/${s}`)) ?? "drawing";
   const atMachine = station === "machine";
   // Something worth reading stands in the margin from the start; another setup keeps the same figure.

@@ -1,11 +1,19 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, type ReactNode, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
-import { type Figure as DrawnFigure, featureSection, jawSection } from "../../core/figure/index.ts";
+import { type Figure as DrawnFigure, setupSection } from "../../core/figure/index.ts";
 import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { type AnyKey, keySlug, schoolName, type Setup } from "../../core/route/index.ts";
-import { clampingsOf, setupKeyOf, setupKeys, setupPlace } from "../instruments/setup-place.ts";
+import {
+  type AnyKey,
+  faceOf,
+  isFaceSetup,
+  keyOfSetup,
+  keySlug,
+  schoolName,
+  type Setup,
+} from "../../core/route/index.ts";
+import { clampingsOf, setupKeyOf, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
 import { Figure } from "../instruments/words.tsx";
@@ -15,8 +23,8 @@ const Card = chakra(Link);
 export type SetupState = "planned" | "being cut" | "done" | "blocked";
 
 /** State of a setup: a shape and a word, never color alone. */
-function setupState(plan: Plan, ops: readonly AnyKey[], setup: Pick<Setup, "warnings">): SetupState {
-  const steps = plan.steps.filter((s) => ops.includes(s.op));
+function setupState(plan: Plan, setup: Setup): SetupState {
+  const steps = plan.steps.filter((s) => setup.operations.some((o) => o.key === s.op));
   if (steps.every((s) => s.done)) return "done";
   if (setup.warnings.some((w) => w.severity === "stop")) return "blocked";
   return steps.some((s) => s.done || s.ticks.some((t) => t.done)) ? "being cut" : "planned";
@@ -44,15 +52,14 @@ export const Ribbon = memo(function Ribbon({
     // Some browsers return a promise here; an effect must not.
     void current.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
   }, [chosen]);
-  const keys = setupKeys(plan);
-  const features = plan.features?.setups ?? [];
+  const { setups } = plan;
+  const keys: AnyKey[] = setups.map(keyOfSetup);
   if (keys.length === 0) return null;
   const shown = setupKeyOf(plan, chosen as AnyKey | null) ?? keys[0]!;
   const index = Math.max(0, keys.indexOf(shown));
   const link = (key: AnyKey) => `/jobs/${job.id}/${station}/${keySlug(key)}`;
   const several = clampingsOf(plan) < keys.length;
   const near = (step: -1 | 1) => keys[index + step];
-  const chosenSetup = plan.setups[index] ?? features[index - plan.setups.length]!;
   return (
     <Box as="nav" aria-label="Setups" className="no-print" bg="band" borderBottomWidth="1px">
       <Box hideFrom="md" display="flex" alignItems="center" justifyContent="space-between" px="12px">
@@ -63,7 +70,7 @@ export const Ribbon = memo(function Ribbon({
         ) : (
           <span />
         )}
-        <span>{setupPlace(chosenSetup, plan, "Setup")}</span>
+        <span>{setupPlace(setups[index]!, plan, "Setup")}</span>
         {near(1) ? (
           <Card to={link(near(1)!)} px="18px" py="10px" aria-label="Next setup">
             ›
@@ -73,46 +80,25 @@ export const Ribbon = memo(function Ribbon({
         )}
       </Box>
       <Box hideBelow="md" display="flex" overflowX="auto" px="16px" pt="6px" alignItems="stretch">
-        {plan.setups.map((setup, i) => {
-          const cutter = shop.cutters.find((c) => c.id === setup.cut.cutter);
+        {setups.map((setup, i) => {
           const now = i === index;
+          const before = setups[i - 1];
           return (
             <SetupCard
-              key={setup.key}
+              key={keys[i]}
               number={setup.number}
               now={now}
               here={now ? current : undefined}
-              // Cuts of one clamping stand close together.
-              apart={setup.entry === "placed" && i > 0 && several}
-              state={setupState(plan, [setup.key], setup)}
-              to={link(setup.key)}
-              figure={vise && cutter ? jawSection(setup, vise, cutter, { small: true }) : null}
+              // Cuts of one clamping stand close together; what is cut into the block apart from its faces.
+              apart={
+                before !== undefined &&
+                ((setup.entry === "placed" && several) || isFaceSetup(before) !== isFaceSetup(setup))
+              }
+              state={setupState(plan, setup)}
+              to={link(keys[i]!)}
+              figure={vise ? setupSection(setup, vise, shop.cutters, { small: true }) : null}
             >
-              {setup.sized ? (
-                <>
-                  to <Figure of={mm(setup.to)} />
-                </>
-              ) : (
-                <>{setup.face}, clean</>
-              )}
-            </SetupCard>
-          );
-        })}
-        {features.map((setup, i) => {
-          const keysHere = setup.operations.map((o) => o.key);
-          const now = plan.setups.length + i === index;
-          return (
-            <SetupCard
-              key={keysHere[0]}
-              number={setup.number}
-              now={now}
-              here={now ? current : undefined}
-              apart={i === 0}
-              state={setupState(plan, keysHere, setup)}
-              to={link(keysHere[0]!)}
-              figure={vise ? featureSection(setup, vise, true) : null}
-            >
-              {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+              <WhatComesOut setup={setup} />
             </SetupCard>
           );
         })}
@@ -122,12 +108,30 @@ export const Ribbon = memo(function Ribbon({
           </chakra.b>
           <br />
           {clampingsOf(plan)} {clampingsOf(plan) === 1 ? "setup" : "setups"}
-          {plan.setups.length > 0 && `, ${schoolName(schoolOf(job)).toLowerCase()}`}
+          {!job.part.shaft && `, ${schoolName(schoolOf(job)).toLowerCase()}`}
         </Box>
       </Box>
     </Box>
   );
 });
+
+/** A face to its size or only clean, or how many features. */
+function WhatComesOut({ setup }: { setup: Setup }) {
+  if (!isFaceSetup(setup))
+    return (
+      <>
+        {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+      </>
+    );
+  const { sized, to, face } = faceOf(setup);
+  return sized ? (
+    <>
+      to <Figure of={mm(to)} />
+    </>
+  ) : (
+    <>{face}, clean</>
+  );
+}
 
 /** The card of one setup: its number, how it is held, what comes out of it, its state. */
 function SetupCard({

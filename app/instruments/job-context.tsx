@@ -13,7 +13,7 @@ import type {
 } from "../../core/job/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
-import type { OperationKey } from "../../core/route/index.ts";
+import type { AnyKey } from "../../core/route/index.ts";
 import type { Shop, ShopList } from "../../core/shop/index.ts";
 import type { Record, RecordEvent } from "../../core/steps/index.ts";
 
@@ -41,7 +41,7 @@ export interface JobContextValue {
   drafts: { [path: string]: string };
   keepDraft: (path: string, text: string) => void;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
-  compare: (key: OperationKey) => Promise<CutComparison | null>;
+  compare: (key: AnyKey) => Promise<CutComparison | null>;
   /** Reckons what the drawing costs. */
   cost: () => Promise<DrawingCost | null>;
   /** Compares the schools of squaring for the block. */

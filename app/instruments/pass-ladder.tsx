@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { mm, showQuantity } from "../../core/quantity/index.ts";
-import type { LivePass, Progress } from "../../core/steps/index.ts";
+import type { FaceProgress, LivePass } from "../../core/steps/index.ts";
 import { useUnit } from "./local-setting.ts";
 
 interface PassLadderProps {
   passes: LivePass[];
-  corrections: Progress["corrections"];
+  corrections: FaceProgress["corrections"];
   /** Number of the pass that is next; its rung is marked. */
   current: number | null;
 }

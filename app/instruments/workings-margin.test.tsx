@@ -7,6 +7,7 @@ import { demoShop } from "../../core/shop/index.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { system } from "../theme/system.ts";
 import { WorkingSheet } from "./workings-margin.tsx";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const job = cheekBlock();
 const made = plan({ job, records: [], shop: demoShop, piece: 1 });
@@ -23,7 +24,7 @@ const shown = (working: ReturnType<typeof workingOf>) =>
     </MemoryRouter>,
   );
 
-const figures = made.setups.flatMap((setup) => cutFigures.map((figure) => cutKey(setup.key, figure)));
+const figures = faceCuts(made).flatMap((setup) => cutFigures.map((figure) => cutKey(setup.key, figure)));
 
 test.each([...figures, "spare#length", "spare#width", "spare#height"])(
   "%s shows its working in both units",

@@ -10,7 +10,7 @@ import type {
   RehearsalProgress,
   RouteComparison,
 } from "../../core/job/index.ts";
-import type { OperationKey } from "../../core/route/index.ts";
+import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
 import type { Planner } from "./worker.ts";
@@ -63,8 +63,7 @@ export const useWorking = (key: string | null, plan: Plan | null): Working | nul
 const askWorking = (key: string): Promise<Working | null> => thePlanner().working(key);
 
 /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
-export const askComparison = (key: OperationKey): Promise<CutComparison | null> =>
-  thePlanner().comparison(key);
+export const askComparison = (key: AnyKey): Promise<CutComparison | null> => thePlanner().comparison(key);
 
 /** What the drawing of the last plan costs; null while it is not complete. */
 export const askCost = (): Promise<DrawingCost | null> => thePlanner().cost();

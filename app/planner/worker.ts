@@ -17,7 +17,7 @@ import {
   workingOf,
 } from "../../core/job/index.ts";
 import { openSolids, type SolidKit } from "../../core/rehearse/index.ts";
-import type { OperationKey } from "../../core/route/index.ts";
+import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 
 /** The newest comparison asked for. */
@@ -93,7 +93,7 @@ const planner = {
     return last ? workingOf(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
   /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
-  comparison(key: OperationKey): CutComparison | null {
+  comparison(key: AnyKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
   /**

@@ -1,12 +1,12 @@
 import { circle, oppositeSide, rectangle, type Side, sideOf } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
-import type { Setup } from "../route/index.ts";
+import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
 import { type HeldAt, jawsAt, jawShown, planView } from "./plan-view.ts";
 
 /** What holds the part, seen from above: the jaws, or the straps over an edge. */
-function heldAt({ seat, at }: Setup, fixedJaw: "back" | "front"): HeldAt[] {
+function heldAt({ seat, at }: FaceSetup, fixedJaw: "back" | "front"): HeldAt[] {
   if (seat.table) {
     const side = sideOf(at, seat.table.over, "back");
     return side ? [{ side, out: jawShown, in: seat.table.reach, ink: "fixedJaw" }] : [];
@@ -15,7 +15,7 @@ function heldAt({ seat, at }: Setup, fixedJaw: "back" | "front"): HeldAt[] {
 }
 
 /** What of a face comes off in a setup, seen from above: the lanes, or a skin along a wall; mm. */
-function comesOff({ sweep, from, to }: Setup): { x: [number, number]; y: [number, number] } {
+function comesOff({ sweep, from, to }: FaceOperation): { x: [number, number]; y: [number, number] } {
   const { size, lanes, along } = sweep;
   // Thin as it is, it is drawn wide enough to be seen.
   const thick = Math.max(from - to, Math.max(size.x, size.y) * 0.015);
@@ -37,13 +37,14 @@ function comesOff({ sweep, from, to }: Setup): { x: [number, number]; y: [number
  * A face from above as it is cut: lanes with the way the cutter goes (M16), what holds the part, the cutter where it begins.
  * @param strokes of one pass; none where nothing is cut
  */
-export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vise, "fixedJaw">): Figure {
-  const { sweep } = setup;
+export function faceView(setup: FaceSetup, strokes: readonly Stroke[], vise: Pick<Vise, "fixedJaw">): Figure {
+  const op = faceOf(setup);
+  const { sweep, face } = op;
   const { size, cutter, along, lanes } = sweep;
   const fixedJaw = setup.seat.table ? "back" : vise.fixedJaw;
   const r = cutter.diameter / 2;
   const half = along === "x" ? { x: r, y: cutter.wide / 2 } : { x: cutter.wide / 2, y: r };
-  const off = comesOff(setup);
+  const off = comesOff(op);
   const feeds = strokes.filter((s) => s.kind === "feed" && !s.spring);
   const ahead = (feeds[0]?.to[along] ?? 0) > (strokes[0]?.to[along] ?? 0);
   const travel: Side = along === "x" ? (ahead ? "right" : "left") : ahead ? "back" : "front";
@@ -63,7 +64,7 @@ export function faceView(setup: Setup, strokes: readonly Stroke[], vise: Pick<Vi
       sweep.by === "arbor" ? rectangle([x - half.x, x + half.x], [y - half.y, y + half.y]) : circle(x, y, r),
     reach: half,
     zero: false,
-    title: `Plan view of the ${setup.face} face: ${feeds.length === 1 ? "one lane" : `${feeds.length} lanes`}. ${foot.join(" ")}`,
+    title: `Plan view of the ${face} face: ${feeds.length === 1 ? "one lane" : `${feeds.length} lanes`}. ${foot.join(" ")}`,
     foot,
     words:
       lanes.length > 1

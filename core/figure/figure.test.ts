@@ -15,6 +15,7 @@ import {
   type Shape,
   threeViews,
 } from "./index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const vise = demoShop.vises[0]!;
 const planOf = (job: Parameters<typeof plan>[0]["job"]) =>
@@ -65,7 +66,7 @@ describe("drawn things", () => {
     fc.assert(
       fc.property(any.job, (job) => {
         const made = planOf(job);
-        for (const setup of made.setups) {
+        for (const setup of faceCuts(made)) {
           for (const small of [true, false]) {
             const figure = jawSection(setup, vise, cutterOf(setup.cut.cutter), { small });
             inFrame(figure);
@@ -79,7 +80,7 @@ describe("drawn things", () => {
           }
           for (const { strokes } of made.steps.filter((s) => s.op === setup.key))
             inFrame(faceView(setup, strokes, vise));
-          inFrame(referenceGraph(referenceChain(made.setups)));
+          inFrame(referenceGraph(referenceChain(faceCuts(made))));
           inFrame(faceNet(setup.before, setup.at));
         }
       }),
@@ -88,7 +89,7 @@ describe("drawn things", () => {
   });
 
   test("the part is drawn to scale and the dimensions say what the plan says", () => {
-    const setup = planOf(cheekBlock()).setups[2]!;
+    const setup = faceCuts(planOf(cheekBlock()))[2]!;
     const figure = jawSection(setup, vise, cutterOf(setup.cut.cutter), { small: false });
     const part = inks(figure, "part")[0] as Shape & { kind: "rect" };
     expect([part.w, part.h]).toEqual([setup.seat.between, setup.to]);
@@ -103,7 +104,7 @@ describe("drawn things", () => {
   });
 
   test("the face net tells condition, order and references", () => {
-    const { setups } = planOf(cheekBlock());
+    const setups = faceCuts(planOf(cheekBlock()));
     const net = faceNet(setups[3]!.after, setups[3]!.at);
     expect(
       net.shapes

@@ -1,7 +1,7 @@
 import { parallelSpans } from "../holding/index.ts";
 import { alongJaws, axisOf, sideOf } from "../frame/index.ts";
 import { mm } from "../quantity/index.ts";
-import type { Setup } from "../route/index.ts";
+import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
 
@@ -13,12 +13,14 @@ const strap = { thick: 9, stud: 6, heel: 14 };
  * A part whose sides stand free, to scale: gripped by its lowest quarter, or strapped to the table. Seen along X, the fixed
  * side at the right; a wall across the table is seen from the front.
  */
-export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boolean): Figure {
-  const { seat, face, task } = setup;
-  const wall = setup.cut.kind === "side";
+export function freeSides(setup: FaceSetup, vise: Vise, cutter: Cutter, small: boolean): Figure {
+  const { seat } = setup;
+  const op = faceOf(setup);
+  const { face, task, key } = op;
+  const wall = op.cut.kind === "side";
   const fromFront = wall && axisOf(face) === alongJaws(seat);
   const size = fromFront ? seat.along : seat.between;
-  const removal = setup.from - setup.to;
+  const removal = op.from - op.to;
   const under = seat.table ? seat.table.packing : (seat.parallels?.height ?? 0);
   const top = under + seat.standing;
   const atRight = fromFront
@@ -101,7 +103,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
     );
   else if (band > 0) {
     // What was left standing lies on the side away from the straps.
-    const free = covered > 0 && setup.key.endsWith("/rest") ? task.across : size - covered;
+    const free = covered > 0 && key.endsWith("/rest") ? task.across : size - covered;
     const from = strapAtRight ? left : right - free;
     shapes.push({ kind: "rect", x: from, y: y(top - removal) - band, w: free, h: band, ink: "remove" });
     if (covered > 0)
@@ -124,7 +126,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
     });
   }
   if (seat.table) shapes.push(...straps(setup, { left, right, y, top, fromFront, strapAtRight }));
-  const title = titleOf(setup);
+  const title = titleOf(setup, op);
   if (small) return { title, width, height, shapes };
   const number = setup.after.faces[face].order;
   shapes.push(
@@ -173,7 +175,7 @@ export function freeSides(setup: Setup, vise: Vise, cutter: Cutter, small: boole
 
 /** Straps over an edge: end on from the front, else with stud and heel. */
 function straps(
-  { seat }: Setup,
+  { seat }: FaceSetup,
   on: {
     left: number;
     right: number;
@@ -217,7 +219,7 @@ function straps(
   ];
 }
 
-const titleOf = ({ number, face, seat }: Setup) =>
+const titleOf = ({ number, seat }: FaceSetup, { face }: FaceOperation) =>
   seat.table
     ? `Cut ${number}: the ${face} face is cut, the part strapped to the table over its ${seat.table.over} edge.`
     : `Cut ${number}: the ${face} face is cut, the part gripped by its lowest quarter.`;

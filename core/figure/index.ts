@@ -9,5 +9,6 @@ export * from "./section-view.ts";
 export * from "./spindle-places.ts";
 export * from "./three-views.ts";
 export * from "./feature-section.ts";
+export * from "./setup-section.ts";
 export * from "./moves-view.ts";
 export * from "./setup-sheet.ts";

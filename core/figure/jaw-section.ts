@@ -1,6 +1,6 @@
 import { parallelSpans } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import type { Setup } from "../route/index.ts";
+import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
 import { downOf, movingOf } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";
@@ -14,20 +14,22 @@ export interface SectionOptions {
   small: boolean;
 }
 
-const numberOn = (piece: Piece, face: Setup["face"]) => piece.faces[face].order;
+const numberOn = (piece: Piece, face: FaceOperation["face"]) => piece.faces[face].order;
 
 /** Jaw section to scale: seen along the jaws, fixed jaw at the right, part with what comes off, cutter at its depth. */
-export function jawSection(setup: Setup, vise: Vise, cutter: Cutter, { small }: SectionOptions): Figure {
-  if (setup.seat.table || (setup.cut.kind === "side" && setup.seat.overhang === null))
+export function jawSection(setup: FaceSetup, vise: Vise, cutter: Cutter, { small }: SectionOptions): Figure {
+  const { cut } = faceOf(setup);
+  if (setup.seat.table || (cut.kind === "side" && setup.seat.overhang === null))
     return freeSides(setup, vise, cutter, small);
-  return setup.cut.kind === "side"
+  return cut.kind === "side"
     ? overhangView(setup, vise, cutter, small)
     : crossSection(setup, vise, cutter, small);
 }
 
-function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean): Figure {
+function crossSection(setup: FaceSetup, vise: Vise, cutter: Cutter, small: boolean): Figure {
   const { seat } = setup;
-  const removal = setup.from - setup.to;
+  const { face, from, to, sized } = faceOf(setup);
+  const removal = from - to;
   const under = seat.parallels?.height ?? 0;
   const top = under + seat.standing;
   const rod = seat.rod?.diameter ?? 0;
@@ -118,7 +120,7 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       kind: "text",
       x: middle,
       y: y(top - removal) + text * 2.2,
-      text: String(setup.after.faces[setup.face].order ?? setup.number),
+      text: String(setup.after.faces[face].order ?? setup.number),
       size: text * 1.5,
       anchor: "middle",
       ink: "accent",
@@ -192,8 +194,8 @@ function crossSection(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
       kind: "dimension",
       from: [margin - 8, y(under)],
       to: [margin - 8, y(top - removal)],
-      value: mm(setup.to),
-      label: setup.sized ? "to size" : "left",
+      value: mm(to),
+      label: sized ? "to size" : "left",
       size: text,
       side: "left",
     },
@@ -224,9 +226,10 @@ function stamp(
 }
 
 /** An end past the side of the jaws, seen from the front: the flank of the cutter takes the end. */
-function overhangView(setup: Setup, vise: Vise, cutter: Cutter, small: boolean): Figure {
+function overhangView(setup: FaceSetup, vise: Vise, cutter: Cutter, small: boolean): Figure {
   const { seat } = setup;
-  const removal = setup.from - setup.to;
+  const { from, to } = faceOf(setup);
+  const removal = from - to;
   const under = seat.parallels?.height ?? 0;
   const top = under + seat.standing;
   const margin = small ? 4 : 22;
@@ -315,5 +318,5 @@ function overhangView(setup: Setup, vise: Vise, cutter: Cutter, small: boolean):
   return { title: setupWords(setup), width, height, shapes };
 }
 
-const setupWords = (setup: Setup) =>
-  `Setup ${setup.number}: the ${setup.face} face is cut, the ${setup.seat.fixed} face is at the fixed jaw${setup.seat.rod ? ", with a round rod" : ""}${setup.seat.parallels ? ", on parallels" : ", on the bed"}.`;
+const setupWords = (setup: FaceSetup) =>
+  `Setup ${setup.number}: the ${faceOf(setup).face} face is cut, the ${setup.seat.fixed} face is at the fixed jaw${setup.seat.rod ? ", with a round rod" : ""}${setup.seat.parallels ? ", on parallels" : ", on the bed"}.`;

@@ -2,7 +2,7 @@ import { type Stroke } from "../recipes/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { setupMoves, type Locating } from "../locate/index.ts";
 import { type LengthUnit, type Mm, mm, quantity, showQuantity } from "../quantity/index.ts";
-import type { FeatureSetup, Setup } from "../route/index.ts";
+import { faceOf, type FaceSetup, type FeatureSetup } from "../route/index.ts";
 import type { Cutter, Machine, Vise } from "../shop/index.ts";
 import { depthAxis, laneWords, type LivePass, returnWords, strokesOfPass } from "../steps/index.ts";
 import { phraseText } from "../working/index.ts";
@@ -176,7 +176,7 @@ export function setupSheet({ title, setup, locating, site, cutouts, vise, unit }
 
 export interface FaceSheetDrawn {
   title: string;
-  setup: Setup;
+  setup: FaceSetup;
   /** Its passes, where each stops as it is told now. */
   passes: readonly LivePass[];
   cutter: Cutter;
@@ -187,13 +187,14 @@ export interface FaceSheetDrawn {
 
 /** The setup of a face on one page: how it is held, where zero is touched, and every pass with its stop and its lanes. */
 export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }: FaceSheetDrawn): Figure {
-  const { cut, sweep } = setup;
-  const axis = depthAxis(setup);
+  const op = faceOf(setup);
+  const { cut, sweep } = op;
+  const axis = depthAxis(op);
   const name = axis.toUpperCase();
   const show = (value: Mm, decimals?: number) => showQuantity(mm(value), unit, decimals);
   const speed = `${showQuantity(quantity("spindleSpeed", cut.rpm), unit)}, ${showQuantity(quantity("feed", cut.vf), unit)} ${cut.feedBy}`;
   const first = passes[0];
-  const strokes = first ? strokesOfPass(setup, first) : [];
+  const strokes = first ? strokesOfPass(op, first) : [];
   const lanes = strokes.length > 0 ? [...laneWords(sweep), returnWords(sweep, machine)] : [];
   const dial = ({ dial }: LivePass) =>
     machine.axes[axis].readout === null && dial
@@ -229,11 +230,11 @@ export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }:
           bold: pass.last,
         },
       ]),
-      ...(setup.sized
+      ...(op.sized
         ? [
             [
               {
-                text: `measure the ${setup.axis}: ${show(setup.limits.lower, 3)} to ${show(setup.limits.upper, 3)}`,
+                text: `measure the ${op.axis}: ${show(op.limits.lower, 3)} to ${show(op.limits.upper, 3)}`,
                 bold: false,
               },
             ],

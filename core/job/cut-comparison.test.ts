@@ -2,14 +2,15 @@ import { expect, test } from "vitest";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { demoShop } from "../shop/index.ts";
 import { compareCut, plan } from "./index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const job = cheekBlock();
 const made = plan({ job, records: [], shop: demoShop, piece: 1 });
 
-test.each(made.setups.map((s) => s.key))(
+test.each(faceCuts(made).map((s) => s.key))(
   "%s: owned cutters ranked, charts that hold the chosen point",
   (key) => {
-    const { cut } = made.setups.find((s) => s.key === key)!;
+    const { cut } = faceCuts(made).find((s) => s.key === key)!;
     const compared = compareCut(made, job, demoShop, key)!;
     // Every owned one appears, the one planned leads, the quicker before the slower among equals.
     expect(compared.ranking.map((r) => r.cutter).sort()).toEqual(demoShop.cutters.map((c) => c.id).sort());
@@ -26,7 +27,7 @@ test.each(made.setups.map((s) => s.key))(
 );
 
 test("a key without a setup is not compared", () =>
-  expect(compareCut(made, job, demoShop, "top/slot" as "top/face")).toBeNull());
+  expect(compareCut(made, job, demoShop, "top/slot")).toBeNull());
 
 test("a tool too long for the daylight is ranked out, and cannot be chosen (M43)", () => {
   const [knee, ...others] = demoShop.machines;
@@ -47,7 +48,7 @@ test("a tool too long for the daylight is ranked out, and cannot be chosen (M43)
   };
   const low = plan({ job: wanted, records: [], shop, piece: 1 });
   expect(low.overrides[0]).toMatchObject({ state: "impossible", why: { id: "M43.daylight" } });
-  expect(low.setups[0]!.cut.cutter).not.toBe("em-20");
+  expect(faceCuts(low)[0]!.cut.cutter).not.toBe("em-20");
   const ranked = compareCut(low, wanted, shop, "back/face")!.ranking.find((r) => r.cutter === "em-20")!;
   expect([ranked.minutes, ranked.why.id]).toEqual([null, "M43.daylight"]);
 });

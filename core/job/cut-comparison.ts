@@ -1,6 +1,7 @@
 import {
   chooseCut,
   type Cut,
+  type CutPlace,
   type LimitChart,
   limitChart,
   limitShares,
@@ -8,8 +9,17 @@ import {
   settingFor,
 } from "../cutting/index.ts";
 import { isCarbide, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { noRoomOver, type OperationKey } from "../route/index.ts";
-import { cuttingDiameter, inUse, pickSetting, settingsNear, type Shop } from "../shop/index.ts";
+import type { Seat } from "../holding/index.ts";
+import { type AnyKey, type FaceOperation, noRoomOver, setupWith } from "../route/index.ts";
+import {
+  cuttingDiameter,
+  inUse,
+  type Machine,
+  pickSetting,
+  settingsNear,
+  type Shop,
+  type Vise,
+} from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
 import { equipment } from "./equipment.ts";
@@ -45,28 +55,19 @@ export function compareCut(
   made: Plan,
   job: Job,
   shop: Shop,
-  key: OperationKey,
+  key: AnyKey,
   own: OwnHandbook = noOwnValues,
 ): CutComparison | null {
-  const setup = made.setups.find((s) => s.key === key);
+  const setup = setupWith(made.setups, key);
+  const operation = setup?.operations.find((o) => o.key === key);
   const { machine, vise } = equipment(job, shop, own);
   const material = job.part.material ? materialIn(own, job.part.material) : undefined;
-  if (!setup || !machine || !material) return null;
-  const { cut, task } = setup;
+  if (!setup || !operation?.task || !operation.cut || !machine || !material) return null;
+  const { cut, task } = operation;
   const usable = inUse(shop);
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
   if (!cutter) return null;
   const place = { machine, material, shop: usable };
-  const fair = { ...task, own: { ...task.own, cutter: null } };
-  const outOfRoom = usable.cutters.flatMap((c) => {
-    const refusal = vise && noRoomOver(task, c, setup.seat, { machine, vise, shop: usable });
-    return refusal ? [{ cutter: c.id, refusal }] : [];
-  });
-  const roomy = usable.cutters.filter((c) => !outOfRoom.some((o) => o.cutter === c.id));
-  const choice = chooseCut(fair, roomy, place);
-  const possible: Cut[] = choice.ok ? [choice.value.best, ...choice.value.others] : [];
-  const refusedOnes = [...(choice.ok ? choice.value.refused : []), ...outOfRoom];
-  const best = possible[0];
   const setting = settingFor({
     task,
     cutter,
@@ -80,20 +81,8 @@ export function compareCut(
   const axis = machine.axes[task.feedAlong];
   const d = cuttingDiameter(cutter);
   return {
-    ranking: [
-      ...possible.map((c) => ({
-        cutter: c.cutter,
-        minutes: c.minutes,
-        depth: c.depth,
-        why: reasonFor(c, best!),
-      })),
-      ...refusedOnes.map(({ cutter: id, refusal }) => ({
-        cutter: id,
-        minutes: null,
-        depth: null,
-        why: refusal.reason,
-      })),
-    ],
+    // What else goes into a feature was tried with its size: it stands with its operation.
+    ranking: operation.by === "face" ? rankedCutters(operation, setup.seat, { ...place, vise }) : [],
     chart: limitChart(cut, setting, axis.powerFeeds),
     shares: limitShares(cut, setting),
     speeds: settingsNear(machine, cut.wantedRpm).map(({ rpm, setting: name }) => ({
@@ -103,6 +92,38 @@ export function compareCut(
       chosen: rpm === cut.rpm,
     })),
   };
+}
+
+/** The owned cutters for a face, best first, and those that cannot, with the reason. */
+function rankedCutters(
+  { task }: FaceOperation,
+  seat: Seat,
+  { vise, ...place }: CutPlace & { machine: Machine; shop: Shop; vise: Vise | undefined },
+): RankedCutter[] {
+  const { cutters } = place.shop;
+  const fair = { ...task, own: { ...task.own, cutter: null } };
+  const outOfRoom = cutters.flatMap((c) => {
+    const refusal = vise && noRoomOver(task, c, seat, { ...place, vise });
+    return refusal ? [{ cutter: c.id, refusal }] : [];
+  });
+  const roomy = cutters.filter((c) => !outOfRoom.some((o) => o.cutter === c.id));
+  const choice = chooseCut(fair, roomy, place);
+  const possible: Cut[] = choice.ok ? [choice.value.best, ...choice.value.others] : [];
+  const refusedOnes = [...(choice.ok ? choice.value.refused : []), ...outOfRoom];
+  return [
+    ...possible.map((c) => ({
+      cutter: c.cutter,
+      minutes: c.minutes,
+      depth: c.depth,
+      why: reasonFor(c, possible[0]!),
+    })),
+    ...refusedOnes.map(({ cutter, refusal }) => ({
+      cutter,
+      minutes: null,
+      depth: null,
+      why: refusal.reason,
+    })),
+  ];
 }
 
 /** In a few words what bounds a cutter here, or what speaks against it. */

@@ -1,13 +1,13 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { type Feature, featureNames, featuresOf } from "../part/index.ts";
 import { type Dimension, type Minutes, mm, quantity, tidy } from "../quantity/index.ts";
-import { minutesOfOperation } from "../route/index.ts";
+import { featureSetupsOf, minutesOfOperation } from "../route/index.ts";
 import { cuttingDiameter, inUse, type Shop } from "../shop/index.ts";
 import { line, type Phrase, precise, say, type WorkingBody, words } from "../working/index.ts";
 import { applyChanges, changeOf } from "./change.ts";
-import type { PlannedFeatures } from "./feature-plan.ts";
 import type { Job } from "./job.ts";
-import { type Plan, plan } from "./plan.ts";
+import { plan } from "./make-plan.ts";
+import type { Plan } from "./plan.ts";
 
 /** What one feature takes; null where it cannot be made here. */
 export interface FeatureCost {
@@ -98,13 +98,15 @@ export function drawingCost(job: Job, shop: Shop, own: OwnHandbook = noOwnValues
 }
 
 /** What one feature takes in a plan; null where features are not planned. */
-export const featureCost = ({ features }: Plan, feature: Feature, name: string): FeatureCost | null =>
-  features && costOf(feature, name, features);
-
-/** The operations of a feature, one by one. */
-function costOf({ id }: Feature, name: string, planned: PlannedFeatures): FeatureCost {
-  const operations = planned.setups.flatMap((s) => s.operations).filter((o) => o.feature === id);
-  const refused = planned.refused.find((r) => r.feature === id);
+export function featureCost(
+  { setups, features }: Pick<Plan, "setups" | "features">,
+  { id }: Feature,
+  name: string,
+): FeatureCost | null {
+  if (!features) return null;
+  const planned = featureSetupsOf(setups);
+  const operations = planned.flatMap((s) => s.operations).filter((o) => o.feature === id);
+  const refused = features.refused.find((r) => r.feature === id);
   if (refused)
     return {
       id,
@@ -115,7 +117,7 @@ function costOf({ id }: Feature, name: string, planned: PlannedFeatures): Featur
     };
   const minutes = tidy(operations.reduce((sum, o) => sum + minutesOfOperation(o), 0));
   const longest = [...operations].sort((a, b) => minutesOfOperation(b) - minutesOfOperation(a))[0];
-  const setup = planned.setups.find((s) => s.features.includes(id));
+  const setup = planned.find((s) => s.features.includes(id));
   return {
     id,
     name,

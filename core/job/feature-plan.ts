@@ -8,16 +8,16 @@ import {
   type FeatureKey,
   featureOfKey,
   type FeaturePlan,
+  type FaceSetup,
   type FeaturesAsked,
   isFaceKey,
   noOwnSeat,
   type OwnSeat,
   rememberedFeatures,
-  type Setup,
 } from "../route/index.ts";
 import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
-import { type FeatureProgress, featureStepsOf, isCut, type Step } from "../steps/index.ts";
+import { type FeatureProgress, isCut } from "../steps/index.ts";
 import { type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
 import type { Override } from "./override.ts";
 import {
@@ -30,13 +30,11 @@ import {
 import type { OverrideReport } from "./settle-overrides.ts";
 import { timedSetup } from "./timed-setup.ts";
 
-/** How the features of a part are made: their setups, with where zero lies in each and every step. */
+/** How the features of a part are made: their setups, with where zero lies in each. */
 export interface PlannedFeatures extends FeaturePlan {
   /** One for each setup, in the same order. */
   locatings: Locating[];
-  steps: Step[];
   reports: OverrideReport[];
-  minutes: { cutting: number; handling: number };
 }
 
 export interface FeatureInputs {
@@ -45,7 +43,7 @@ export interface FeatureInputs {
   blocked: FeaturesAsked["blocked"];
   /** The squared block; null for a shaft, which comes turned. */
   piece: Piece | null;
-  last: Setup | null;
+  last: FaceSetup | null;
   machine: Machine;
   vise: Vise;
   material: Material;
@@ -74,7 +72,7 @@ export function turnedPiece(sizes: Sizes): Piece {
 export const isOfFeature = (o: Override): boolean =>
   o.what === "first" || (o.at !== "route" && !isFaceKey(o.at));
 
-/** The setups and steps of all features; null for a part that has none, or is not whole. */
+/** The setups of all features; null for a part that has none, or is not whole. */
 export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
   const { part, piece, last, machine, vise, material, states } = inputs;
   const features = featuresOf(part);
@@ -131,9 +129,6 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ...made,
     setups,
     locatings,
-    steps: setups.flatMap((setup, i) =>
-      featureStepsOf(setup, locatings[i]!, states, { machine, shop, material }),
-    ),
     reports: wanted.map((o) => {
       const outcome = isOfConditions(o) ? settled.get(o) : undefined;
       return outcome
@@ -144,10 +139,6 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
           }
         : reportOn(o, made, lost?.reason ?? null, base, features);
     }),
-    minutes: {
-      cutting: setups.reduce((sum, s) => sum + s.minutes.cutting, 0),
-      handling: setups.reduce((sum, s) => sum + s.minutes.handling, 0),
-    },
   };
 }
 

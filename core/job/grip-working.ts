@@ -1,7 +1,7 @@
 import { holdingSafety, strapHold } from "../handbook/index.ts";
 import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
 import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
-import type { Setup } from "../route/index.ts";
+import { faceOf, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { line, type WorkingBody, words } from "../working/index.ts";
 
@@ -30,9 +30,10 @@ function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["
 }
 
 /** How deep a part is gripped in the vise, and what that holds. */
-export function gripWorking(setup: Setup, vise: Vise): WorkingBody {
-  const { seat, cut } = setup;
-  const removal = tidy(setup.from - setup.to);
+export function gripWorking(setup: FaceSetup, vise: Vise): WorkingBody {
+  const { seat } = setup;
+  const { cut, task, from, to } = faceOf(setup);
+  const removal = tidy(from - to);
   return {
     lines: [
       line("jaw depth", mm(vise.jawDepth), { source: vise.name }),
@@ -52,14 +53,16 @@ export function gripWorking(setup: Setup, vise: Vise): WorkingBody {
       line("grip", mm(seat.grip), { sum: true, formula: "grip", terms: [] }),
       line("after jaw chamfer and edge break", mm(seat.effectiveGrip)),
       line("above the jaws after the cut", mm(seat.projection), { formula: "projection", terms: [] }),
-      ...(setup.task.grip ? gripLines(setup.task.grip, vise, cut.force.peak) : []),
+      ...(task.grip ? gripLines(task.grip, vise, cut.force.peak) : []),
     ],
     notes: seat.parallels ? [] : [words("No parallels: it stands on the bed of the vise.")],
   };
 }
 
 /** What straps press and hold. */
-export function strapWorking({ seat, task, cut }: Setup): WorkingBody {
+export function strapWorking(setup: FaceSetup): WorkingBody {
+  const { seat } = setup;
+  const { task, cut } = faceOf(setup);
   const { grip } = task;
   const straps = seat.table?.straps ?? 0;
   return {

@@ -15,6 +15,7 @@ import {
   stations,
   valueAt,
 } from "./index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const planOf = (job: Job): Plan => plan({ job, records: [], shop: demoShop, piece: 1 });
 
@@ -83,7 +84,7 @@ describe("overrides", () => {
   ])("%s at %d is %s", (at, value, state) => {
     const made = planOf(changed(...override(at, value)));
     expect(made.overrides).toMatchObject([{ state }]);
-    const setup = made.setups.find((s) => s.key === at)!;
+    const setup = faceCuts(made).find((s) => s.key === at)!;
     expect([setup.cut.own.depth, setup.cut.depth === value]).toEqual(
       state === "applied" ? [true, true] : [false, false],
     );
@@ -98,7 +99,7 @@ describe("overrides", () => {
       ),
     );
     expect(made.overrides[0]!.state).toBe("applied");
-    expect(made.setups.find((s) => s.key === "front/face")!.number).toBe(1);
+    expect(faceCuts(made).find((s) => s.key === "front/face")!.number).toBe(1);
   });
 
   test("without a plan an override waits, it is not dropped", () => {
@@ -158,7 +159,7 @@ describe("plans of unfinished jobs", () => {
 
   test("a retarget is what the plan aims at, and a deviation of the record", () => {
     const made = planOf(changed(["retargets/height", { size: dim("36 ±0.05"), reason: "agreed" }]));
-    expect(made.setups.find((s) => s.axis === "height" && s.sized)!.to).toBe(36);
+    expect(faceCuts(made).find((s) => s.axis === "height" && s.sized)!.to).toBe(36);
     expect(made.requirements.find((r) => r.of === "height")!.deviation).toEqual({
       drawn: { lower: 37.95, upper: 38.05 },
       reason: { parts: ["agreed"] },

@@ -7,8 +7,10 @@ import {
   hangingOn,
   isFaceKey,
   type OperationKey,
+  locatedIn,
   referenceChain,
-  type Setup,
+  faceOf,
+  type FaceSetup,
 } from "../route/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
 import { rule, type Warning, warn } from "../working/index.ts";
@@ -18,7 +20,7 @@ import { rule, type Warning, warn } from "../working/index.ts";
  * again. A face that moved in its clamping counts as cut anew only when a cut followed.
  */
 export function recheckWarnings(
-  setups: readonly Setup[],
+  setups: readonly FaceSetup[],
   records: readonly JobRecord[],
   piece: number,
   part: Part,
@@ -44,17 +46,18 @@ export function recheckWarnings(
         ? [names.get(f.id) ?? f.kind]
         : [],
     );
-  const links = referenceChain(setups);
+  const links = referenceChain(setups.map(locatedIn));
   return setups.flatMap((setup) => {
-    const again = cuts.get(setup.key);
+    const { key, face, axis } = faceOf(setup);
+    const again = cuts.get(key);
     // What a first cut left standing held nothing: cutting it moves no reference.
-    if (!again || extentOf(setup.key) === "rest") return [];
-    const hanging = hangingOn(links, setup.face);
+    if (!again || extentOf(key) === "rest") return [];
+    const hanging = hangingOn(links, face);
     const stale = setups.filter(
-      (s) => hanging.includes(s.face) && (cuts.get(s.key)?.first ?? Infinity) < again.last,
+      (s) => hanging.includes(faceOf(s).face) && (cuts.get(faceOf(s).key)?.first ?? Infinity) < again.last,
     );
-    const number = (s: Setup) => s.after.faces[s.face].order ?? s.number;
-    const moved = counting(setup.face, again.last);
+    const number = (s: FaceSetup) => s.after.faces[faceOf(s).face].order ?? s.number;
+    const moved = counting(face, again.last);
     const ofFeatures =
       moved.length === 0
         ? []
@@ -71,7 +74,7 @@ export function recheckWarnings(
       warn(
         rule(
           "M39.recut",
-        )`Face ${number(setup)} was cut again after ${faces([...new Set(stale.map(number))])} were cut from it. Check them again: squareness to face ${number(setup)}, and the ${setup.axis} against the ${opposite(setup.face)} face.`,
+        )`Face ${number(setup)} was cut again after ${faces([...new Set(stale.map(number))])} were cut from it. Check them again: squareness to face ${number(setup)}, and the ${axis} against the ${opposite(face)} face.`,
       ),
     ];
   });

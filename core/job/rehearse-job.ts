@@ -13,38 +13,32 @@ import {
   type ToldSize,
   turnedShaft,
 } from "../rehearse/index.ts";
-import { featureOfKey, type Setup, tellOperation, tellSetup } from "../route/index.ts";
+import {
+  faceOf,
+  type FaceSetup,
+  faceSetupsOf,
+  featureOfKey,
+  featureSetupsOf,
+  isFaceKey,
+} from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { conditionAt, readingsAlong } from "../stock/index.ts";
 import {
   appended,
+  beginningOf,
   eventsToFinish,
   type Found,
-  isFaceStep,
   type Record as JobRecord,
-  type RecordEvent,
   type StaleCause,
   type Step,
 } from "../steps/index.ts";
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
-import { effectivePart, plan, type Plan } from "./plan.ts";
+import { effectivePart } from "./effective-part.ts";
+import { plan } from "./make-plan.ts";
+import type { Plan } from "./plan.ts";
 import type { Requirement } from "./requirement.ts";
 import { toldStep } from "./told-step.ts";
-
-/** What begins the operation of a step, where it is not begun yet. */
-export function beginningOf(step: Step, made: Plan, records: readonly JobRecord[]): RecordEvent[] {
-  if (records.some((r) => (r.type === "begun" || r.type === "featureBegun") && r.op === step.op)) return [];
-  if (isFaceStep(step)) {
-    const setup = made.setups.find((s) => s.key === step.op);
-    return setup ? [{ type: "begun", op: step.op, told: tellSetup(setup) }] : [];
-  }
-  const setup = made.features?.setups.find((s) => s.operations.some((o) => o.key === step.op));
-  const operation = setup?.operations.find((o) => o.key === step.op);
-  if (!setup || !operation) return [];
-  const way = made.features!.routes.find((r) => r.feature === operation.feature)?.way ?? "";
-  return [{ type: "featureBegun", op: operation.key, told: tellOperation(setup, operation, way) }];
-}
 
 /** A size as the part really has it, beside what the application says of it. */
 export interface TruthOfSize {
@@ -156,7 +150,7 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
       const events = eventsToFinish(step, found);
       if (events.length === 0) break;
       if (step.kind === "takeOut") atEnds.push(...judgedAfter(step, made, records, literal, drawing, kit));
-      records = appended(records, ...beginningOf(step, made, records), ...events);
+      records = appended(records, ...beginningOf(made.setups, step.op, records), ...events);
       done++;
       made = advanced(made, step, planned);
       yield { done, of: made.steps.length, setup: step.setup };
@@ -184,13 +178,17 @@ function judgedAfter(
   kit: SolidKit,
 ): Finding[] {
   const behind = new Set(made.steps.slice(0, made.current + 1).map((s) => s.op));
-  const faces = made.setups.filter((s) => behind.has(s.key));
-  const squared = faces.length === made.setups.length && made.refusal === null;
+  const all = faceSetupsOf(made.setups);
+  const faces = all.filter((s) => behind.has(faceOf(s).key));
+  const squared = faces.length === all.length && made.refusal === null;
   const cut = new Set(
-    made.features?.setups.flatMap((s) => (s.operations.every((o) => behind.has(o.key)) ? s.features : [])) ??
-      [],
+    featureSetupsOf(made.setups).flatMap((s) =>
+      s.operations.every((o) => behind.has(o.key)) ? s.features : [],
+    ),
   );
-  const begun = new Set(records.flatMap((r) => (r.type === "featureBegun" ? [featureOfKey(r.op)] : [])));
+  const begun = new Set(
+    records.flatMap((r) => (r.type === "begun" && !isFaceKey(r.op) ? [featureOfKey(r.op)] : [])),
+  );
   const without = (done: (id: string) => boolean) =>
     new Set(featuresOf(drawing).flatMap(({ id }) => (done(id) ? [] : [id])));
   return kit.scope(() =>
@@ -209,10 +207,10 @@ function judgedAfter(
 }
 
 /** Whether a size was to be reached by the faces cut so far: both of its faces, and no ledge is left beside them. */
-const reached = (axis: Axis, faces: readonly Setup[]): boolean => {
+const reached = (axis: Axis, faces: readonly FaceSetup[]): boolean => {
   const now = faces.at(-1)?.after;
   return (
-    faces.some((s) => s.axis === axis && s.sized) &&
+    faces.some((s) => faceOf(s).axis === axis && faceOf(s).sized) &&
     now !== undefined &&
     faceNames.every((face) => now.faces[face].rest === null)
   );

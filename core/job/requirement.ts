@@ -1,10 +1,24 @@
-import { type Axis, axisNames } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf } from "../frame/index.ts";
 import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../measure/index.ts";
-import { fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
+import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
-import type { OperationKey } from "../route/index.ts";
+import {
+  type FeatureKey,
+  featureOfKey,
+  type FeaturePlan,
+  featureSetupsOf,
+  type OperationKey,
+  type Setup,
+} from "../route/index.ts";
 import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
-import { effective, type Progress, type ReadingOf, type Record as JobRecord } from "../steps/index.ts";
+import {
+  effective,
+  type FaceProgress,
+  howMeasured,
+  type ReadingOf,
+  type Record as JobRecord,
+  type Step,
+} from "../steps/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import type { Job } from "./job.ts";
 
@@ -27,11 +41,11 @@ export interface Requirement {
 }
 
 /** Largest uncertainty of the instruments that readings were taken with, mm. */
-export const uncertaintyOf = (used: Requirement["readings"], shop: Shop): number =>
+const uncertaintyOf = (used: Requirement["readings"], shop: Shop): number =>
   Math.max(0, ...used.map((r) => shop.instruments.find((i) => i.id === r.instrument)?.uncertainty ?? 0));
 
 /** A verdict as far as its readings prove it: an instrument that is not made for the size, or does not reach it, tells nothing. */
-export const provedBy = (
+const provedBy = (
   verdict: SizeVerdict | null,
   used: Requirement["readings"],
   how: MeasuredHow,
@@ -44,72 +58,117 @@ export const provedBy = (
   return verdict && unable ? { ...verdict, verdict: "cannotTell", rework: 0 } : verdict;
 };
 
-/**
- * Requirements of a job with the readings that judge them: those taken after the last cut of a size and at the inspection.
- * A later pass makes earlier readings history. The verdict goes by all points, not by one (M34).
- */
-export function requirementsOf(
-  job: Job,
-  part: Part,
-  records: JobRecord[],
-  shop: Shop,
-  progress: Map<OperationKey, Progress>,
-  piece: number,
-): Requirement[] {
-  const lastCut = new Map<string, number>();
-  const readings: (JobRecord & { type: "reading" })[] = [];
-  for (const record of effective(records)) {
-    if (record.piece !== piece) continue;
-    if (record.type === "cut") lastCut.set(record.op, record.seq);
-    if (record.type === "reading") readings.push(record);
-  }
-  const judged = (of: ReadingOf) => {
-    const cutsOfSize = [...progress.values()]
-      .filter((p) => of === "squareness" || sizeOf(p) === of)
-      .map((p) => lastCut.get(p.told.key) ?? 0);
-    const since = Math.max(0, ...cutsOfSize);
-    return readings
-      .filter((r) => r.of === of && r.seq > since)
-      .map(({ seq, value, instrument, questioned }) => ({ seq, value, instrument, questioned }));
-  };
-  const uncertainty = (used: Requirement["readings"]) => uncertaintyOf(used, shop);
+export interface Judged {
+  job: Job;
+  part: Part;
+  setups: readonly Setup[];
+  records: readonly JobRecord[];
+  shop: Shop;
+  /** Where the faces that were begun stand. */
+  faces: ReadonlyMap<OperationKey, FaceProgress>;
+  piece: number;
+}
 
-  const sizes = axisNames.flatMap((axis): Requirement[] => {
+/** What a requirement is judged by. */
+type Asked = Omit<Requirement, "u" | "verdict" | "readings"> & { readings: readonly Reading[] };
+
+type Reading = JobRecord & { type: "reading" };
+
+/**
+ * Requirements of a job with the readings that judge them: of the block those taken after the last cut of a size and at the
+ * inspection, of a feature those of its operation. A later pass makes earlier readings history. The verdict goes by all points,
+ * not by one (M34).
+ */
+export function requirementsOf(judged: Judged): Requirement[] {
+  const { records, piece, part, shop } = judged;
+  const here = effective([...records]).filter((r) => r.piece === piece);
+  const readings = here.filter((r): r is Reading => r.type === "reading");
+  const judge = ({ readings: by, ...asked }: Asked): Requirement => {
+    const used = by.map(({ seq, value, instrument, questioned }) => ({ seq, value, instrument, questioned }));
+    const u = uncertaintyOf(used, shop);
+    const values = used.map((r) => r.value);
+    const verdict =
+      asked.how === "form"
+        ? values.length > 0
+          ? formVerdict(values, asked.limits.upper, u)
+          : null
+        : provedBy(
+            sizeVerdict(
+              values,
+              asked.limits,
+              u,
+              asked.how === "inside" || asked.how === "depth" ? "inside" : "outside",
+            ),
+            used,
+            asked.how,
+            shop,
+          );
+    return { ...asked, readings: used, u, verdict };
+  };
+  const since = sinceLastCut(judged, here);
+  const sizes = sizesAsked(judged, (of) => readings.filter((r) => r.of === of && r.seq > since(of))).map(
+    judge,
+  );
+  const squareness =
+    part.squareness === null
+      ? []
+      : [
+          judge({
+            of: "squareness",
+            drawn: null,
+            limits: { lower: 0, upper: part.squareness },
+            deviation: null,
+            how: "form",
+            readings: readings.filter((r) => r.of === "squareness" && r.seq > since("squareness")),
+          }),
+        ];
+  return [
+    ...sizes,
+    ...parallelismOf(part, sizes),
+    ...squareness,
+    ...featuresAsked(judged, readings).map(judge),
+  ];
+}
+
+/** The last cut that a size hangs on, as a place in the sequence; 0 where there is none. Squareness hangs on all. */
+function sinceLastCut({ faces }: Judged, here: readonly JobRecord[]) {
+  const lastCut = new Map<string, number>();
+  for (const record of here) if (record.type === "cut") lastCut.set(record.op, record.seq);
+  return (of: ReadingOf): number =>
+    Math.max(
+      0,
+      ...[...faces.values()]
+        .filter(({ told }) => of === "squareness" || axisOf(told.face) === of)
+        .map(({ told }) => lastCut.get(told.key) ?? 0),
+    );
+}
+
+/** The three sizes of the block. */
+const sizesAsked = ({ job, part }: Judged, readingsOf: (of: Axis) => readonly Reading[]): Asked[] =>
+  axisNames.flatMap((axis): Asked[] => {
     const size = part.sizes[axis];
     if (!size) return [];
-    const limits = limitsOf(size, part);
-    const used = judged(axis);
-    const u = uncertainty(used);
     return [
       {
         of: axis,
         drawn: size,
-        limits,
+        limits: limitsOf(size, part),
         deviation: deviationOf(job, axis),
         how: "outside",
-        readings: used,
-        u,
-        verdict: provedBy(
-          sizeVerdict(
-            used.map((r) => r.value),
-            limits,
-            u,
-          ),
-          used,
-          "outside",
-          shop,
-        ),
+        readings: readingsOf(axis),
       },
     ];
   });
-  const form: Requirement[] = [];
-  if (part.parallelism !== null) {
-    // Parallelism of a pair is the spread of its readings; the worst pair counts.
-    const spreads = sizes
-      .filter((s) => s.readings.length >= 2)
-      .map((s) => ({ spread: s.verdict!.spread, u: s.u }));
-    const worst = spreads.sort((a, b) => b.spread - a.spread)[0];
-    form.push({
+
+/** Parallelism of a pair is the spread of its readings; the worst pair counts. */
+function parallelismOf(part: Part, sizes: readonly Requirement[]): Requirement[] {
+  if (part.parallelism === null) return [];
+  const [worst] = sizes
+    .filter((s) => s.readings.length >= 2)
+    .map((s) => ({ spread: s.verdict!.spread, u: s.u }))
+    .sort((a, b) => b.spread - a.spread);
+  return [
+    {
       of: "parallelism",
       drawn: null,
       limits: { lower: 0, upper: part.parallelism },
@@ -118,34 +177,38 @@ export function requirementsOf(
       readings: [],
       u: worst?.u ?? 0,
       verdict: worst ? formVerdict([worst.spread], part.parallelism, worst.u) : null,
-    });
-  }
-  if (part.squareness !== null) {
-    const used = judged("squareness");
-    const u = uncertainty(used);
-    form.push({
-      of: "squareness",
-      drawn: null,
-      limits: { lower: 0, upper: part.squareness },
-      deviation: null,
-      how: "form",
-      readings: used,
-      u,
-      verdict:
-        used.length > 0
-          ? formVerdict(
-              used.map((r) => r.value),
-              part.squareness,
-              u,
-            )
-          : null,
-    });
-  }
-  return [...sizes, ...form];
+    },
+  ];
+}
+
+/** Sizes of features that are measured. */
+function featuresAsked({ part, setups }: Judged, readings: readonly Reading[]): Asked[] {
+  const names = featureNames(featuresOf(part));
+  return featureSetupsOf(setups).flatMap(({ operations }) =>
+    operations.flatMap((operation): Asked[] => {
+      const { measure, feature, key } = operation;
+      if (!measure || measure.before) return [];
+      const path: FeatureKey = `${feature}/${measure.size}`;
+      const drawn = (
+        part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined
+      )?.[measure.size];
+      return [
+        {
+          of: path,
+          name: say`${names.get(feature) ?? feature}, ${measure.name}`,
+          drawn: drawn ?? null,
+          limits: measure.limits,
+          deviation: fitDeviation(part, path, drawn ? limitsOf(drawn, part) : null),
+          how: howMeasured(measure),
+          readings: readings.filter((r) => r.of === path && (r.op === key || r.op === null)),
+        },
+      ];
+    }),
+  );
 }
 
 /** The deviation of a size made to a mate as it was measured, where that needs limits the drawing does not give. */
-export function fitDeviation(
+function fitDeviation(
   part: Pick<Part, "mates">,
   path: string,
   drawn: Limits | null,
@@ -164,13 +227,6 @@ function deviationOf(job: Job, axis: Axis): Requirement["deviation"] {
   const retarget = job.retargets[axis];
   return retarget ? { drawn, reason: words(retarget.reason) } : null;
 }
-
-const sizeOf = (p: Progress): ReadingOf =>
-  p.told.face === "left" || p.told.face === "right"
-    ? "length"
-    : p.told.face === "front" || p.told.face === "back"
-      ? "width"
-      : "height";
 
 /** Verdict of an error of form against its largest: nothing is too small, too large is rework. */
 function formVerdict(values: number[], upper: number, u: number): SizeVerdict | null {
@@ -192,4 +248,21 @@ function formVerdict(values: number[], upper: number, u: number): SizeVerdict | 
     spread: tidy(largest - Math.min(...values)),
     rework: verdict === "rework" ? tidy(largest - upper) : 0,
   };
+}
+
+/** Features of a drawing that are not cut: those with a step that is open, and those that cannot be made, with the reason. */
+export function missingFeatures(
+  features: Pick<FeaturePlan, "refused">,
+  steps: readonly Step[],
+  part: Part,
+): { name: Phrase; why: Phrase | null }[] {
+  const names = featureNames(featuresOf(part));
+  const nameOf = (id: string) => say`${names.get(id) ?? id}`;
+  const open = new Set(
+    steps.flatMap((s) => ((s.move || s.kind === "hand") && !s.done ? [featureOfKey(s.op)] : [])),
+  );
+  return [
+    ...[...open].map((id) => ({ name: nameOf(id), why: null })),
+    ...features.refused.map(({ feature, reason }) => ({ name: nameOf(feature), why: reason })),
+  ];
 }

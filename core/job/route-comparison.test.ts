@@ -5,9 +5,12 @@ import { axisNames, faceNames } from "../frame/index.ts";
 import { compareRoutes, plan } from "./index.ts";
 import { demoShop } from "../shop/index.ts";
 import { hangingOn, predictedErrors, referenceChain } from "../route/index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 describe("reference chain", () => {
-  const { setups, target } = plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 });
+  const made = plan({ job: cheekBlock(), records: [], shop: demoShop, piece: 1 });
+  const { target } = made;
+  const setups = faceCuts(made);
   const links = referenceChain(setups);
   const place = { machine: demoShop.machines[0]!, vise: demoShop.vises[0]! };
   const errors = (vise = place.vise) =>
@@ -82,7 +85,7 @@ describe("ways compared", () => {
         ["overrides/order", ["s"]],
       );
       const made = plan({ job, records: [], shop: demoShop, piece: 1 });
-      expect(made.setups.map((s) => s.key)).toEqual(option.setups.map((s) => s.key));
+      expect(faceCuts(made).map((s) => s.key)).toEqual(option.setups.map((s) => s.key));
       expect(made.overrides.map((o) => o.state)).toEqual(["applied"]);
     }
     expect(compared.options[compared.recommended]!.share).toBeLessThanOrEqual(1);
@@ -121,7 +124,9 @@ describe("ways compared", () => {
       ["overrides/byId/packing", at("packing", "paper", "top/part")],
       ["overrides/order", ["school", "packing"]],
     );
-    const { setups, steps } = plan({ job, records: [], shop: demoShop, piece: 1 });
+    const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+    const { steps } = made;
+    const setups = faceCuts(made);
     const first = setups.filter((s) => s.clamping === 1);
     expect(first.map((s) => s.seat.paper)).toEqual(first.map(() => true));
     const ticks = steps.filter((s) => first.some((f) => f.key === s.op)).flatMap((s) => s.ticks);
@@ -144,7 +149,7 @@ describe("ways compared", () => {
     expect(bottom.overrides[0]!.state).toBe("applied");
     expect(held("parallels", "parallels-10").setups[3]!.seat.parallels?.id).toBe("parallels-10");
     const packed = held("packing", "paper");
-    expect(packed.setups[3]!.task.grip!.along).toBeGreaterThan(bottom.setups[3]!.task.grip!.along);
+    expect(faceCuts(packed)[3]!.task.grip!.along).toBeGreaterThan(faceCuts(bottom)[3]!.task.grip!.along);
     expect(packed.steps.flatMap((s) => s.ticks.map((t) => t.id))).toEqual(
       expect.arrayContaining(["paper", "out-paper"]),
     );

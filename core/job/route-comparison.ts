@@ -18,7 +18,10 @@ import {
   schoolRule,
   schoolWords,
   searchSteps,
-  type Setup,
+  faceOf,
+  type FaceOperation,
+  type FaceSetup,
+  locatedIn,
   worstShare,
 } from "../route/index.ts";
 import type { Face } from "../frame/index.ts";
@@ -27,7 +30,7 @@ import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
-import { effectivePart } from "./plan.ts";
+import { effectivePart } from "./effective-part.ts";
 import { planStart, schoolOf } from "./plan-start.ts";
 
 /** One way of squaring the block, worked out whole. */
@@ -38,7 +41,7 @@ export interface RouteOption {
   name: string;
   /** What it is good for, in a line. */
   what: string;
-  setups: { key: OperationKey; face: Face; kind: Setup["cut"]["kind"]; entry: Setup["entry"] }[];
+  setups: { key: OperationKey; face: Face; kind: FaceOperation["cut"]["kind"]; entry: FaceSetup["entry"] }[];
   minutes: number;
   /** What its risks count as, minutes: provisional and rocking seats, rods, tall and shallow grips. */
   risk: number;
@@ -130,14 +133,22 @@ export function* comparingRoutes(
   const options: RouteOption[] = [];
   const optionOf = (school: School, endsWay: EndsWay | null, name: string, what: string): RouteOption => {
     const route = planned(school, endsWay);
-    const errors = predictedErrors(referenceChain(route.setups, vise), { ...part, target, machine, vise });
-    const cutters = new Set(route.setups.map((s) => s.cut.cutter));
+    const errors = predictedErrors(referenceChain(route.setups.map(locatedIn), vise), {
+      ...part,
+      target,
+      machine,
+      vise,
+    });
+    const cutters = new Set(route.setups.map((s) => faceOf(s).cut.cutter));
     return {
       school,
       ends: endsBy(endsWay),
       name,
       what,
-      setups: route.setups.map((s) => ({ face: s.face, kind: s.cut.kind, entry: s.entry, key: s.key })),
+      setups: route.setups.map((s) => {
+        const { face, cut, key } = faceOf(s);
+        return { face, kind: cut.kind, entry: s.entry, key };
+      }),
       minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
       risk: routeRisk(route.setups),
       errors,
@@ -188,7 +199,7 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
   }
 }
 
-function holdingOf(setups: readonly Setup[], shop: Shop): string[] {
+function holdingOf(setups: readonly FaceSetup[], shop: Shop): string[] {
   const parallels = setups.flatMap((s) => s.seat.parallels?.id ?? []);
   const names = [...new Set(parallels)].map((id) => shop.parallels.find((p) => p.id === id)?.name ?? id);
   return [
@@ -201,7 +212,7 @@ function holdingOf(setups: readonly Setup[], shop: Shop): string[] {
 }
 
 /** What speaks against a route: its warnings that want more than a note, each once. */
-function warningsOf(setups: readonly Setup[]): Phrase[] {
+function warningsOf(setups: readonly FaceSetup[]): Phrase[] {
   const seen = new Set<string>();
   return setups
     .flatMap((s) => s.warnings)

@@ -18,7 +18,9 @@ import {
   type OwnSeat,
   planRoute,
   type RouteContext,
-  type Setup,
+  faceOf,
+  type FaceSetup,
+  keyOfSetup,
 } from "../route/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
@@ -70,11 +72,11 @@ function wantedSeat(before: OwnSeat, override: SeatOverride): OwnSeat {
 }
 
 /** Why an aid cannot be set in this setup; null when it can. */
-function aidMissing(override: SeatOverride, setup: Setup, context: RouteContext): Refusal | null {
+function aidMissing(override: SeatOverride, setup: FaceSetup, context: RouteContext): Refusal | null {
   if (override.what === "stop" && !context.shop.aids.some((a) => a.kind === "stop"))
     return refused(words("There is no stop in the shop."), words("Enter one, or take it back."));
   if (override.what !== "jack") return null;
-  if (setup.cut.kind !== "side" || setup.seat.overhang === null)
+  if (faceOf(setup).cut.kind !== "side" || setup.seat.overhang === null)
     return refused(
       words("Nothing hangs out in this setup: a jack has nothing to carry."),
       words("Hang the end out, or take it back."),
@@ -84,8 +86,8 @@ function aidMissing(override: SeatOverride, setup: Setup, context: RouteContext)
 }
 
 /** Holds a setup as the person wants it: the face at the fixed jaw, the parallels, paper, a jack, a stop. */
-function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext): Outcome<OwnSeat> {
-  const wanted = wantedSeat(context.ownSeats[setup.key] ?? noOwnSeat, override);
+function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteContext): Outcome<OwnSeat> {
+  const wanted = wantedSeat(context.ownSeats[keyOfSetup(setup)] ?? noOwnSeat, override);
   if (setup.entry !== "placed")
     return refused(
       words("The part stays where it is from the cut before: it is held as it was placed there."),
@@ -105,9 +107,12 @@ function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext
       words("The part is strapped to the table: neither jaw nor parallels hold it."),
       words("Take another way of squaring it."),
     );
-  if (override.what === "fixed" && (setup.cut.kind === "side" || !orientation(setup.face, override.value)))
+  if (
+    override.what === "fixed" &&
+    (faceOf(setup).cut.kind === "side" || !orientation(faceOf(setup).face, override.value))
+  )
     return refused(
-      setup.cut.kind === "side"
+      faceOf(setup).cut.kind === "side"
         ? words("An end that hangs out lies flat: its fixed face follows from that.")
         : words("That face cannot stand at the jaw while this one is up."),
       words("Take one of the four faces beside it."),
@@ -120,7 +125,7 @@ function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext
   const next = context.next(setup.before);
   const held = holdFor(setup.before, next ?? faceUp(setup.at)!, {
     ...context,
-    ownSeats: { ...context.ownSeats, [setup.key]: wanted },
+    ownSeats: { ...context.ownSeats, [keyOfSetup(setup)]: wanted },
   });
   return held.ok ? done(wanted) : held;
 }
@@ -131,7 +136,7 @@ function seatApplied(override: SeatOverride, setup: Setup, context: RouteContext
  */
 function settleOverrides(
   wanted: Override[],
-  setups: Setup[],
+  setups: FaceSetup[],
   begun: ReadonlySet<string>,
   context: RouteContext,
 ): OverrideReport[] {
@@ -150,8 +155,8 @@ function settleOverrides(
       return { override, state: "applied", why: words("Squared another way than round the block.") };
     }
     if (override.what === "ends") {
-      const ends = setups.filter((s) => s.axis === context.ends);
-      const stands = ends.some((s) => s.cut.kind !== "side");
+      const ends = setups.filter((s) => faceOf(s).axis === context.ends);
+      const stands = ends.some((s) => faceOf(s).cut.kind !== "side");
       return stands === (override.value === "upright") || ends.length === 0
         ? { override, state: "applied", why: words("Both ends are cut so.") }
         : {
@@ -166,7 +171,7 @@ function settleOverrides(
         state: "withoutObject",
         why: words("A face is cut one way, in the order of its school. It is kept for features."),
       };
-    const setup = override.at === "route" ? undefined : setups.find((s) => s.key === override.at);
+    const setup = override.at === "route" ? undefined : setups.find((s) => keyOfSetup(s) === override.at);
     if (!setup) {
       return {
         override,
@@ -175,19 +180,21 @@ function settleOverrides(
       };
     }
     if (isOfSeat(override)) {
-      const seat = begun.has(setup.key)
+      const seat = begun.has(keyOfSetup(setup))
         ? refused(
             words("The setup has begun: it stays as it was clamped."),
             words("Finish it, or take it out and begin anew."),
           )
         : seatApplied(override, setup, context);
       if (!seat.ok) return { override, state: "impossible", why: seat.reason };
-      context.ownSeats[setup.key] = seat.value;
+      context.ownSeats[keyOfSetup(setup)] = seat.value;
       return { override, state: "applied", why: words("Held as you chose.") };
     }
-    const outcome = begun.has(setup.key) ? onBegun(override, setup) : applied(override, setup, context);
+    const outcome = begun.has(keyOfSetup(setup))
+      ? onBegun(override, setup)
+      : applied(override, setup, context);
     if (!outcome.ok) return { override, state: "impossible", why: outcome.reason };
-    context.own[setup.key] = withOwn(context.own[setup.key], outcome.value.own);
+    context.own[keyOfSetup(setup)] = withOwn(context.own[keyOfSetup(setup)], outcome.value.own);
     return { override, state: "applied", why: outcome.value.why };
   });
 }
@@ -199,8 +206,8 @@ type CutOverride = Exclude<
 >;
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */
-function onBegun(override: CutOverride, setup: Setup): Outcome<Settled> {
-  const { cut } = setup;
+function onBegun(override: CutOverride, setup: FaceSetup): Outcome<Settled> {
+  const { cut } = faceOf(setup);
   if (override.what === "depth") return depthApplied(cut, override.value);
   const asTold =
     (override.what === "cutter" && cut.cutter === override.value) ||
@@ -216,8 +223,8 @@ function onBegun(override: CutOverride, setup: Setup): Outcome<Settled> {
 }
 
 /** Tries an override on top of those settled before it at the same cut. */
-function applied(override: CutOverride, setup: Setup, context: RouteContext): Outcome<Settled> {
-  const before: CutTask = { ...setup.task, own: context.own[setup.key] ?? nothingOwn };
+function applied(override: CutOverride, setup: FaceSetup, context: RouteContext): Outcome<Settled> {
+  const before: CutTask = { ...faceOf(setup).task, own: context.own[keyOfSetup(setup)] ?? nothingOwn };
   const with_ = (own: Partial<OwnConditions>): Outcome<Cut> => {
     const task = { ...before, own: { ...before.own, ...own } };
     const choice = chooseCut(task, cuttersFor(task, setup, context), context);
@@ -242,7 +249,7 @@ function applied(override: CutOverride, setup: Setup, context: RouteContext): Ou
   if (!tried.ok) return tried;
   const noRoom = noRoomOver(before, cutter, setup.seat, context);
   if (noRoom) return noRoom;
-  const more = tried.value.minutes - setup.cut.minutes;
+  const more = tried.value.minutes - faceOf(setup).cut.minutes;
   return done({
     own: { cutter: cutter.id },
     why: say`${cutter.name}: ${quantity("time", Math.abs(more))} ${more >= 0 ? "more" : "less"} than the plan's choice.`,
@@ -250,7 +257,7 @@ function applied(override: CutOverride, setup: Setup, context: RouteContext): Ou
 }
 
 /** The cutter settled already, else all of them. */
-function cuttersFor(task: CutTask, setup: Setup, context: RouteContext) {
-  const id = task.own.cutter ?? setup.cut.cutter;
+function cuttersFor(task: CutTask, setup: FaceSetup, context: RouteContext) {
+  const id = task.own.cutter ?? faceOf(setup).cut.cutter;
   return context.shop.cutters.filter((c) => c.id === id);
 }

@@ -1,6 +1,6 @@
 import { type Locating, setupMoves } from "../locate/index.ts";
 import { strokeMinutes } from "../recipes/index.ts";
-import { type FeatureSetup, handFeed } from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 
 /** The last answer for a setup: what it was made of does not change, and those who draw it know it by itself. */
 const known = new WeakMap<FeatureSetup, FeatureSetup>();
@@ -10,7 +10,7 @@ export function timedSetup(setup: FeatureSetup, locating: Locating): FeatureSetu
   const last = known.get(setup);
   if (last) return last;
   const moves = setupMoves(setup, locating);
-  const operations = setup.operations.map((o) =>
+  const timedOne = (o: FeatureOperation): FeatureOperation =>
     o.by === "hand"
       ? o
       : {
@@ -19,8 +19,9 @@ export function timedSetup(setup: FeatureSetup, locating: Locating): FeatureSetu
             ...o.minutes,
             cutting: strokeMinutes(moves.get(o.key) ?? [], o.set?.vf ?? handFeed, o.top),
           },
-        },
-  );
+        };
+  const [first, ...others] = setup.operations;
+  const operations = [timedOne(first), ...others.map(timedOne)] as const;
   const timed = {
     ...setup,
     operations,

@@ -5,7 +5,7 @@ import type { Instruction } from "../rehearse/index.ts";
 import { demoShop } from "../shop/index.ts";
 import type { Step } from "../steps/index.ts";
 import { equipment } from "./equipment.ts";
-import { plan } from "./plan.ts";
+import { plan } from "./make-plan.ts";
 import { toldStep } from "./told-step.ts";
 
 /** What every kind of step has to tell, whatever else it does. */

@@ -2,9 +2,17 @@ import { type FaceSweep, type Stroke } from "../recipes/index.ts";
 import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
-import { type FeatureOperation, type FeatureSetup, type Setup, travelOf } from "../route/index.ts";
+import {
+  faceOf,
+  type FaceSetup,
+  type FeatureOperation,
+  type FeatureSetup,
+  isFaceSetup,
+  setupWith,
+  travelOf,
+} from "../route/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
-import { depthAxis, isFaceStep, type Step } from "../steps/index.ts";
+import { depthAxis, type Step } from "../steps/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { phraseText } from "../working/index.ts";
 import type { Plan } from "./plan.ts";
@@ -53,14 +61,17 @@ const takenOut = (step: Step): ThingId[] =>
   );
 
 const other: Instruction = { do: "other" };
-function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[] {
-  const { seat, cut, face } = setup;
+function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instruction[] {
+  const { seat } = setup;
+  const op = faceOf(setup);
+  const { cut, face, sweep } = op;
+  const fed = { seat, cut, face };
   switch (step.kind) {
     case "place": {
       if (setup.entry === "stays") return [other];
       const straps = thingsOf(seat, by).find((t) => t.id === "straps");
       if (setup.entry === "swapped") return straps?.id === "straps" ? [{ do: "swap", straps }] : [other];
-      const end = travelOf(setup, by.vise).end;
+      const end = travelOf(fed, by.vise).end;
       return [
         {
           do: "place",
@@ -103,14 +114,14 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
         do: "pass",
         face,
         by: cut.kind === "side" ? "side" : cut.kind === "slab" || cut.kind === "groove" ? "arbor" : "end",
-        axis: depthAxis(setup),
+        axis: depthAxis(op),
         stop: pass.reads,
-        down: setup.sweep.side === null ? null : -setup.sweep.down,
+        down: sweep.side === null ? null : -sweep.down,
         depth: pass.depth,
         width: cut.width,
-        lanes: lanePlaces(setup.sweep),
+        lanes: lanePlaces(sweep),
         feedAlong: cut.feedAlong,
-        travel: travelOf(setup, by.vise, pass.last).travel,
+        travel: travelOf(fed, by.vise, pass.last).travel,
         vf: pass.last ? cut.finishVf : cut.vf,
         rpm: cut.rpm,
         power: cut.power,
@@ -123,7 +134,7 @@ function faceInstructions(step: Step, setup: Setup, by: ToldWith): Instruction[]
       return [
         {
           do: "read",
-          size: { of: setup.axis, above: step.measure!.above },
+          size: { of: op.axis, above: step.measure!.above },
           expected: step.measure!.expected,
         },
       ];
@@ -257,7 +268,8 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
       ];
     }
     case "measure": {
-      const { measured, expected } = step.fit!;
+      const { fit, expected } = step.measure!;
+      const { measured } = fit!;
       const over = /far side/.test(phraseText(measured.name, "mm"));
       const { feature } = operation;
       return [{ do: "read", size: { of: "feature", feature, size: measured.size, over }, expected }];
@@ -274,11 +286,10 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
 /** Every instruction of a step, in order. */
 export function toldStep(step: Step, plan: Plan, by: ToldWith): Told[] {
   const where = { op: step.op, step: step.id, setup: step.setup };
-  const setup = isFaceStep(step)
-    ? plan.setups.find((s) => s.key === step.op)
-    : plan.features?.setups.find((s) => s.operations.some((o) => o.key === step.op));
+  const setup = setupWith(plan.setups, step.op);
   if (!setup) return [];
-  const instructions =
-    "face" in setup ? faceInstructions(step, setup, by) : featureInstructions(step, setup, plan, by);
+  const instructions = isFaceSetup(setup)
+    ? faceInstructions(step, setup, by)
+    : featureInstructions(step, setup, plan, by);
   return instructions.map((i) => ({ ...i, ...where }));
 }

@@ -3,7 +3,15 @@ import { cuttingFigure } from "../cutting/index.ts";
 import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
-import { type AnyKey, placingTime, type Setup } from "../route/index.ts";
+import {
+  type AnyKey,
+  faceOf,
+  type FaceSetup,
+  isFaceSetup,
+  keyOfSetup,
+  placingTime,
+  setupWith,
+} from "../route/index.ts";
 import { featureNames, featuresOf, rulesOf, siteOfPart } from "../part/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
@@ -14,7 +22,8 @@ import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
-import { drawnPart, type Plan } from "./plan.ts";
+import { drawnPart } from "./effective-part.ts";
+import type { Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
 export const cutFigures = [
@@ -41,7 +50,7 @@ export type WorkingKey =
 
 export const cutKey = (op: AnyKey, figure: CutFigure | FeatureFigure): WorkingKey => `${op}#${figure}`;
 
-const placingWords: Record<Setup["entry"], string> = {
+const placingWords: Record<FaceSetup["entry"], string> = {
   placed: "set up",
   swapped: "straps moved, indicated",
   stays: "nothing to set up",
@@ -71,25 +80,20 @@ export function workingOf(
   if (at === "feature") return featureWorking(key, job, figure ?? "");
   if (at === "error") return errorWorking(key, made.errors, figure ?? "");
   if (at === "verdict") return verdictWorking(key, made, figure ?? "");
-  const setup = made.setups.find((s) => s.key === at);
+  const setup = setupWith(made.setups, at ?? null);
   const { machine, material } = equipment(job, shop, own);
-  if (!setup && machine && material && made.features) {
-    const index = made.features.setups.findIndex((s) => s.operations.some((o) => o.key === at));
-    const within = made.features.setups[index];
-    const operation = within?.operations.find((o) => o.key === at);
+  if (!setup || !machine || !material) return null;
+  if (!isFaceSetup(setup)) {
+    const operation = setup.operations.find((o) => o.key === at);
+    const locating = made.zeros[keyOfSetup(setup)];
     const figures = featureFigures.find((f) => f === figure);
-    if (!within || !operation || !figures) return null;
-    const body = featureFigureWorking(figures, operation, within, made.features.locatings[index]!, {
-      machine,
-      material,
-      shop,
-    });
+    if (!operation || !locating || !figures) return null;
+    const body = featureFigureWorking(figures, operation, setup, locating, { machine, material, shop });
     return (
       body && { key, title: say`Working: ${featureFigureWords[figures]}`, limits: [], notes: [], ...body }
     );
   }
-  if (!setup || !machine) return null;
-  const ladder = made.ladders[setup.key] ?? [];
+  const ladder = made.ladders[keyOfSetup(setup)] ?? [];
   const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
@@ -124,14 +128,16 @@ function featureWorking(key: string, job: Job, of: string): Working | null {
 }
 
 function cutWorking(
-  setup: Setup,
+  setup: FaceSetup,
   ladder: LivePass[],
   job: Job,
   shop: Shop,
   own: OwnHandbook,
   figure: CutFigure,
 ): WorkingBody | null {
-  const { cut, seat } = setup;
+  const { seat } = setup;
+  const op = faceOf(setup);
+  const { cut } = op;
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
   const { machine, vise, material } = equipment(job, shop, own);
   if (!cutter || !machine || !vise || !material) return null;
@@ -145,9 +151,9 @@ function cutWorking(
     case "passes":
       return {
         lines: [
-          line("on the block now", mm(setup.from)),
-          line(setup.sized ? "wanted" : "left after it cleans up", mm(setup.to)),
-          line("to remove", mm(tidy(setup.from - setup.to)), { sum: true, formula: "to-remove", terms: [] }),
+          line("on the block now", mm(op.from)),
+          line(op.sized ? "wanted" : "left after it cleans up", mm(op.to)),
+          line("to remove", mm(tidy(op.from - op.to)), { sum: true, formula: "to-remove", terms: [] }),
           ...(cut.passes.some((p) => p.kind === "finish")
             ? [line("last pass", mm(cut.passes.at(-1)?.depth ?? 0))]
             : []),
@@ -185,7 +191,7 @@ function cutWorking(
     case "stop": {
       const next = ladder.find((p) => !p.done) ?? ladder.at(-1);
       if (!next) return null;
-      const screw = machine.axes[depthAxis(setup)];
+      const screw = machine.axes[depthAxis(op)];
       return {
         lines: [
           line("size at zero", mm(tidy(next.sizeAfter - next.stop - next.residue))),

@@ -1,6 +1,7 @@
+import type { WorkOf } from "./feature-operation.ts";
 import type { Face } from "../frame/index.ts";
 import type { Placed } from "./feature-order.ts";
-import type { OtherWay } from "./feature-setup.ts";
+import type { OtherWay } from "./feature-plan.ts";
 import type { Way, Work } from "../recipes/index.ts";
 
 /** A feature with its ways worked in one approach. */
@@ -26,7 +27,7 @@ export const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string =>
 
 /** A work with the feature it is of. */
 export interface Owned {
-  of: { id: string; name: string; crown: number };
+  of: WorkOf;
   work: Work;
   /** Its cutter runs out of metal and into it again: something was cut through its way before. */
   interrupted: boolean;

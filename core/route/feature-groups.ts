@@ -5,7 +5,7 @@ import { approachOf, byHand, type Drawn } from "./feature-candidate.ts";
 import { datumsOf } from "./feature-order.ts";
 import { featureOfKey } from "./feature-key.ts";
 import { type CutHere, type FeatureSeat, floorOfWay, holdForFeatures, toldSeat } from "./feature-seat.ts";
-import type { FeatureTold } from "./feature-setup.ts";
+import type { FeatureTold } from "./told.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
 

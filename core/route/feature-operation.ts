@@ -35,10 +35,20 @@ import {
 } from "../recipes/index.ts";
 import { nothingDoes, notThis, wrongSize } from "./tool-fit.ts";
 
+/** The feature a work is of, how far its crown lies below the thickest section, mm, and the way it is a part of. */
+export interface WorkOf {
+  id: string;
+  name: string;
+  crown: Mm;
+  way: string;
+}
+
 /** One operation of a feature with its tool and conditions: plain data, planned anew from the drawing each time. */
 export interface FeatureOperation {
   key: FeatureKey;
   feature: string;
+  /** Name of the way it is a part of. */
+  way: string;
   title: Phrase;
   sweep: Sweep;
   /** Below where Z is zero: where the metal begins, and how deep it goes; mm. */
@@ -245,7 +255,7 @@ function withCutter(
  * change. Refuses with what would do, and the nearest that is owned.
  */
 export function operationOf(
-  { id: feature, name, crown }: { id: string; name: string; crown: Mm },
+  { id: feature, name, crown, way }: WorkOf,
   work: Work,
   earlier: readonly FeatureOperation[],
   place: OperationPlace,
@@ -261,6 +271,7 @@ export function operationOf(
     top: work.top,
     floor: work.floor,
     crown,
+    way,
     by: work.tool.by,
     exact: work.exact,
     measure: work.measure,

@@ -40,7 +40,8 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
-import type { Device, FeatureTold } from "./feature-setup.ts";
+import type { FeatureSetup } from "./setup.ts";
+import type { FeatureTold } from "./told.ts";
 import type { Way } from "../recipes/index.ts";
 import type { OwnSeat } from "./route-context.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
@@ -49,7 +50,7 @@ import { contactIn, leastSupport } from "./seat-contact.ts";
 export interface FeatureSeat {
   at: Orientation;
   seat: Seat;
-  device: Device;
+  device: FeatureSetup["device"];
   grip: GripCapacity;
   reasons: Phrase[];
   warnings: Warning[];

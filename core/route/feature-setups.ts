@@ -24,12 +24,11 @@ import {
   fromFixedJaw,
   holdForFeatures,
 } from "./feature-seat.ts";
-import type { FeatureSetup } from "./feature-setup.ts";
+import { faceOf, type FaceSetup, type FeatureSetup } from "./setup.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { type Way, waysOfFeature } from "../recipes/index.ts";
 import { depthsFrom } from "../recipes/index.ts";
-import type { Setup } from "./setup-facts.ts";
 
 /**
  * The setups of the batches, their operations with tools that stay in where they can. What cannot be made after all, because
@@ -83,7 +82,9 @@ export function setupsOf(
     }
     const made = operationsOf(spotsTogether(works), seat, asked);
     if (batch.length === 0 || !made.ok) continue;
-    const operations = made.value;
+    const [firstOperation, ...others] = made.value;
+    if (!firstOperation) continue;
+    const operations = [firstOperation, ...others] as const;
     const uses = batch.flatMap((c) => datumUses(c.candidate.feature, byId));
     const times = (use: DatumUse) => uses.filter((u) => u.axis === use.axis && u.from === use.from).length;
     const datums = uses
@@ -95,6 +96,7 @@ export function setupsOf(
       number: (last?.number ?? 0) + i + 1,
       clamping: (last?.clamping ?? 0) + i + (stays || setups[0]?.entry === "stays" ? 0 : 1),
       entry: stays ? "stays" : "placed",
+      stays: false,
       at: seat.at,
       seat: seat.seat,
       device: seat.device,
@@ -192,7 +194,7 @@ function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[],
 
 /** Whether features can be cut as the part is clamped for its last face: same face up, all they open to free of the jaws. */
 function canStay(
-  last: Setup | null,
+  last: FaceSetup | null,
   held: FeatureSeat,
   batch: readonly Chosen[],
   asked: FeaturesAsked,
@@ -200,7 +202,7 @@ function canStay(
   if (
     !last ||
     last.at.up !== held.at.up ||
-    last.cut.kind === "side" ||
+    faceOf(last).cut.kind === "side" ||
     last.seat.table ||
     asked.ownSeats[held.at.up]
   )

@@ -3,7 +3,7 @@ import { approachOf, byHand, type Drawn, type Option } from "./feature-candidate
 import { featureOfKey } from "./feature-key.ts";
 import { minutesOfOperation } from "./feature-operation.ts";
 import type { Group } from "./feature-groups.ts";
-import type { OtherWay } from "./feature-setup.ts";
+import type { OtherWay } from "./feature-plan.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 

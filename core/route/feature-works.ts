@@ -49,7 +49,7 @@ export function ownedWorks(
   before: readonly Cutout[] = [],
 ): Owned[] {
   const crown = crownOf(placed, way.up, asked);
-  const of = { id: placed.feature.id, name, crown };
+  const of = { id: placed.feature.id, name, crown, way: way.name };
   return way.works.map((work) => ({
     of,
     work: fromCrown(work, crown),

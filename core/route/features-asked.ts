@@ -5,10 +5,10 @@ import type { Feature, Part, Site } from "../part/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { FeatureKey } from "./feature-key.ts";
-import type { FeatureTold } from "./feature-setup.ts";
+import type { FeatureTold } from "./told.ts";
 import type { OwnSeat } from "./route-context.ts";
 import type { Phrase } from "../working/index.ts";
-import type { Setup } from "./setup-facts.ts";
+import type { FaceSetup } from "./setup.ts";
 
 export interface FeaturesAsked {
   part: Part;
@@ -36,5 +36,5 @@ export interface FeaturesAsked {
     cut: boolean;
   })[];
   /** The last setup of a face: features on top of it can stay clamped. */
-  last: Setup | null;
+  last: FaceSetup | null;
 }

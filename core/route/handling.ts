@@ -1,5 +1,5 @@
 import { handlingTimes } from "../handbook/index.ts";
-import type { Entry } from "./setup-facts.ts";
+import type { Entry } from "./setup.ts";
 
 /** Minutes of placing the part, or of moving the straps. */
 export const placingTime = (entry: Entry): number =>

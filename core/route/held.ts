@@ -8,7 +8,7 @@ import type { Phrase } from "../working/index.ts";
 import type { NextCut } from "./next-cut.ts";
 import type { Extent } from "./operation.ts";
 import type { RouteContext } from "./route-context.ts";
-import type { Entry } from "./setup-facts.ts";
+import type { Entry } from "./setup.ts";
 
 /** Less than this is no cut, mm. */
 export const noCut = 0.005;

@@ -7,10 +7,10 @@ import { amountsOf, type Held, leftStanding, reachIn, restsOnPoints, witnessOver
 import type { NextCut } from "./next-cut.ts";
 import { faceOperation } from "./operation.ts";
 import { noOwnSeat, type RouteContext } from "./route-context.ts";
-import type { Entry, Setup } from "./setup-facts.ts";
+import type { Entry, FaceOperation, FaceSetup } from "./setup.ts";
 
 /** What a cut was done in before, as far as the next one can go on from it. */
-export type Before = Pick<Setup, "seat" | "face" | "from" | "to"> | null;
+export type Before = (Pick<FaceSetup, "seat"> & Pick<FaceOperation, "face" | "from" | "to">) | null;
 
 /** Whether a next cut finds the part standing as it is, and whether its straps too. */
 export function entryOf(next: NextCut, before: Before): Entry {

@@ -7,7 +7,7 @@ import { chooseApproaches } from "./choose-approaches.ts";
 import { inBatches } from "./feature-batches.ts";
 import type { Candidate, Drawn } from "./feature-candidate.ts";
 import { seatsFor } from "./feature-groups.ts";
-import type { FeaturePlan, RefusedFeature } from "./feature-setup.ts";
+import type { FeaturePlan, RefusedFeature } from "./feature-plan.ts";
 import { setupsOf } from "./feature-setups.ts";
 import { worked } from "./feature-ways.ts";
 import type { FeaturesAsked } from "./features-asked.ts";

@@ -3,7 +3,7 @@ import { type BiasName, offCenterTwist, seatScatter } from "../handbook/index.ts
 import { grippedOffCenter, liftedByJaw } from "../holding/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
-import type { Setup } from "./setup-facts.ts";
+import { type FaceOperation, faceOf, type FaceSetup } from "./setup.ts";
 
 /**
  * The reference chain: what every cut face was located from, with signs (domain.md 4 and 13). A face's error is a small
@@ -39,8 +39,13 @@ function add(to: Map<Cause, number>, rotation: Iterable<readonly [Cause, number]
 }
 
 /** What the chain asks of a setup: a planned one, or one the search only looks at. */
-export type Located = Pick<Setup, "at" | "seat" | "face" | "clamping" | "placed"> & {
-  cut: Pick<Setup["cut"], "kind" | "lanes">;
+export type Located = Pick<FaceSetup, "at" | "seat" | "clamping" | "placed"> &
+  Pick<FaceOperation, "face"> & { cut: Pick<FaceOperation["cut"], "kind" | "lanes"> };
+
+/** A planned setup as the chain asks of it. */
+export const locatedIn = (setup: FaceSetup): Located => {
+  const { face, cut } = faceOf(setup);
+  return { ...setup, face, cut };
 };
 
 /** What sets the part about an axis of the machine: a face, by what, and how far that is out. */

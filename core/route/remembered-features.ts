@@ -1,4 +1,5 @@
-import type { FeaturePlan } from "./feature-setup.ts";
+import type { FeaturePlan } from "./feature-plan.ts";
+import { faceOf } from "./setup.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { planFeatures } from "./plan-features.ts";
 
@@ -21,7 +22,7 @@ export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
     site.sizes,
     site.shaft,
     // Of the last face only how it is clamped counts, and its place in the order.
-    last && [last.number, last.clamping, last.at, last.seat, last.cut.kind],
+    last && [last.number, last.clamping, last.at, last.seat, faceOf(last).cut.kind],
   ]);
   const known = plans.get(key);
   if (known) return known;

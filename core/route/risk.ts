@@ -3,7 +3,7 @@ import { conditionFacts } from "../handbook/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { extentOf } from "./operation.ts";
-import type { Setup } from "./setup-facts.ts";
+import { type FaceSetup, keyOfSetup } from "./setup.ts";
 
 /**
  * Minutes that a risk counts as (guess): a seat on a face that is no reference, more the less flat it is (M10), a face below
@@ -27,11 +27,11 @@ export function risksOf(piece: Piece, seat: Seat): number {
 }
 
 /** Minutes that the risks of a planned route count as: of every seat, and of every wall that is cut in two parts. */
-export const routeRisk = (setups: readonly Setup[]): number =>
+export const routeRisk = (setups: readonly FaceSetup[]): number =>
   setups.reduce(
     (sum, s) =>
       sum +
       (s.entry === "placed" ? risksOf(s.before, s.seat) : 0) +
-      (extentOf(s.key) === "rest" ? risk.witness : 0),
+      (extentOf(keyOfSetup(s)) === "rest" ? risk.witness : 0),
     0,
   );

@@ -6,6 +6,7 @@ import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { endStandsUpright, keyFromSlug, keySlug } from "./index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const planned = (...changes: [path: string, to: unknown][]) =>
   plan({
@@ -35,11 +36,11 @@ describe("round the block", () => {
       "bottom",
     ],
   ] as [string, [string, unknown][], Face][])("first seat, %s", (_what, changes, fixed) => {
-    expect(planned(...changes).setups[0]!.seat.fixed).toBe(fixed);
+    expect(faceCuts(planned(...changes))[0]!.seat.fixed).toBe(fixed);
   });
 
   test("the four setups follow each other's references, then the ends", () => {
-    const { setups } = planned();
+    const setups = faceCuts(planned());
     const [one, two, three, four, five, six] = setups;
     expect(two!.seat.fixed).toBe(one!.face);
     expect(three!.seat.fixed).toBe(one!.face);
@@ -54,12 +55,12 @@ describe("round the block", () => {
   });
 
   test("of two faces the worse is cut first, the better one lies below", () => {
-    expect(planned(...conditions("sawn", { front: "flameCut" })).setups[0]!.face).toBe("front");
-    expect(planned(...conditions("sawn", { back: "flameCut" })).setups[0]!.face).toBe("back");
+    expect(faceCuts(planned(...conditions("sawn", { front: "flameCut" })))[0]!.face).toBe("front");
+    expect(faceCuts(planned(...conditions("sawn", { back: "flameCut" })))[0]!.face).toBe("back");
   });
 
   test("the longest size gives the ends, whatever it is called", () => {
-    const { setups } = planned(
+    const made = planned(
       ["part/sizes/length", dim("50 ±0.1")],
       ["part/sizes/width", dim("90 ±0.1")],
       ["stock/measured/length/p1", read(53)],
@@ -67,7 +68,11 @@ describe("round the block", () => {
       ["stock/measured/width/p1", read(94)],
       ["stock/measured/width/p2", read(94)],
     );
-    expect(setups.slice(4).map((s) => s.axis)).toEqual(["width", "width"]);
+    expect(
+      faceCuts(made)
+        .slice(4)
+        .map((s) => s.axis),
+    ).toEqual(["width", "width"]);
   });
 
   test("a long block hangs its ends out past the jaws, a short one stands", () => {
@@ -83,7 +88,7 @@ describe("round the block", () => {
       ["stock/measured/length/p1", read(124)],
       ["stock/measured/length/p2", read(124)],
     );
-    const ends = long.setups.slice(4);
+    const ends = faceCuts(long).slice(4);
     expect(ends.map((s) => [s.cut.kind, s.seat.square])).toEqual([
       ["side", false],
       ["side", false],
@@ -109,12 +114,12 @@ describe("round the block", () => {
   });
 
   test("a face with nothing to take off stays as it is and says so", () => {
-    const { setups } = planned(
+    const made = planned(
       ...conditions("sawn", { front: "ground", back: "ground" }),
       ["stock/measured/width/p1", read(60)],
       ["stock/measured/width/p2", read(60)],
     );
-    const stays = setups.filter((s) => s.axis === "width");
+    const stays = faceCuts(made).filter((s) => s.axis === "width");
     expect(stays.map((s) => s.cut.passes.length)).toEqual([0, 0]);
     expect(phraseText(stays[0]!.title, "mm")).toMatch(/stays as it is/);
   });

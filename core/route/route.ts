@@ -1,14 +1,14 @@
 import type { Mm } from "../quantity/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
-import { type Told } from "./operation.ts";
+import type { FaceTold } from "./told.ts";
 import { type RouteContext } from "./route-context.ts";
-import { planSetup, toldSetup } from "./setup.ts";
-import { type Setup } from "./setup-facts.ts";
+import { planFaceSetup, toldFaceSetup } from "./face-setup.ts";
+import { type FaceSetup, faceOf } from "./setup.ts";
 
 /** What has been done on an operation that was begun. */
 export interface Begun {
-  told: Told;
+  told: FaceTold;
   /** More to take off because the face did not clean up, mm. */
   moreOff: Mm;
   /** Cleaned up all over, as far as known. */
@@ -18,13 +18,13 @@ export interface Begun {
 }
 
 export interface Route {
-  setups: Setup[];
+  setups: FaceSetup[];
   /** Why no further setup could be planned; null when all faces are. */
   refusal: (Refusal & { number: number }) | null;
 }
 
 /** Marks the operations after which the part stays where it is. */
-const linked = (setups: Setup[]): Setup[] =>
+const linked = (setups: FaceSetup[]): FaceSetup[] =>
   setups.map((setup, i) => ({ ...setup, stays: (setups[i + 1]?.entry ?? "placed") !== "placed" }));
 
 /**
@@ -33,18 +33,18 @@ const linked = (setups: Setup[]): Setup[] =>
  */
 export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Route {
   let piece = raw;
-  const setups: Setup[] = [];
+  const setups: FaceSetup[] = [];
   for (const { told, moreOff, clean, measured } of begun) {
-    const setup = toldSetup(piece, told, setups.at(-1) ?? null, context, moreOff, clean);
+    const setup = toldFaceSetup(piece, told, setups.at(-1) ?? null, context, moreOff, clean);
     if (measured !== null)
-      setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [setup.axis]: measured } };
+      setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [faceOf(setup).axis]: measured } };
     setups.push(setup);
     piece = setup.after;
   }
   for (;;) {
     const next = context.next(piece);
     if (!next) return { setups: linked(setups), refusal: null };
-    const planned = planSetup(piece, next, setups.at(-1) ?? null, context);
+    const planned = planFaceSetup(piece, next, setups.at(-1) ?? null, context);
     if (!planned.ok) return { setups: linked(setups), refusal: { ...planned, number: setups.length + 1 } };
     setups.push(planned.value);
     piece = planned.value.after;

@@ -1,173 +1,102 @@
-import { cutAsTold } from "../cutting/index.ts";
-import { axisOf, opposite, type Orientation, turnBetween } from "../frame/index.ts";
-import { type Mm, tidy } from "../quantity/index.ts";
-import { newCutter } from "../shop/index.ts";
-import { cutFace, type Piece } from "../stock/index.ts";
-import { done, type Outcome, rule, say, warn } from "../working/index.ts";
-import { describeSetup } from "./describe-setup.ts";
-import { leftAsItIs, leftStanding, locatedBy, noCut, pieceAfter } from "./held.ts";
-import { cutterFor, heldTask, holdFor, taskOf } from "./hold.ts";
-import type { NextCut } from "./next-cut.ts";
-import { extentOf, faceOperation, type Told } from "./operation.ts";
-import { type RouteContext } from "./route-context.ts";
-import { type Entry, type Setup } from "./setup-facts.ts";
+import type { Cut, CutTask } from "../cutting/index.ts";
+import type { Axis, Face, Orientation, Side, turnBetween } from "../frame/index.ts";
+import type { Seat } from "../holding/index.ts";
+import type { Limits, Mm } from "../quantity/index.ts";
+import type { FaceSweep } from "../recipes/index.ts";
+import type { Piece } from "../stock/index.ts";
+import type { Phrase, Warning } from "../working/index.ts";
+import type { DatumUse } from "./feature-order.ts";
+import type { FeatureOperation } from "./feature-operation.ts";
+import type { OperationKey } from "./operation.ts";
 
-/** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
-export function planSetup(
-  piece: Piece,
-  next: NextCut,
-  previous: Setup | null,
-  context: RouteContext,
-): Outcome<Setup> {
-  const { face } = next;
-  const axis = axisOf(face);
-  const held = holdFor(piece, next, context, previous);
-  if (!held.ok) return held;
-  const { at, seat, entry, from, to, sized, endReason } = held.value;
-  const task = heldTask(piece, face, held.value, context);
-  const choice = cutterFor(task, seat, context);
-  if (!choice.ok) return choice;
-  return done(
-    describeSetup(
-      {
-        number: (previous?.number ?? 0) + 1,
-        clamping: clampingAfter(previous, entry),
-        entry,
-        stays: false,
-        key: faceOperation(face, next.extent),
-        face,
-        axis,
-        at,
-        seat,
-        cut: choice.value.best,
-        task,
-        why: choice.value.why,
-        from,
-        to,
-        sized,
-        limits: context.limits[axis],
-        before: piece,
-        placed: placedAs(piece, entry, previous),
-        after: pieceAfter(piece, face, held.value),
-        turn: previous ? turnBetween(previous.at, at) : "none",
-        endReason,
-      },
-      context,
-    ),
-  );
+/** How a setup comes to its seat: newly placed, with the straps moved and the part left, or left as it was clamped. */
+export type Entry = "placed" | "swapped" | "stays";
+
+/** A block in the jaws or strapped to the table, or a shaft in V-blocks between the jaws. */
+export type Device = "vise" | "table" | "vBlocks";
+
+/** A face to be cut: what comes off it, with which cutter, and how. Sizes in mm along its axis. */
+export interface FaceOperation {
+  by: "face";
+  key: OperationKey;
+  face: Face;
+  axis: Axis;
+  /** Which way it looks where it is cut with the side of the cutter, seen from the front; null where it is up. */
+  looks: Side | null;
+  cut: Cut;
+  /** What its cutter sweeps, as the part lies. */
+  sweep: FaceSweep;
+  /** What the cut was to do: enough to compare cutters and draw its limits when they are asked for. */
+  task: CutTask;
+  /** Why this cutter. */
+  why: Phrase;
+  /** Largest size before and size after. */
+  from: Mm;
+  to: Mm;
+  /** A required size (its other face is cut already), or a first face that only has to clean up. */
+  sized: boolean;
+  limits: Limits;
 }
 
-const clampingAfter = (previous: Setup | null, entry: Entry): number =>
-  (previous?.clamping ?? 0) + (entry === "placed" ? 1 : 0);
+export type Operation = FaceOperation | FeatureOperation;
 
-const placedAs = (piece: Piece, entry: Entry, previous: Setup | null): Piece =>
-  entry === "placed" || !previous ? piece : previous.placed;
-
-/** How a told seat came about: by itself unless it is that of the cut before. */
-function toldEntry(told: Told, previous: Setup | null): Entry {
-  if (!previous || told.clamping === null) return "placed";
-  if (told.clamping !== previous.clamping) return "placed";
-  return told.seat.table?.over === previous.seat.table?.over ? "stays" : "swapped";
+/** A seat of the part, and what is cut in it. Several in a row may share a clamping: the part stays where it is. */
+interface SetupOf<O extends Operation> {
+  /** Place in the order of setups. */
+  number: number;
+  /** Which clamping, from 1: the part stays in it while straps are moved. */
+  clamping: number;
+  entry: Entry;
+  /** The part stays where it is for the setup after it. */
+  stays: boolean;
+  at: Orientation;
+  seat: Seat;
+  device: Device;
+  operations: readonly [O, ...O[]];
+  title: Phrase;
+  reasons: Phrase[];
+  warnings: Warning[];
+  minutes: { cutting: number; handling: number };
 }
 
-/** A cutter that is gone from the shop, as far as what was told of it says. */
-const standIn = ({ conditions, kind }: Told) =>
-  newCutter({
-    id: conditions.cutter,
-    name: "a cutter no longer in the shop",
-    kind: kind === "side" ? "endMill" : kind === "face" ? "shellMill" : "slabMill",
-    material: "hss",
-    diameter: Math.max(20, kind === "face" ? conditions.width : 20),
-    teeth: 4,
-    fluteLength: Math.max(20, conditions.width + 5),
-  });
-
-/** A setup that was begun: seat and conditions as told, whatever the plan would say now. */
-export function toldSetup(
-  piece: Piece,
-  told: Told,
-  previous: Setup | null,
-  context: RouteContext,
-  moreOff: Mm,
-  clean: boolean,
-): Setup {
-  const at: Orientation = { up: told.seat.up, fixed: told.seat.fixed };
-  const axis = axisOf(told.face);
-  const to = tidy(told.to - moreOff);
-  const extent = extentOf(told.key);
-  const sized = piece.faces[opposite(told.face)].order !== null;
-  const entry = toldEntry(told, previous);
-  const task = taskOf(
-    told.kind,
-    told.seat,
-    Math.max(0, tidy(told.from - to)),
-    { face: told.face, key: told.key, sized, before: piece },
-    context,
-  );
-  const known = context.everyCutter.find((c) => c.id === told.conditions.cutter);
-  const cut = cutAsTold(task, known ?? standIn(told), context, told.conditions);
-  if (!known)
-    cut.warnings.push(
-      warn(
-        rule(
-          "shop.cutterGone",
-        )`The cutter this setup was begun with is no longer in the shop: check what stands in the spindle.`,
-      ),
-    );
-  const total = tidy(told.from - to);
-  const rest = extent === "part" && total > noCut ? leftStanding(told.kind, told.seat, total, context) : null;
-  return describeSetup(
-    {
-      number: (previous?.number ?? 0) + 1,
-      clamping: clampingAfter(previous, entry),
-      entry,
-      stays: false,
-      key: told.key,
-      face: told.face,
-      axis,
-      at,
-      seat: told.seat,
-      cut,
-      task,
-      why: say`The setup was begun with it.`,
-      from: told.from,
-      to,
-      sized,
-      limits: context.limits[axis],
-      before: piece,
-      placed: placedAs(piece, entry, previous),
-      after:
-        total > noCut
-          ? cutFace(piece, told.face, locatedBy(told.seat, told.face), to, clean, rest)
-          : leftAsItIs(piece, told.face, locatedBy(told.seat, told.face)),
-      turn: previous ? turnBetween(previous.at, at) : "none",
-      endReason: null,
-    },
-    context,
-  );
+/** A setup in which a face is cut. */
+export interface FaceSetup extends SetupOf<FaceOperation> {
+  operations: readonly [FaceOperation];
+  before: Piece;
+  /** The piece as it was when it was placed: what it stands on and against since. */
+  placed: Piece;
+  after: Piece;
+  /** How the part turns from the setup before. */
+  turn: ReturnType<typeof turnBetween>;
 }
 
-/** What is told of a setup when it begins. */
-export const tellSetup = (setup: Setup): Told => ({
-  key: setup.key,
-  number: setup.number,
-  clamping: setup.clamping,
-  face: setup.face,
-  kind: setup.cut.kind,
-  seat: setup.seat,
-  conditions: {
-    cutter: setup.cut.cutter,
-    rpm: setup.cut.rpm,
-    setting: setup.cut.setting,
-    vf: setup.cut.vf,
-    finishVf: setup.cut.finishVf,
-    feedBy: setup.cut.feedBy,
-    pace: setup.cut.pace,
-    width: setup.cut.width,
-    lanes: setup.cut.lanes,
-    depth: setup.cut.depth,
-    finish: setup.cut.finish,
-  },
-  from: setup.from,
-  to: setup.to,
-});
+/** A setup in which features are cut, all from one pick-up of the datum. */
+export interface FeatureSetup extends SetupOf<FeatureOperation> {
+  device: Exclude<Device, "table">;
+  /** Ids of the features cut in it, in order. */
+  features: string[];
+  /** What its features are dimensioned from, the most used first. */
+  datums: DatumUse[];
+  /** What is cut, seen along the jaws: from the fixed jaw inward, and how deep from the top; mm. */
+  section: { from: Mm; to: Mm; depth: Mm }[];
+  /** Half of the tightest tolerance of a place in it, mm; null where none is dimensioned. */
+  closest: Mm | null;
+}
+
+export type Setup = FaceSetup | FeatureSetup;
+
+export const isFaceSetup = (setup: Setup): setup is FaceSetup => setup.operations[0].by === "face";
+
+export const faceSetupsOf = (setups: readonly Setup[]): FaceSetup[] => setups.filter(isFaceSetup);
+export const featureSetupsOf = (setups: readonly Setup[]): FeatureSetup[] =>
+  setups.filter((s): s is FeatureSetup => !isFaceSetup(s));
+
+/** The setup an operation is done in. */
+export const setupWith = (setups: readonly Setup[], key: string | null): Setup | undefined =>
+  setups.find((s) => s.operations.some((o) => o.key === key));
+/** The face a setup cuts. */
+export const faceOf = ({ operations }: Pick<FaceSetup, "operations">): FaceOperation => operations[0];
+
+/** A setup is known by its first operation. */
+export const keyOfSetup = <S extends Setup>({ operations }: S): S["operations"][0]["key"] =>
+  operations[0].key;

@@ -2,7 +2,7 @@ import { oppositeSide, type Side, sideOf } from "../frame/index.ts";
 import { type FaceLane, type FaceSweep, lanesOver, pastEdge } from "../recipes/index.ts";
 import { tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Vise } from "../shop/index.ts";
-import type { Setup } from "./setup-facts.ts";
+import type { FaceOperation, FaceSetup } from "./setup.ts";
 import { travelOf } from "./travel.ts";
 
 const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back" ? 1 : -1);
@@ -13,7 +13,7 @@ const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back
  * @param cutter the one in the spindle; null when it is gone from the shop: then as wide as a lane
  */
 export function sweepOfFace(
-  setup: Pick<Setup, "cut" | "task" | "seat" | "face" | "at" | "looks">,
+  setup: Pick<FaceSetup, "seat" | "at"> & Pick<FaceOperation, "cut" | "task" | "face" | "looks">,
   cutter: Cutter | null,
   vise: Pick<Vise, "fixedJaw">,
 ): FaceSweep {

@@ -2,13 +2,13 @@ import { oppositeSide, type Side, sideOf } from "../frame/index.ts";
 import { type FeedDirection, feedDirection } from "../holding/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { rule } from "../working/index.ts";
-import type { Setup } from "./setup-facts.ts";
+import type { FaceOperation, FaceSetup } from "./setup.ts";
+
+/** What the way of the cutter hangs on. */
+type Fed = Pick<FaceSetup, "seat"> & Pick<FaceOperation, "cut" | "face">;
 
 /** The side of the part that is cut while it is held all along; null for a face, or an end hung out. */
-export const sideCut = (
-  { cut, seat, face }: Pick<Setup, "cut" | "seat" | "face">,
-  vise: Pick<Vise, "fixedJaw">,
-): Side | null =>
+const sideCut = ({ cut, seat, face }: Fed, vise: Pick<Vise, "fixedJaw">): Side | null =>
   cut.kind === "side" && seat.overhang === null
     ? sideOf(seat, face, seat.table ? "back" : vise.fixedJaw)
     : null;
@@ -17,11 +17,7 @@ export const sideCut = (
  * Which way the cutter goes over the part, and why (M16).
  * @param last asks for the last pass, which may climb where those before it may not
  */
-export function travelOf(
-  setup: Pick<Setup, "cut" | "seat" | "face">,
-  vise: Pick<Vise, "fixedJaw">,
-  last = false,
-): FeedDirection {
+export function travelOf(setup: Fed, vise: Pick<Vise, "fixedJaw">, last = false): FeedDirection {
   const { cut, seat } = setup;
   const usual = feedDirection(cut.kind, seat.table ? { fixedJaw: "back" } : vise, sideCut(setup, vise));
   if (cut.climb === "all" || (last && cut.climb === "last"))

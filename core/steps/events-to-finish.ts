@@ -1,6 +1,7 @@
 import type { Mm } from "../quantity/index.ts";
 import { isFaceStep, type Step } from "./step.ts";
-import type { ReadingOf, RecordEvent } from "./record.ts";
+import { type Setup, setupWith, tell } from "../route/index.ts";
+import type { ReadingOf, Record, RecordEvent } from "./record.ts";
 
 /** What a person found where a step asks for it. */
 export interface Found {
@@ -20,30 +21,54 @@ const readingEvent = (op: Step["op"], of: ReadingOf, value: Mm, instrument: stri
   questioned: [],
 });
 
+/** What begins an operation, where it is not begun yet: it is told as the plan has it now. */
+export function beginningOf(
+  setups: readonly Setup[],
+  op: Step["op"],
+  records: readonly Record[],
+): RecordEvent[] {
+  const setup = setupWith(setups, op);
+  const operation = setup?.operations.find((o) => o.key === op);
+  const begun = records.some((r) => r.type === "begun" && r.op === op);
+  return setup && operation && !begun ? [{ type: "begun", op, told: tell(setup, operation) }] : [];
+}
+
+const measuredEvent = ({ op, measure }: Step, skipped: boolean): RecordEvent => ({
+  type: "measured",
+  op,
+  after: measure?.after ?? 0,
+  skipped,
+});
+
+/**
+ * What one press at the machine keeps of a step: the cut, the zero, that measuring is finished, else its next tick. Nothing where it
+ * waits for a reading or for an answer.
+ */
+export function eventsOfPress(step: Step): RecordEvent[] {
+  const { op } = step;
+  if (isFaceStep(step) && step.pass)
+    return [{ type: "cut", op: step.op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last }];
+  if (isFaceStep(step) && step.touch)
+    return [{ type: "touched", op: step.op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium }];
+  if (step.pickup || step.move) return [{ type: "tick", op, tick: step.id }];
+  if (step.measure) return step.measure.readings.length > 0 ? [measuredEvent(step, false)] : [];
+  const open = step.ticks.find((t) => !t.done);
+  return open ? [{ type: "tick", op, tick: open.id }] : [];
+}
+
+/** Measuring left out: the step is done without a reading. */
+export const eventsToLeaveOut = (step: Step): RecordEvent[] => [measuredEvent(step, true)];
+
 /** The records that complete a step, as a person makes them who does all of it; every open tick in its order. */
 export function eventsToFinish(step: Step, found: Found = {}): RecordEvent[] {
-  const instrument = found.instrument ?? "caliper";
-  if (isFaceStep(step)) {
-    const { op } = step;
-    if (step.pass)
-      return [{ type: "cut", op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last }];
-    if (step.touch)
-      return [{ type: "touched", op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium }];
-    if (step.pickup) return [{ type: "tick", op, tick: step.id }];
-    if (step.kind === "cleanup") return [{ type: "cleanup", op, clean: found.clean ?? true }];
-    if (step.measure)
-      return [
-        readingEvent(op, step.measure.of, found.reading ?? step.measure.expected, instrument),
-        { type: "measured", op, after: step.measure.after, skipped: false },
-      ];
-  } else {
-    const { op, fit } = step;
-    if (fit)
-      return [
-        readingEvent(op, fit.path, found.reading ?? fit.expected, instrument),
-        { type: "measured", op, after: 0, skipped: false },
-      ];
-    if (step.pickup || step.move) return [{ type: "tick", op, tick: step.id }];
-  }
-  return step.ticks.filter((t) => !t.done).map((t) => ({ type: "tick", op: step.op, tick: t.id }));
+  const { op, ticks, kind, measure } = step;
+  if (isFaceStep(step) && kind === "cleanup")
+    return [{ type: "cleanup", op: step.op, clean: found.clean ?? true }];
+  if (measure)
+    return [
+      readingEvent(op, measure.of, found.reading ?? measure.expected, found.instrument ?? "caliper"),
+      measuredEvent(step, false),
+    ];
+  const open = ticks.filter((t) => !t.done);
+  return open.length > 0 ? open.map((t) => ({ type: "tick", op, tick: t.id })) : eventsOfPress(step);
 }

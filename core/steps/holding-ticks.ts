@@ -1,10 +1,9 @@
 import type { Face } from "../frame/index.ts";
 import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import { capital, type Setup } from "../route/index.ts";
+import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
 import { note, type Phrase, rule, say, warn, words } from "../working/index.ts";
-import type { Progress } from "./progress.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
 /** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
@@ -12,24 +11,45 @@ const holdWithin = 0.02;
 
 /** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
 export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
-  if (setup.entry === "stays")
+  const { entry, device, seat, at } = setup;
+  if (entry === "stays")
     return [
       tick(
         "still",
-        words(setup.seat.table ? "Straps as they were, none loosened" : "Vise as it was, not loosened"),
+        words(device === "table" ? "Straps as they were, none loosened" : "Vise as it was, not loosened"),
       ),
     ];
-  if (setup.entry === "swapped") return swapTicks(setup, tick);
-  const { seat, before, face } = setup;
-  return seat.table ? tableTicks(setup, tick) : viseTicks(seat, faceCalled(before, seat.fixed), face, tick);
+  if (entry === "swapped") return swapTicks(setup, tick);
+  if (device === "vBlocks") return blockTicks(setup, tick);
+  if (!isFaceSetup(setup)) return viseTicks(seat, `the ${at.fixed} face`, at.up, tick);
+  return device === "table"
+    ? tableTicks(setup, tick)
+    : viseTicks(seat, faceCalled(setup.before, seat.fixed), faceOf(setup).face, tick);
 }
+
+/** A shaft in V-blocks: along X, or upright. */
+const blockTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
+  tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
+  tick(
+    "blocks",
+    seat.square
+      ? words("V-block upright against the fixed jaw")
+      : words("V-blocks on parallels against the fixed jaw, the same height"),
+  ),
+  ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
+  ...(seat.paper ? [tick("paper", words("A strip of paper between the shaft and each jaw"))] : []),
+  tick(
+    "seated",
+    seat.square ? say`The ${at.up} end up, squared` : say`Shaft in the blocks along X, its ${at.up} side up`,
+  ),
+];
 
 /**
  * Ticks of placing a part in the vise.
  * @param fixed what the face at the fixed jaw is called
  * @param end the end that hangs out past the jaws, where one does
  */
-export function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[] {
+function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[] {
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
     ...(seat.parallels ? [tick("parallels", parallelsIn(seat.parallels))] : []),
@@ -64,7 +84,7 @@ const parallelsIn = ({ height, inset, single }: ParallelsUnder): Phrase =>
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 
-function tableTicks({ seat, before }: Setup, tick: MakeTick): Tick[] {
+function tableTicks({ seat, before }: FaceSetup, tick: MakeTick): Tick[] {
   const { table } = seat;
   if (!table) return [];
   return [
@@ -91,48 +111,69 @@ const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
   tick("swap-off", words("Only then an old one off; the others the same way, one at a time")),
 ];
 
-/** Ticks of tightening, in the order that must be kept. */
-export function clampTicksOf(setup: Setup, state: Progress | null, tick: MakeTick): Tick[] {
-  const { seat, before } = setup;
-  const moved = (state?.moves ?? 0) > 0;
-  const rechecked =
-    moved && (state?.cuts.length ?? 0) > 0
-      ? [
-          tick(
-            "rechecked",
-            rule(
-              "M14.moved",
-            )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. More: it stands otherwise than before; measure before the next cut`,
-          ),
-        ]
-      : [];
-  if (setup.entry === "swapped" && !moved)
-    return [
-      tick(
-        "held",
-        rule(
-          "M14.swapped",
-        )`Indicator reads as before, within ${mm(holdWithin)}. More: the part moved; set it anew, and check what was cut`,
-      ),
-    ];
-  if (seat.table)
-    return [
-      tick("tight", words("Nuts tightened in turn, a little each")),
-      tick(
-        "aligned",
-        seat.points
-          ? words("Third point set until an indicator over the top reads level on the average")
-          : isReference(before, seat.fixed)
-            ? say`Indicator along the ${seat.fixed} edge: within ${mm(holdWithin)}`
-            : say`The ${seat.fixed} edge along X by eye or rule: it is not machined yet`,
-      ),
-      ...rechecked,
-    ];
-  return [...viseClampTicks(seat, tick), ...rechecked];
+/**
+ * Ticks of tightening, in the order that must be kept.
+ * @param since what was done before the part or a clamp moved; null where it never did
+ */
+export function clampTicks(setup: Setup, since: Moved | null, tick: MakeTick): Tick[] {
+  const { entry, device, seat } = setup;
+  const again = since?.cut ? [recheckedTick(tick)] : [];
+  if (entry === "swapped" && !since) return [heldTick(tick)];
+  switch (device) {
+    case "table":
+      return [...tableClampTicks(setup, tick), ...again];
+    case "vBlocks":
+      return [
+        tick("tight", words("Vise tight")),
+        tick(
+          "indicated",
+          seat.square
+            ? words("Side of the shaft indicated upright, both ways")
+            : words("Side of the shaft indicated along X, its crown level"),
+        ),
+        ...again,
+      ];
+    case "vise":
+      return [...viseClampTicks(seat, tick), ...again];
+  }
 }
 
+/** What a move of the part or a clamp came after. */
+export interface Moved {
+  /** Metal was cut already. */
+  cut: boolean;
+}
+
+const recheckedTick = (tick: MakeTick): Tick =>
+  tick(
+    "rechecked",
+    rule(
+      "M14.moved",
+    )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. More: it stands otherwise than before; measure before the next cut`,
+  );
+
+const heldTick = (tick: MakeTick): Tick =>
+  tick(
+    "held",
+    rule(
+      "M14.swapped",
+    )`Indicator reads as before, within ${mm(holdWithin)}. More: the part moved; set it anew, and check what was cut`,
+  );
+
+const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
+  tick("tight", words("Nuts tightened in turn, a little each")),
+  tick(
+    "aligned",
+    setup.seat.points
+      ? words("Third point set until an indicator over the top reads level on the average")
+      : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
+        ? say`Indicator along the ${setup.seat.fixed} edge: within ${mm(holdWithin)}`
+        : say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`,
+  ),
+];
+
 /** Ticks of tightening a vise: no pull after the tapping (M50). */
-export function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
+function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
   return [
     ...(seat.square
       ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
@@ -193,9 +234,13 @@ function triedTick({ single }: ParallelsUnder, machined: boolean, tick: MakeTick
   );
 }
 
-/** What was put in is taken out (M08); nothing while the part stays for the next cut. */
-export function takeOutTicks({ seat }: { seat: Seat }, tick: MakeTick): Tick[] {
+/** What was put in is taken out (M08), and a head that was tilted last is set upright. */
+export function takeOutTicks(setup: Setup, tick: MakeTick): Tick[] {
+  const { seat, device } = setup;
+  const tilted =
+    !isFaceSetup(setup) && (setup.operations.findLast((o) => o.by !== "hand")?.tilt ?? null) !== null;
   return [
+    ...(tilted ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
     tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
@@ -211,5 +256,6 @@ export function takeOutTicks({ seat }: { seat: Seat }, tick: MakeTick): Tick[] {
           ...(seat.points ? [] : [tick("out-packing", words("Packing off the table"))]),
         ]
       : []),
+    ...(device === "vBlocks" ? [tick("out-blocks", words("V-blocks out"))] : []),
   ];
 }

@@ -2,9 +2,9 @@ import { type Pass, passesForRest } from "../cutting/index.ts";
 import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
 import { facePasses, faceStrokes, type Stroke, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, type Mm, tidy } from "../quantity/index.ts";
-import { noCut, type Setup } from "../route/index.ts";
+import { noCut, type FaceOperation } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
-import { largestReading, type Progress } from "./progress.ts";
+import { largestReading, type FaceProgress } from "./face-progress.ts";
 
 /** One rung of the pass ladder: a pass with where to stop. */
 export interface LivePass {
@@ -25,11 +25,11 @@ export interface LivePass {
 }
 
 /** The axis that gives the depth: Z under the spindle; for a wall the one of the table that does not feed. */
-export const depthAxis = ({ cut }: Pick<Setup, "cut">): "x" | "y" | "z" =>
+export const depthAxis = ({ cut }: Pick<FaceOperation, "cut">): "x" | "y" | "z" =>
   cut.kind !== "side" ? "z" : cut.feedAlong === "y" ? "x" : "y";
 
 /** How the depth axis counts into the part: 1 where its reading grows. */
-export const intoPart = ({ looks }: Pick<Setup, "looks">): 1 | -1 =>
+export const intoPart = ({ looks }: Pick<FaceOperation, "looks">): 1 | -1 =>
   looks === null ? -1 : movesToTouch[looks];
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
@@ -50,14 +50,14 @@ function settle(
  * The passes of a setup: those cut, then those still to come by the newest reading (offset model: the zero moves, and
  * with it every stop below).
  */
-export function livePasses(setup: Setup, state: Progress | null, machine: Machine): LivePass[] {
-  const screw = machine.axes[depthAxis(setup)];
-  const present = state?.present ?? setup.from;
+export function livePasses(op: FaceOperation, state: FaceProgress | null, machine: Machine): LivePass[] {
+  const screw = machine.axes[depthAxis(op)];
+  const present = state?.present ?? op.from;
   const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw);
   const cuts = state?.cuts ?? [];
-  const reads = (stop: Mm): Mm => tidy(-stop * intoPart(setup)) || 0;
+  const reads = (stop: Mm): Mm => tidy(-stop * intoPart(op)) || 0;
   const done = cuts.map((cut, i): LivePass => {
-    const before = i === 0 ? setup.from : cuts[i - 1]!.expected;
+    const before = i === 0 ? op.from : cuts[i - 1]!.expected;
     return {
       number: cut.pass,
       kind: cut.last ? "finish" : "rough",
@@ -71,17 +71,17 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
       last: cut.last,
     };
   });
-  const rest = restToCut(setup, state, screw);
+  const rest = restToCut(op, state, screw);
   const planned =
-    cuts.length === 0 && Math.abs(present - setup.from) < noCut && rest > noCut
-      ? setup.cut.passes
-      : passesForRest(rest, setup.cut.depth, setup.cut.finish, cuts.length === 0 ? setup.cut.first : 0);
+    cuts.length === 0 && Math.abs(present - op.from) < noCut && rest > noCut
+      ? op.cut.passes
+      : passesForRest(rest, op.cut.depth, op.cut.finish, cuts.length === 0 ? op.cut.first : 0);
   const step = screw.readout ?? screw.division;
   let stoodAt = stopReading(present, sizeAtZero);
   const coming: LivePass[] = [];
   planned.forEach((pass, i) => {
     const last = i === planned.length - 1;
-    const sizeAfter = last ? setup.to : tidy(present - pass.cumulative);
+    const sizeAfter = last ? op.to : tidy(present - pass.cumulative);
     const settled = settle(sizeAfter, sizeAtZero, screw);
     // A pass thinner than can be set on the dial is no pass: the next one takes it.
     if (!last && stoodAt - settled.stop < step / 2) return;
@@ -102,47 +102,46 @@ export function livePasses(setup: Setup, state: Progress | null, machine: Machin
 
 /** The strokes of one pass, lane by lane, as it is told now. */
 export const strokesOfPass = (
-  { cut, sweep, from }: Pick<Setup, "cut" | "sweep" | "from">,
+  { cut, sweep, from }: Pick<FaceOperation, "cut" | "sweep" | "from">,
   { number, depth, sizeAfter, last }: LivePass,
 ): Stroke[] =>
   faceStrokes(sweep, facePasses(cut, [{ number, takes: depth, cumulative: tidy(from - sizeAfter), last }]));
 
 /** The strokes of the pass to cut next, of the last when all are cut; none where nothing comes off. */
 export function strokesNow(
-  setup: Pick<Setup, "cut" | "sweep" | "from">,
+  op: Pick<FaceOperation, "cut" | "sweep" | "from">,
   passes: readonly LivePass[],
 ): Stroke[] {
   const pass = passes.find((p) => !p.done) ?? passes.at(-1);
-  return pass ? strokesOfPass(setup, pass) : [];
+  return pass ? strokesOfPass(op, pass) : [];
 }
 
 /** The minutes of passes as they are told, stroke by stroke. */
 export const minutesOfPasses = (
-  setup: Pick<Setup, "cut" | "sweep" | "from">,
+  op: Pick<FaceOperation, "cut" | "sweep" | "from">,
   passes: readonly LivePass[],
-): Minutes =>
-  passes.reduce((sum, pass) => sum + strokeMinutes(strokesOfPass(setup, pass), setup.cut.vf, 0), 0);
+): Minutes => passes.reduce((sum, pass) => sum + strokeMinutes(strokesOfPass(op, pass), op.cut.vf, 0), 0);
 
 /** A pass thinner than this only rubs, mm (guess). */
 const thinnestPass = 0.03;
 
 /** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
-export function restToCut(setup: Setup, state: Progress | null, screw: AxisScrew): Mm {
-  if (!state || state.cuts.length === 0) return tidy((state?.present ?? setup.from) - setup.to);
+export function restToCut(op: FaceOperation, state: FaceProgress | null, screw: AxisScrew): Mm {
+  if (!state || state.cuts.length === 0) return tidy((state?.present ?? op.from) - op.to);
   const last = state.cuts.at(-1)!;
-  if (!setup.sized) {
-    const nominal = tidy(last.expected - setup.to);
+  if (!op.sized) {
+    const nominal = tidy(last.expected - op.to);
     // Less than one division is what rounding left of the last pass, not metal to cut.
     return nominal > (last.last ? (screw.readout ?? screw.division) : noCut) ? nominal : 0;
   }
-  const rest = tidy(state.present - setup.to);
+  const rest = tidy(state.present - op.to);
   // Within its limits, and less left than a cutter can take: it is there.
-  if (!last.last) return rest > (state.present <= setup.limits.upper ? thinnestPass : noCut) ? rest : 0;
+  if (!last.last) return rest > (state.present <= op.limits.upper ? thinnestPass : noCut) ? rest : 0;
   const largest = largestReading(state);
   // Only once measuring is finished: a first reading must not send anyone back to the handle.
   return state.measured.has(state.cuts.length) &&
     largest !== null &&
-    largest > setup.limits.upper &&
+    largest > op.limits.upper &&
     rest > noCut
     ? rest
     : 0;

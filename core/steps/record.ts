@@ -1,12 +1,6 @@
 import { axisSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
-import {
-  anyKeySchema,
-  featureKeySchema,
-  featureToldSchema,
-  operationKeySchema,
-  toldSchema,
-} from "../route/index.ts";
+import { anyKeySchema, featureKeySchema, operationKeySchema, toldSchema } from "../route/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */
@@ -23,10 +17,8 @@ export const readingOfSchema = z.union([axisSchema, z.literal("squareness"), fea
 export type ReadingOf = z.infer<typeof readingOfSchema>;
 
 const eventSchema = z.discriminatedUnion("type", [
-  /** A setup begins: seat and conditions as told are facts from here on. */
-  z.object({ type: z.literal("begun"), op, told: toldSchema }),
-  /** An operation of a feature begins: its tool and conditions as told. */
-  z.object({ type: z.literal("featureBegun"), op: featureKeySchema, told: featureToldSchema }),
+  /** An operation begins: its seat, tool and conditions as told are facts from here on. */
+  z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
   z.object({ type: z.literal("tick"), op: anyOp, tick: z.string() }),
   /** Zero taken; mm. `medium` is the paper. */
   z.object({ type: z.literal("touched"), op, sizeAtZero: z.number(), medium: z.number() }),

@@ -24,6 +24,12 @@ export const toolNotes = ({ material }: Pick<WalkPlace, "material">): Warning[] 
   note(words(cautions.manual)),
 ];
 
+/** What stands in the spindle: a cutter by its id, or what a zero is found with; and how fast it turns. */
+export interface InSpindle {
+  tool: string;
+  rpm: Rpm;
+}
+
 /** What goes into the spindle, or turns otherwise. */
 export interface SpindleAsked {
   cutter: Cutter | undefined;

@@ -1,10 +1,9 @@
-import type { Axis } from "../frame/index.ts";
 import type { Pickup, TouchFrom } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Stroke } from "../recipes/index.ts";
 import { type AnyKey, isFaceKey, type OperationKey } from "../route/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
-import type { StepFit, StepMove } from "./feature-step.ts";
+import type { StepMeasure, StepMove } from "./step-parts.ts";
 import type { LivePass } from "./live-passes.ts";
 import type { Turns } from "./spindle-ticks.ts";
 import type { Tick } from "./tick.ts";
@@ -35,15 +34,7 @@ export interface Step {
   /** To be done in this order; a later one waits for those before it. */
   ticks: Tick[];
   pass: LivePass | null;
-  measure: {
-    of: Axis;
-    expected: Mm;
-    after: number;
-    final: boolean;
-    readings: Mm[];
-    /** How far down from the top it is cut, where the jaws hold what is not; mm. */
-    above: Mm | null;
-  } | null;
+  measure: StepMeasure | null;
   touch: {
     axis: "x" | "y" | "z";
     setting: Mm;
@@ -64,8 +55,6 @@ export interface Step {
   tool: { id: string | null; rpm: number | null } | null;
   /** Which way the spindle must turn, where a tool goes in or turns otherwise. */
   turns: Turns | null;
-  /** A size of a feature that is measured. */
-  fit: StepFit | null;
   notes: Warning[];
   done: boolean;
   minutes: number;
@@ -90,7 +79,6 @@ export function newStep<K extends AnyKey>(
     move: null,
     tool: null,
     turns: null,
-    fit: null,
     notes: [],
     minutes: 0,
     done: ticks.length > 0 && ticks.every((t) => t.done),

@@ -3,7 +3,8 @@ import { plan } from "../job/index.ts";
 import { demoShop } from "../shop/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { appended, walk } from "../../tests/support/walker.ts";
-import { effective, foldProgress, type Record, type RecordEvent, type StaleCause } from "./index.ts";
+import { effective, foldRecords, type Record, type RecordEvent, type StaleCause } from "./index.ts";
+import { faceCuts } from "../../tests/support/faces.ts";
 
 const op = "back/face" as const;
 /** Records of the demo block up to its second pass. */
@@ -34,7 +35,7 @@ describe("records", () => {
 
   test("records of another piece do not count", () => {
     const other = atSecondPass().map((r) => ({ ...r, piece: 2 }));
-    expect([foldProgress(other, 1).size, foldProgress(other, 2).size]).toEqual([0, 1]);
+    expect([foldRecords(other, 1).faces.size, foldRecords(other, 2).faces.size]).toEqual([0, 1]);
   });
 });
 
@@ -71,7 +72,7 @@ describe("where am I", () => {
     const more = appended(records, { type: "cleanup", op, clean: false });
     const again = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
     expect(again.steps[again.current]!.kind).toBe("cut");
-    expect(again.setups[0]!.to).toBeCloseTo(before.setups[0]!.to - 0.3, 6);
+    expect(faceCuts(again)[0]!.to).toBeCloseTo(faceCuts(before)[0]!.to - 0.3, 6);
     const { done } = walk(cheekBlock(), { until: (s) => s.id === "deburr" }, demoShop, more);
     expect(done.map((s) => s.kind)).toEqual(["cut", "cut", "cleanup"]);
   });
@@ -138,8 +139,8 @@ describe("the order of steps", () => {
     "setup %d: placed, clamped, checked where a tool goes in, zeroed, cut, cleaned, deburred, measured, taken out",
     (setup) => {
       const kinds = made.steps.filter((s) => s.setup === setup).map((s) => s.kind);
-      const { cutter, rpm } = made.setups[setup - 1]!.cut;
-      const before = made.setups[setup - 2]?.cut;
+      const { cutter, rpm } = faceCuts(made)[setup - 1]!.cut;
+      const before = faceCuts(made)[setup - 2]?.cut;
       const goesIn = before?.cutter !== cutter || before.rpm !== rpm;
       expect(kinds.includes("check")).toBe(goesIn);
       const order = ["place", "clamp", ...(goesIn ? ["check"] : []), "touch", "cut", "cleanup", "deburr"];
@@ -161,7 +162,7 @@ describe("the order of steps", () => {
   });
 
   test("every step and tick has an id of its own within its setup", () => {
-    for (const setup of made.setups) {
+    for (const setup of faceCuts(made)) {
       const steps = made.steps.filter((s) => s.op === setup.key);
       expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
       const ticks = steps.flatMap((s) => s.ticks.map((t) => t.id));
@@ -205,7 +206,7 @@ describe("a zero taken again in the middle of a face", () => {
   test("a reading before the first pass moves every stop", () => {
     const zeroed = upTo("cut-1");
     const plain = planned(zeroed).ladders[front]!;
-    const moved = planned(appended(zeroed, size(planned(zeroed).setups[3]!.from + 0.4))).ladders[front]!;
+    const moved = planned(appended(zeroed, size(faceCuts(planned(zeroed))[3]!.from + 0.4))).ladders[front]!;
     expect(moved.at(-1)!.sizeAfter).toBe(plain.at(-1)!.sizeAfter);
     expect(moved.at(-1)!.stop).toBeCloseTo(plain.at(-1)!.stop - 0.4, 1);
   });

@@ -1,7 +1,8 @@
-import { beginningOf, type Job, plan, type Plan } from "../../core/job/index.ts";
+import { type Job, plan, type Plan } from "../../core/job/index.ts";
 import { demoShop, type Shop } from "../../core/shop/index.ts";
 import {
   appended,
+  beginningOf,
   eventsToFinish,
   type Found,
   type Record,
@@ -50,7 +51,7 @@ export function eventsFor(step: Step, records: Record[], behavior: Behavior, ask
     found.reading = hundredth(
       step.measure.after > 0 ? truth(records, step.op) + (behavior.light ?? 0) : step.measure.expected,
     );
-  if (step.fit) found.reading = thousandth(step.fit.expected + (behavior.off?.(step) ?? 0));
+  if (step.measure?.fit) found.reading = thousandth(step.measure.expected + (behavior.off?.(step) ?? 0));
   return eventsToFinish(step, found).filter((e) => e.type !== "tick" || e.tick !== behavior.omit);
 }
 
@@ -70,7 +71,7 @@ export function walk(job: Job, behavior: Behavior = {}, shop: Shop = demoShop, s
     asked.set(step.op, count);
     const events = eventsFor(step, records, behavior, count);
     if (events.length === 0) return { plan: made, records, done };
-    records = appended(records, ...beginningOf(step, made, records), ...events);
+    records = appended(records, ...beginningOf(made.setups, step.op, records), ...events);
     done.push(step);
   }
   throw new Error("the walk does not end");

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useCallback } from "react";
 import type { CutComparison } from "../../../core/job/index.ts";
 import { type LengthUnit, mm, type QuantityKind, quantity, showParts } from "../../../core/quantity/index.ts";
-import type { Setup } from "../../../core/route/index.ts";
+import type { Cut } from "../../../core/cutting/index.ts";
 import type { Phrase } from "../../../core/working/index.ts";
 import { Chart, type ChartColors } from "../../instruments/chart.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -138,15 +138,15 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
 /** The machine's speeds against the recommended range. */
 export function SpeedsChart({
   comparison,
-  setup,
+  cut,
   unit,
 }: {
   comparison: CutComparison;
-  setup: Setup;
+  cut: Cut;
   unit: LengthUnit;
 }) {
   const { speeds } = comparison;
-  const { vcRange, vcWanted } = setup.cut;
+  const { vcRange, vcWanted } = cut;
   const option = useCallback(
     (c: ChartColors) => {
       const v = (value: number) => inUnit("cuttingSpeed", value, unit);
@@ -211,8 +211,8 @@ export function SpeedsChart({
       <chakra.p fontSize="13px" color="quiet">
         Range <Figure of={quantity("cuttingSpeed", vcRange[0])} /> to{" "}
         <Figure of={quantity("cuttingSpeed", vcRange[1])} />, aimed at{" "}
-        <Figure of={quantity("cuttingSpeed", vcWanted)} />; {setup.cut.rpm} rpm gives{" "}
-        <Figure of={quantity("cuttingSpeed", setup.cut.vc)} />.
+        <Figure of={quantity("cuttingSpeed", vcWanted)} />; {cut.rpm} rpm gives{" "}
+        <Figure of={quantity("cuttingSpeed", cut.vc)} />.
       </chakra.p>
     </Box>
   );

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { costKey } from "../../../core/job/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
+import { faceSetupsOf, featureSetupsOf, type Setup } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
@@ -8,11 +9,15 @@ import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
 const minutes = (value: number) => quantity("time", value);
+const minutesOf = (setups: readonly Setup[]) =>
+  setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0);
 
 /** Minutes by feature, and the changes of the drawing that would save most. */
 export function Cost() {
   const { plan, cost: askCost } = useJob();
   const cost = useAnswer("cost", plan, askCost);
+  const faces = faceSetupsOf(plan.setups);
+  const cutIn = featureSetupsOf(plan.setups);
   if (!cost || (cost.features.length === 0 && cost.savings.length === 0)) return null;
   return (
     <Section title="What the drawing costs">
@@ -31,18 +36,14 @@ export function Cost() {
           ))}
         </Table>
       )}
-      {plan.setups.length > 0 && (
+      {faces.length > 0 && (
         <chakra.p fontSize="14.5px" mt="6px">
-          Squaring the block takes{" "}
-          <Figure
-            of={minutes(plan.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0))}
-          />{" "}
-          in {plan.setups.at(-1)?.clamping} setups
-          {plan.features && plan.features.setups.length > 0 && (
+          Squaring the block takes <Figure of={minutes(minutesOf(faces))} /> in {faces.at(-1)?.clamping}{" "}
+          setups
+          {cutIn.length > 0 && (
             <>
-              , its features{" "}
-              <Figure of={minutes(plan.features.minutes.cutting + plan.features.minutes.handling)} /> in{" "}
-              {plan.features.setups.length} more, with placing and picking up zero
+              , its features <Figure of={minutes(minutesOf(cutIn))} /> in {cutIn.length} more, with placing
+              and picking up zero
             </>
           )}
           .

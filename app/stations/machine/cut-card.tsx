@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
-import { type Setup, travelOf } from "../../../core/route/index.ts";
+import { faceOf, type FaceSetup, travelOf } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
 import { Lanes } from "../../instruments/lanes.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
@@ -16,18 +17,19 @@ export function CutCard({
   setup,
   machine,
   vise,
-  of,
-  previous,
 }: {
   step: Step;
   pass: LivePass;
-  setup: Setup;
+  setup: FaceSetup;
   machine: Machine;
   vise: Vise;
-  of: number;
-  previous: number;
 }) {
-  const axis = depthAxis(setup);
+  const { plan } = useJob();
+  const op = faceOf(setup);
+  const { cut, sweep, face } = op;
+  const passes = plan.ladders[op.key] ?? [];
+  const previous = passes.findLast((p) => p.number < pass.number)?.stop ?? 0;
+  const axis = depthAxis(op);
   const screw = machine.axes[axis];
   const name = axis.toUpperCase();
   const handle =
@@ -38,14 +40,13 @@ export function CutCard({
         : machine.depthBy === "knee"
           ? "Raise the knee"
           : "Lower the head";
-  const { cut } = setup;
-  const { travel } = travelOf(setup, vise, pass.last);
+  const { travel } = travelOf({ cut, face, seat: setup.seat }, vise, pass.last);
   const vf = pass.last ? cut.finishVf : cut.vf;
   const lead = machine.axes[cut.feedAlong].lead;
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
-        Pass {pass.number} of {of}. {handle}{" "}
+        Pass {pass.number} of {passes.length}. {handle}{" "}
         {screw.readout === null ? `by the dial to this depth in ${name}` : `until ${name} reads`}
       </chakra.h1>
       <chakra.p
@@ -57,11 +58,11 @@ export function CutCard({
       >
         <Figure of={mm(pass.reads)} />
       </chakra.p>
-      {setup.sweep.side !== null && (
+      {sweep.side !== null && (
         <chakra.p fontSize={{ base: "20px", md: "26px" }}>
           <chakra.b color="accent">Z</chakra.b>{" "}
           <b>
-            <Figure of={mm(-setup.sweep.down)} />
+            <Figure of={mm(-sweep.down)} />
           </b>{" "}
           for all passes: go down there beside the part, clear of it
         </chakra.p>
@@ -112,7 +113,7 @@ export function CutCard({
         </Fact>
       </Box>
       <Box py="10px" fontSize={{ base: "16px", md: "18px" }}>
-        <Lanes of={setup.sweep} machine={machine} />
+        <Lanes of={sweep} machine={machine} />
       </Box>
       <Warnings of={step.notes} />
     </>

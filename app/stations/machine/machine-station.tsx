@@ -1,12 +1,11 @@
 import { chakra } from "@chakra-ui/react";
 import { equipment } from "../../../core/job/index.ts";
-import { isFaceStep } from "../../../core/steps/index.ts";
+import { setupWith } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Words } from "../../instruments/words.tsx";
-import { FaceStep } from "./face-step.tsx";
-import { FeatureStep } from "./feature-step.tsx";
 import { MachineFrame } from "./machine-frame.tsx";
+import { StepAtMachine } from "./step-at-machine.tsx";
 import { useWalk } from "./use-walk.ts";
 
 /** What do I do now? One step at a time, in letters readable at arm's length. */
@@ -16,24 +15,11 @@ export function MachineStation() {
   const { step } = walk;
   const { machine, vise } = equipment(job, shop);
   if (step && machine && vise) {
-    const face = isFaceStep(step) ? step : null;
-    const setup = face && plan.setups.find((s) => s.key === face.op);
+    const setup = setupWith(plan.setups, step.op);
     // Each operation keeps its own pad and dialog.
-    if (face && setup)
-      return <FaceStep key={step.op} step={face} setup={setup} machine={machine} vise={vise} walk={walk} />;
-    const at = plan.features?.setups.findIndex((s) => s.operations.some((o) => o.key === step.op)) ?? -1;
-    const features = plan.features?.setups[at];
-    if (features)
+    if (setup)
       return (
-        <FeatureStep
-          key={step.op}
-          step={step}
-          setup={features}
-          locating={plan.features!.locatings[at]!}
-          machine={machine}
-          vise={vise}
-          walk={walk}
-        />
+        <StepAtMachine key={step.op} step={step} setup={setup} machine={machine} vise={vise} walk={walk} />
       );
   }
   const finished = plan.steps.length > 0;

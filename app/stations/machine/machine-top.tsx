@@ -1,11 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
+import { setupWith } from "../../../core/route/index.ts";
 import type { Step } from "../../../core/steps/index.ts";
 import { Drawers } from "../../frame/drawers.tsx";
 import { TopLine } from "../../frame/top-line.tsx";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { featureSetupOf, setupPlace } from "../../instruments/setup-place.ts";
+import { setupPlace } from "../../instruments/setup-place.ts";
 import { useMachineTheme } from "../../instruments/local-setting.ts";
 
 /** Keeps the screen awake where the browser allows; over plain http it does not, and that is said. */
@@ -43,8 +44,7 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
   const [open, setOpen] = useState(false);
   const [theme, setTheme] = useMachineTheme();
   const awake = useAwake();
-  const setup =
-    plan.setups.find((s) => s.key === step?.op) ?? (step ? featureSetupOf(plan, step.op)?.setup : undefined);
+  const setup = setupWith(plan.setups, step?.op ?? null);
   const at = step ? plan.steps.indexOf(step) + 1 : total;
   return (
     <>

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { mm, quantity } from "../../../core/quantity/index.ts";
-import type { FeatureOperation } from "../../../core/route/index.ts";
+import type { FeatureSetup } from "../../../core/route/index.ts";
 import type { Machine } from "../../../core/shop/index.ts";
-import type { StepMove } from "../../../core/steps/index.ts";
+import type { Step, StepMove } from "../../../core/steps/index.ts";
 import { Pace } from "../../instruments/pace.tsx";
 import { Figure } from "../../instruments/words.tsx";
 
@@ -37,13 +37,16 @@ const how = {
 /** One move: where to stop on each axis in the largest letters, readout and dial from the one zero. */
 export function MoveCard({
   shown,
-  operation,
+  setup,
+  step,
   machine,
 }: {
   shown: StepMove;
-  operation: FeatureOperation;
+  step: Step;
+  setup: FeatureSetup;
   machine: Machine;
 }) {
+  const operation = setup.operations.find((o) => o.key === step.op)!;
   const { move, targets, of } = shown;
   const several = targets.length > 1;
   const { set } = operation;

@@ -3,11 +3,11 @@ import { touchAtEdge, touchAtTop } from "../../../core/figure/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import type { Step } from "../../../core/steps/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
-import { Notice } from "../../instruments/notice.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
 /** A datum picked up: what to set, with its sign drawn, and what is done in which order; a stale zero is crossed out. */
-export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup"]>; title: Step["title"] }) {
+export function PickupCard({ step, pickup }: { step: Step; pickup: NonNullable<Step["pickup"]> }) {
   const NAME = pickup.axis.toUpperCase();
   const halved = pickup.faces.length > 1;
   const byReadout = pickup.by === "readout";
@@ -16,7 +16,7 @@ export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup
   return (
     <>
       <chakra.h1 fontSize={{ base: "24px", md: "32px" }} mb="4px" lineHeight="1.15">
-        <Words of={title} />
+        <Words of={step.title} />
       </chakra.h1>
       {pickup.stale && (
         <Notice severity="stop" role="alert">
@@ -59,6 +59,9 @@ export function PickupCard({ pickup, title }: { pickup: NonNullable<Step["pickup
       <chakra.p fontSize="16px" color="quiet" mt="4px">
         The zero is then known within <Figure of={mm(pickup.error)} decimals={3} />.
       </chakra.p>
+      <Box mt="8px" fontSize="17px">
+        <Warnings of={step.notes} />
+      </Box>
     </>
   );
 }

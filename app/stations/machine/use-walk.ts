@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from "react";
 import { useNavigate, useParams } from "react-router";
 import { keyFromSlug } from "../../../core/route/index.ts";
-import { foldFeatures, foldProgress, type Step } from "../../../core/steps/index.ts";
+import { foldRecords, type Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { stepUrl } from "./machine-frame.tsx";
 
@@ -14,8 +14,7 @@ export function useWalk() {
   const current = plan.steps[plan.current];
   const asked = plan.steps.find((s) => s.op === key && s.id === stepId);
   const step: Step | undefined = asked ?? current;
-  const progress = useMemo(() => foldProgress(records, piece), [records, piece]);
-  const features = useMemo(() => foldFeatures(records, piece), [records, piece]);
+  const progress = useMemo(() => foldRecords(records, piece), [records, piece]);
 
   // The URL names the step; whoever looks at the step under way is led on when it is done. A revalidation can swallow a
   // navigation, so it is asked for again until it has happened.
@@ -39,5 +38,5 @@ export function useWalk() {
     following.current = false;
     void navigate(stepUrl(job.id, to, piece));
   };
-  return { step, current, lost: stepId !== undefined && !asked, move, progress, features };
+  return { step, current, lost: stepId !== undefined && !asked, move, progress };
 }

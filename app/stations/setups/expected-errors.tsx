@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react";
 import { referenceGraph } from "../../../core/figure/index.ts";
 import type { Face } from "../../../core/frame/index.ts";
 import { errorKey } from "../../../core/job/index.ts";
-import { hangingOn, referenceChain } from "../../../core/route/index.ts";
+import { faceSetupsOf, hangingOn, locatedIn, referenceChain } from "../../../core/route/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
@@ -11,7 +11,7 @@ import { Expected } from "./routes-compared.tsx";
 /** What each face is cut from, what hangs on it, and what to expect of every pair of faces. */
 export function ExpectedErrors({ face }: { face: Face }) {
   const { plan } = useJob();
-  const links = referenceChain(plan.setups);
+  const links = referenceChain(faceSetupsOf(plan.setups).map(locatedIn));
   const number = (of: Face) => links.findIndex((l) => l.face === of) + 1;
   const hanging = hangingOn(links, face);
   return (

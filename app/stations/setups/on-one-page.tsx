@@ -1,13 +1,50 @@
 import { Box } from "@chakra-ui/react";
-import type { Figure } from "../../../core/figure/index.ts";
+import { type Figure, faceSheet, setupSheet } from "../../../core/figure/index.ts";
+import { equipment } from "../../../core/job/index.ts";
+import {
+  faceOf,
+  type FaceSetup,
+  type FeatureSetup,
+  isFaceSetup,
+  type Setup,
+} from "../../../core/route/index.ts";
+import type { Vise } from "../../../core/shop/index.ts";
+import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
 import { Section } from "../../instruments/section.tsx";
+import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 
 /** A setup as one page to take to the machine. Everything beside it on screen is left out of print. */
-export const OnOnePage = ({ sheet, saveAs }: { sheet: Figure; saveAs: string }) => (
-  <Section title="On one page, for the machine (printing prints this page)">
-    <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
-      <FigureView figure={sheet} saveAs={saveAs} />
-    </Box>
-  </Section>
-);
+export const SetupOnOnePage = ({ setup, vise }: { setup: Setup; vise: Vise }) =>
+  isFaceSetup(setup) ? <FacePage setup={setup} vise={vise} /> : <FeaturePage setup={setup} vise={vise} />;
+
+function FacePage({ setup, vise }: { setup: FaceSetup; vise: Vise }) {
+  const { job, plan, shop, unit } = useJob();
+  const { machine } = equipment(job, shop);
+  const { key, cut } = faceOf(setup);
+  const cutter = shop.cutters.find((c) => c.id === cut.cutter);
+  if (!machine || !cutter) return null;
+  const passes = plan.ladders[key] ?? [];
+  const title = `${job.name}, setup ${setup.number}`;
+  return <Page setup={setup} sheet={faceSheet({ title, setup, passes, cutter, machine, vise, unit })} />;
+}
+
+function FeaturePage({ setup, vise }: { setup: FeatureSetup; vise: Vise }) {
+  const { job, unit } = useJob();
+  const { drawn, locating } = useDrawnSetup(setup);
+  const { site, cutouts } = drawn;
+  const title = `${job.name}, setup ${setup.number}`;
+  return <Page setup={setup} sheet={setupSheet({ title, setup, locating, site, cutouts, vise, unit })} />;
+}
+
+function Page({ setup, sheet }: { setup: Setup; sheet: Figure }) {
+  const { job } = useJob();
+  return (
+    <Section title="On one page, for the machine (printing prints this page)">
+      <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
+        <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setup.number}`} />
+      </Box>
+    </Section>
+  );
+}

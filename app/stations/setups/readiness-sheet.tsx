@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { equipment } from "../../../core/job/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
-import { readiness } from "../../../core/route/index.ts";
+import { faceOf, faceSetupsOf, readiness } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -13,11 +13,12 @@ const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
 export function ReadinessSheet() {
   const { job, plan, shop } = useJob();
   const { machine, vise } = equipment(job, shop);
+  const faces = faceSetupsOf(plan.setups).map(faceOf);
   const within = Math.min(
-    ...plan.setups.filter((s) => s.sized).map((s) => (s.limits.upper - s.limits.lower) / 2),
+    ...faces.filter((f) => f.sized).map(({ limits }) => (limits.upper - limits.lower) / 2),
     ...plan.errors.flatMap((e) => e.tolerance ?? []),
   );
-  const sizes = plan.setups.map((s) => s.to);
+  const sizes = faces.map((f) => f.to);
   const serving = shop.instruments.filter((i) => sizes.some((s) => s >= i.from && s <= i.to));
   if (!machine || !vise || !Number.isFinite(within)) return null;
   return (

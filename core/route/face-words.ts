@@ -9,10 +9,11 @@ import { noCut } from "./held.ts";
 import { extentOf } from "./operation.ts";
 import { rankSeats } from "./round-the-block.ts";
 import { capital } from "./capital.ts";
-import { type Setup } from "./setup-facts.ts";
+import type { FaceOperation, FaceSetup } from "./setup.ts";
 
 /** A setup before it is put in words. */
-export type Facts = Omit<Setup, "title" | "reasons" | "warnings" | "minutes" | "looks" | "sweep">;
+export type Facts = Omit<FaceSetup, "operations" | "device" | "title" | "reasons" | "warnings" | "minutes"> &
+  Omit<FaceOperation, "by" | "looks" | "sweep">;
 
 /** What is done in a setup, in a sentence. */
 export function titleOf(setup: Facts): Phrase {

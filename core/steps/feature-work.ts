@@ -16,10 +16,10 @@ import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
-import { clamping, placing, takeOut } from "./feature-holding-ticks.ts";
 import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import {
+  type InSpindle,
   type SpindleAsked,
   speedTicks,
   spindleTicks,
@@ -27,22 +27,21 @@ import {
   turnsOf,
   type WalkPlace,
 } from "./spindle-ticks.ts";
+import { howMeasured } from "./step-parts.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
 import type { MakeTick, Tick } from "./tick.ts";
 
 /**
- * The steps of a setup in which features are cut: placing, pick-up on every axis, then tool by tool and move by move, with what is
- * measured and deburred. No move before its zero is good (M44); order locked so that nothing ploughs in (M24).
+ * The cuts of features in a setup: pick-up on every axis, then tool by tool and move by move, with what is measured and deburred.
+ * No move before its zero is good (M44); order locked so that nothing ploughs in (M24).
  */
-export function featureStepsOf(
+export function featureWork(
   setup: FeatureSetup,
   locating: Locating,
   states: States,
   place: WalkPlace,
 ): Step[] {
   const { machine, shop } = place;
-  const first = setup.operations[0];
-  if (!first) return [];
   const steps: Step[] = [];
   const add = (op: FeatureOperation, kind: StepKind, id: string, title: Phrase, more: Partial<Step> = {}) => {
     steps.push(newStep(op.key, setup.number, kind, id, title, more));
@@ -57,25 +56,8 @@ export function featureStepsOf(
   const shifts = wallShifts(setup, states);
   const movesOf = setupMoves(setup, locating, shifts);
   const lost = lostZeros(setup, states, movesOf);
-  const moved = Math.max(0, ...lost.flatMap((l) => (l.cause === "moved" ? [l.seq] : [])));
-  add(first, "place", "place", setup.title, {
-    ticks: placing(setup, tickOf(first)),
-    notes: setup.warnings,
-    minutes: handlingTimes.setup / 2,
-  });
-  if (setup.entry !== "stays" || moved > 0)
-    add(
-      first,
-      "clamp",
-      "clamp",
-      setup.seat.tap ? words("Tighten, then tap it down") : words("Tighten, then indicate"),
-      {
-        ticks: clamping(setup, (id, phrase) => tickOf(first)(id, phrase, moved)),
-        minutes: handlingTimes.setup / 2,
-      },
-    );
   /** What stands in the spindle, and how fast it turns. */
-  let spindle: { tool: string; rpm: number } | null = null;
+  let spindle: InSpindle | null = null;
   /** Which way each axis moved when it was last set (M25). */
   const toward: { x: 1 | -1; y: 1 | -1; z: 1 | -1 } = { x: 1, y: 1, z: -1 };
   setup.operations.forEach((op, i) => {
@@ -171,17 +153,6 @@ export function featureStepsOf(
         },
       );
     if (op.measure) measuring(op, op.measure);
-  });
-  const last = setup.operations.at(-1)!;
-  add(last, "takeOut", "out", words("Loosen and take out"), {
-    ticks: takeOut(setup, tickOf(last)),
-    notes: [
-      warn(
-        rule(
-          "M08.left",
-        )`What was put in comes out before the next setup: a parallel, stop or block left in lifts the part.`,
-      ),
-    ],
   });
   return steps;
 
@@ -295,7 +266,17 @@ export function featureStepsOf(
       const done = (state?.measured ?? 0) > round;
       const id = round === 0 ? `measure-${measured.size}` : `measure-${measured.size}-${round + 1}`;
       add(op, "measure", id, say`Measure ${measured.name}${round > 0 ? " again" : ""}`, {
-        fit: { measured, path: `${op.feature}/${measured.size}`, expected, readings, left },
+        measure: {
+          of: `${op.feature}/${measured.size}`,
+          how: howMeasured(measured),
+          expected,
+          after: 0,
+          final: !measured.before,
+          required: false,
+          readings,
+          above: null,
+          fit: { measured, left },
+        },
         notes: [
           warn(words(cautions.measure)),
           ...fitNotes(op, measured, left, readings, round + 1 < mostRounds),

@@ -7,8 +7,8 @@ import { note, type Phrase, rule, say, warn, type Warning } from "../working/ind
 import { handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
 import { type RouteContext } from "./route-context.ts";
-import { type Setup } from "./setup-facts.ts";
-import { extentReasons, type Facts, holdingReasons, titleOf } from "./setup-words.ts";
+import type { FaceSetup } from "./setup.ts";
+import { extentReasons, type Facts, holdingReasons, titleOf } from "./face-words.ts";
 import { sweepOfFace } from "./sweep-of-face.ts";
 import { travelOf } from "./travel.ts";
 
@@ -16,19 +16,29 @@ import { travelOf } from "./travel.ts";
 export type Described = Facts & { endReason: Phrase | null };
 
 /** Puts title, reasons, warnings and minutes to a setup, all from its facts. */
-export function describeSetup({ endReason, ...setup }: Described, context: RouteContext): Setup {
-  const { before, seat, cut } = setup;
+export function describeFaceSetup({ endReason, ...setup }: Described, context: RouteContext): FaceSetup {
+  const { number, clamping, entry, stays, at, seat, before, placed, after, turn } = setup;
+  const { key, face, axis, cut, task, why, from, to, sized, limits } = setup;
   const looks =
     cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null;
   const cutter = context.everyCutter.find((c) => c.id === cut.cutter) ?? null;
   const sweep = sweepOfFace({ ...setup, looks }, cutter, context.vise);
   return {
-    ...setup,
-    looks,
-    sweep,
+    number,
+    clamping,
+    entry,
+    stays,
+    at,
+    seat,
+    device: seat.table ? "table" : "vise",
+    before,
+    placed,
+    after,
+    turn,
+    operations: [{ by: "face", key, face, axis, looks, cut, sweep, task, why, from, to, sized, limits }],
     title: titleOf(setup),
     reasons: [
-      ...(setup.entry === "stays"
+      ...(entry === "stays"
         ? [
             say`The part stays clamped: what is cut now is square and parallel to what was cut before, by the machine alone.`,
           ]
@@ -40,24 +50,24 @@ export function describeSetup({ endReason, ...setup }: Described, context: Route
     warnings: [
       ...(context.vise.id === seat.vise
         ? viseWarnings(setup, context)
-        : setup.entry === "stays"
+        : entry === "stays"
           ? []
-          : seatWarnings(before, seat, cut.kind === "side" || setup.stays)),
+          : seatWarnings(before, seat, cut.kind === "side" || stays)),
       ...cut.warnings,
-      ...(setup.sized && setup.from < setup.limits.lower
+      ...(sized && from < limits.lower
         ? [
             warn(
               rule(
                 "M01.already",
-              )`The block is ${mm(setup.from)} and the lower limit is ${mm(setup.limits.lower)}: it is under size before this cut.`,
+              )`The block is ${mm(from)} and the lower limit is ${mm(limits.lower)}: it is under size before this cut.`,
             ),
           ]
         : []),
       ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
     ],
     minutes: {
-      cutting: setup.from - setup.to <= noCut ? 0 : minutesOfFace(sweep, cut),
-      handling: handlingOf(setup.entry, setup.sized),
+      cutting: from - to <= noCut ? 0 : minutesOfFace(sweep, cut),
+      handling: handlingOf(entry, sized),
     },
   };
 }

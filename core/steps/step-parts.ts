@@ -1,8 +1,8 @@
 import { type Stroke, type Measured } from "../recipes/index.ts";
 import type { Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import type { FeatureKey } from "../route/index.ts";
 import type { MeasuredHow } from "../shop/index.ts";
+import type { ReadingOf } from "./record.ts";
 
 /** Where one axis stops. */
 export interface MoveTarget {
@@ -28,13 +28,21 @@ export interface StepMove {
 export const howMeasured = ({ size, grows }: Measured): MeasuredHow =>
   grows ? (/depth/i.test(size) ? "depth" : "inside") : "outside";
 
-/** A size of a feature that is measured, with what the readings so far leave. */
-export interface StepFit {
-  measured: Measured;
-  path: FeatureKey;
-  /** What it should be now: before the last wall more or less than the target. */
+/** A size that is measured. */
+export interface StepMeasure {
+  of: ReadingOf;
+  how: MeasuredHow;
+  /** What it should be now, mm. */
   expected: Mm;
-  readings: Mm[];
-  /** What is still to come off to the target by the last reading, mm; null without one. */
-  left: Mm | null;
+  /** After how many passes of a face; 0 for a feature. */
+  after: number;
+  /** The last of its operation. */
+  final: boolean;
+  /** It is not to be left out. */
+  required: boolean;
+  readings: readonly Mm[];
+  /** How far down from the top it is cut, where the jaws hold what is not; mm. */
+  above: Mm | null;
+  /** Of a feature: what is measured, and what is still to come off by the last reading, mm; null without one. */
+  fit: { measured: Measured; left: Mm | null } | null;
 }

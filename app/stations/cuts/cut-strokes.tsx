@@ -1,0 +1,95 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { faceView } from "../../../core/figure/index.ts";
+import { cutKey } from "../../../core/job/index.ts";
+import {
+  faceOf,
+  type FaceSetup,
+  type FeatureOperation,
+  type FeatureSetup,
+  isFaceSetup,
+  type Operation,
+  type Setup,
+} from "../../../core/route/index.ts";
+import { strokesNow } from "../../../core/steps/index.ts";
+import { fileName } from "../../instruments/download.ts";
+import { FigureView } from "../../instruments/figure-view.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Lanes } from "../../instruments/lanes.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { PassLadder } from "../../instruments/pass-ladder.tsx";
+import { Section } from "../../instruments/section.tsx";
+import { OperationFromAbove } from "../../instruments/setup-from-above.tsx";
+import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
+import { useEquipment } from "../../instruments/use-equipment.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
+import { MovesTable } from "./moves-table.tsx";
+
+/** Where the cutter goes, seen from above, and where it stops: pass by pass, or move by move. */
+export function CutStrokes({ setup, operation }: { setup: Setup; operation: Operation }) {
+  if (isFaceSetup(setup)) return <FaceStrokes setup={setup} />;
+  return operation.by === "face" ? null : <FeatureStrokes setup={setup} operation={operation} />;
+}
+
+const sideBySide = {
+  display: "grid",
+  gridTemplateColumns: { base: "minmax(0, 1fr)", md: "minmax(0, 1.3fr) minmax(0, 1fr)" },
+  gap: "0 24px",
+} as const;
+
+function FaceStrokes({ setup }: { setup: FaceSetup }) {
+  const { job, plan } = useJob();
+  const { machine, vise } = useEquipment();
+  const op = faceOf(setup);
+  const passes = plan.ladders[op.key] ?? [];
+  const strokes = strokesNow(op, passes);
+  return (
+    <>
+      {strokes.length > 0 && vise && (
+        <Section title="Lanes, seen from above">
+          <Box {...sideBySide}>
+            <Box>
+              <FigureView
+                figure={faceView(setup, strokes, vise)}
+                maxHeight="330px"
+                saveAs={`${fileName(job.name)}-${op.key.replace("/", "-")}`}
+              />
+            </Box>
+            {machine && <Lanes of={op.sweep} machine={machine} />}
+          </Box>
+        </Section>
+      )}
+      <Section title="Passes: depth, and where to stop from zero">
+        <PassLadder
+          passes={passes}
+          corrections={plan.corrections[op.key] ?? []}
+          current={passes.find((p) => !p.done)?.number ?? null}
+        />
+        <chakra.p fontSize="14px" mt="4px">
+          <Worked at={cutKey(op.key, "stop")}>How the next stop is worked</Worked>
+        </chakra.p>
+      </Section>
+    </>
+  );
+}
+
+function FeatureStrokes({ setup, operation }: { setup: FeatureSetup; operation: FeatureOperation }) {
+  const { job } = useJob();
+  const { machine } = useEquipment();
+  const { movesOf } = useDrawnSetup(setup);
+  const [at, setAt] = useState<number | null>(null);
+  const moves = movesOf(operation);
+  if (moves.length === 0) return <Notice severity="note">Handwork: nothing moves at the machine.</Notice>;
+  return (
+    <Section title={`${moves.length} moves, from the one zero`}>
+      <OperationFromAbove
+        setup={setup}
+        operation={operation}
+        at={at}
+        maxHeight="400px"
+        saveAs={`${fileName(job.name)}-${operation.key.replace("/", "-")}`}
+      />
+      {machine && <MovesTable moves={moves} machine={machine} at={at} onAt={setAt} />}
+    </Section>
+  );
+}

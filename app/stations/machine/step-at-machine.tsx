@@ -1,0 +1,163 @@
+import { Box } from "@chakra-ui/react";
+import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
+import type { Machine, Vise } from "../../../core/shop/index.ts";
+import {
+  beginningOf,
+  eventsOfPress,
+  eventsToLeaveOut,
+  progressOf,
+  type RecordEvent,
+  type Step,
+} from "../../../core/steps/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Warnings } from "../../instruments/notice.tsx";
+import { ReadingPad } from "../../instruments/reading-pad.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { CleanupCard } from "./cleanup-card.tsx";
+import { CutCard } from "./cut-card.tsx";
+import { OperationSide, StepPicture } from "./operation-side.tsx";
+import { MachineFrame, StepHead } from "./machine-frame.tsx";
+import { MeasureCard } from "./measure-card.tsx";
+import { MoveCard } from "./move-card.tsx";
+import { padOf } from "./pad.ts";
+import { PickupCard } from "./pickup-card.tsx";
+import { lookedAt, SetupGateCard, useSetupGate } from "./setup-gate.tsx";
+import { StepButtons } from "./step-buttons.tsx";
+import { TickCard } from "./tick-card.tsx";
+import { TouchCard } from "./touch-card.tsx";
+import { useStepKeys } from "./use-step-keys.ts";
+import type { useWalk } from "./use-walk.ts";
+import { Wrong } from "./wrong.tsx";
+
+/** One step of a setup: placing, a tool, a zero, a pass or a move, a size. */
+export function StepAtMachine({
+  step,
+  setup,
+  machine,
+  vise,
+  walk,
+}: {
+  step: Step;
+  setup: Setup;
+  machine: Machine;
+  vise: Vise;
+  walk: ReturnType<typeof useWalk>;
+}) {
+  const { plan, records, working } = useJob();
+  const submit = useSubmit();
+  const { current, lost, progress } = walk;
+  const state = progressOf(progress, step.op);
+  const mine = plan.steps.filter((s) => s.op === step.op);
+  const send = (...events: RecordEvent[]) => {
+    if (events.length > 0)
+      void submit.append(...beginningOf(plan.setups, step.op, state ? records : []), ...events);
+  };
+  const isCurrent = step === current;
+  const gate = useSetupGate(step, state?.ticks.has(lookedAt) ?? false);
+  const act = () => {
+    if (isCurrent && !submit.busy && !gate.holds) send(...eventsOfPress(step));
+  };
+  const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
+  const pad = padOf(step, {
+    setup,
+    mine,
+    state,
+    passes: (isFaceSetup(setup) && plan.ladders[faceOf(setup).key]) || [],
+  });
+  const measures = step.measure !== null && isCurrent;
+  const open = measures || extraPad ? pad : null;
+
+  return (
+    <MachineFrame
+      step={step}
+      busy={submit.busy || working}
+      side={<OperationSide step={step} setup={setup} vise={vise} />}
+    >
+      <StepHead
+        mine={mine}
+        step={step}
+        current={current}
+        lost={lost}
+        elsewhere={Boolean(submit.answer && !submit.answer.ok && "elsewhere" in submit.answer)}
+      />
+      <Warnings of={plan.rechecks} />
+      {step.pass && isFaceSetup(setup) && (
+        <CutCard step={step} pass={step.pass} setup={setup} machine={machine} vise={vise} />
+      )}
+      {step.move && !isFaceSetup(setup) && (
+        <MoveCard shown={step.move} step={step} setup={setup} machine={machine} />
+      )}
+      {(step.pass ?? step.move) && (
+        <Box hideFrom="lg" mt="10px">
+          <StepPicture step={step} setup={setup} vise={vise} maxHeight="34vh" />
+        </Box>
+      )}
+      {step.pickup && <PickupCard step={step} pickup={step.pickup} />}
+      {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
+      <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
+      {step.ticks.length > 0 && (
+        <TickCard
+          step={step}
+          enabled={isCurrent && !submit.busy && !gate.holds}
+          onTick={(tick) => send({ type: "tick", op: step.op, tick })}
+        />
+      )}
+      {step.kind === "cleanup" && isFaceSetup(setup) && (
+        <CleanupCard step={step} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={send} />
+      )}
+      {step.measure && <MeasureCard step={step} measure={step.measure} />}
+      {open && (
+        <Box mt="12px">
+          <ReadingPad
+            key={`${open.key}-${sent}`}
+            of={open.of}
+            how={open.how}
+            expected={open.expected}
+            before={open.before}
+            readings={open.readings}
+            initialText={sent}
+            {...(measures ? { onFinished: act } : {})}
+            onReading={(reading) => {
+              clearSent();
+              send({ type: "reading", op: step.op, of: open.of, ...reading });
+            }}
+          />
+        </Box>
+      )}
+      <StepButtons
+        done={doneWords(step)}
+        enabled={isCurrent}
+        busy={submit.busy}
+        measuring={
+          measures
+            ? {
+                read: step.measure!.readings.length > 0,
+                onLeave: step.measure?.required ? null : () => send(...eventsToLeaveOut(step)),
+              }
+            : null
+        }
+        onDone={act}
+        reading={pad && { open: open !== null, onToggle: () => setExtraPad(!extraPad) }}
+        onWrong={() => setWrong(true)}
+      />
+      {wrong && (
+        <Wrong
+          clamping={setup.clamping}
+          begun={state !== undefined}
+          onClose={() => setWrong(false)}
+          onStale={(cause) => {
+            send({ type: "stale", op: step.op, cause });
+            setWrong(false);
+          }}
+        />
+      )}
+    </MachineFrame>
+  );
+}
+
+/** What the large button says of a step; null where it is not done by one. */
+function doneWords({ pickup, touch, pass, move }: Step): string | null {
+  if (pickup ?? touch) return "Zero is taken";
+  if (pass) return "Cut done";
+  return move && (move.move.kind === "go" ? "I am there" : "Cut done");
+}

@@ -1,0 +1,17 @@
+import { faceOf, isFaceSetup, type Setup } from "../route/index.ts";
+import type { Cutter, Vise } from "../shop/index.ts";
+import { featureSection } from "./feature-section.ts";
+import type { Figure } from "./figure.ts";
+import { jawSection } from "./jaw-section.ts";
+
+/** How the part is held in a setup and what comes off; null where the cutter of a face is gone from the shop. */
+export function setupSection(
+  setup: Setup,
+  vise: Vise,
+  cutters: readonly Cutter[],
+  { small }: { small: boolean },
+): Figure | null {
+  if (!isFaceSetup(setup)) return featureSection(setup, vise, small);
+  const cutter = cutters.find((c) => c.id === faceOf(setup).cut.cutter);
+  return cutter ? jawSection(setup, vise, cutter, { small }) : null;
+}

@@ -1,0 +1,127 @@
+import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
+import {
+  faceSetupsOf,
+  keyOfSetup,
+  locatedIn,
+  predictedErrors,
+  referenceChain,
+  type Setup,
+} from "../route/index.ts";
+import { inUse, type Shop } from "../shop/index.ts";
+import {
+  cutsMetal,
+  effective,
+  foldRecords,
+  type InSpindle,
+  type Progress,
+  type Record as JobRecord,
+  spindleAfter,
+  type Step,
+  stepsOf,
+  type WalkPlace,
+} from "../steps/index.ts";
+import { drawnPart, effectivePart } from "./effective-part.ts";
+import { equipment } from "./equipment.ts";
+import type { Job } from "./job.ts";
+import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
+import { statusOf } from "./plan-status.ts";
+import type { Plan } from "./plan.ts";
+import { recheckWarnings } from "./recheck.ts";
+import { missingFeatures, requirementsOf } from "./requirement.ts";
+import { retargetFindings } from "./size-moves.ts";
+
+export interface PlanInputs {
+  job: Job;
+  records: JobRecord[];
+  shop: Shop;
+  piece: number;
+  /** Handbook values the person changed. */
+  own?: OwnHandbook;
+}
+
+/**
+ * The whole plan of a job, derived in stages: what is drawn, the setups, their steps, what the readings say. The same decisions
+ * and records give the same plan. Never throws for what a person can enter; what cannot be planned is a refusal with a reason and
+ * a suggestion.
+ */
+export function plan({ job, records, shop: everything, piece, own = noOwnValues }: PlanInputs): Plan {
+  const shop = inUse(everything);
+  const part = effectivePart(job);
+  const target = partSizes(part);
+  const progress = foldRecords(records, piece);
+  const { machine, vise, material } = equipment(job, everything, own);
+  const findings = [...checkDrawing(drawnPart(job), shop, own, machine), ...retargetFindings(job)];
+  const overrides = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
+  const drawn = {
+    findings,
+    target,
+    cutBegun: effective(records).some((r) => r.piece === piece && cutsMetal(r)),
+  };
+  const judge = (setups: readonly Setup[]) =>
+    requirementsOf({ job, part, setups, records, shop: everything, faces: progress.faces, piece });
+  const told = (made: Omit<Plan, "status">): Plan => ({ ...made, status: statusOf(job, made) });
+  if (!target || findings.some(stopsPlan) || !machine || !vise || !material)
+    return told({
+      ...drawn,
+      ...nothingPlanned,
+      ...nothingWalked,
+      overrides: overrides.map(withoutObject),
+      requirements: judge([]),
+    });
+  const asked: SetupsAsked = {
+    job,
+    part,
+    target,
+    findings,
+    progress,
+    equipped: { machine, vise, material },
+    shop: everything,
+    overrides,
+  };
+  const made = part.shaft ? shaftSetups(asked) : blockSetups(asked);
+  const { setups, zeros, features } = made;
+  const faces = faceSetupsOf(setups);
+  const steps = stepsOfSetups(setups, zeros, progress, { machine, shop, material });
+  const firstOpen = steps.findIndex((step) => !step.done);
+  const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
+  const handling = setups.reduce((sum, s) => sum + s.minutes.handling, 0);
+  return told({
+    ...drawn,
+    ...made,
+    rechecks: recheckWarnings(faces, records, piece, part),
+    steps,
+    current: firstOpen === -1 ? steps.length : firstOpen,
+    corrections: Object.fromEntries([...progress.faces].map(([key, state]) => [key, state.corrections])),
+    errors: predictedErrors(referenceChain(faces.map(locatedIn), vise), { ...part, target, machine, vise }),
+    requirements: judge(setups),
+    missing: features ? missingFeatures(features, steps, part) : [],
+    minutes: { cutting, handling, total: cutting + handling },
+  });
+}
+
+/** What there is of a plan before its setups are planned. */
+const nothingWalked = {
+  rechecks: [],
+  steps: [],
+  current: 0,
+  corrections: {},
+  errors: [],
+  missing: [],
+  minutes: { cutting: 0, handling: 0, total: 0 },
+} satisfies Partial<Plan>;
+
+/** The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next. */
+function stepsOfSetups(
+  setups: readonly Setup[],
+  zeros: Plan["zeros"],
+  progress: Progress,
+  place: WalkPlace,
+): Step[] {
+  let spindle: InSpindle | null = null;
+  return setups.flatMap((setup) => {
+    const steps = stepsOf({ setup, locating: zeros[keyOfSetup(setup)] ?? null, progress, place, spindle });
+    spindle = spindleAfter(setup, steps) ?? spindle;
+    return steps;
+  });
+}

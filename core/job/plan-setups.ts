@@ -1,0 +1,162 @@
+import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
+import type { Material } from "../handbook/index.ts";
+import { blockedFeatures, type DrawingFinding, type Part } from "../part/index.ts";
+import { mm, tidy } from "../quantity/index.ts";
+import { extentOf, faceOf, keyOfSetup, planRoute } from "../route/index.ts";
+import type { Machine, Shop, Vise } from "../shop/index.ts";
+import type { Spare, SpareVerdict } from "../stock/index.ts";
+import { begunOf, type FaceProgress, livePasses, minutesOfPasses, type Progress } from "../steps/index.ts";
+import { precise, rule, stop, type Warning, words } from "../working/index.ts";
+import { isOfFeature, type PlannedFeatures, planFeaturesOf } from "./feature-plan.ts";
+import type { Job } from "./job.ts";
+import type { Override } from "./override.ts";
+import type { Plan } from "./plan.ts";
+import { planStart } from "./plan-start.ts";
+import { type OverrideReport, settleAll } from "./settle-overrides.ts";
+
+export interface SetupsAsked {
+  job: Job;
+  part: Part;
+  target: Sizes;
+  findings: readonly DrawingFinding[];
+  progress: Progress;
+  equipped: { machine: Machine; vise: Vise; material: Material };
+  shop: Shop;
+  overrides: readonly Override[];
+}
+
+/** What a plan has of its setups, before anything is walked. */
+export type PlannedSetups = Pick<
+  Plan,
+  | "setups"
+  | "zeros"
+  | "refusal"
+  | "warnings"
+  | "features"
+  | "ladders"
+  | "overrides"
+  | "spares"
+  | "spareVerdict"
+  | "raw"
+>;
+
+export const nothingPlanned = {
+  setups: [],
+  zeros: {},
+  refusal: null,
+  warnings: [],
+  features: null,
+  ladders: {},
+  spares: null,
+  spareVerdict: "unmeasured",
+  raw: null,
+} satisfies Partial<PlannedSetups>;
+
+export const withoutObject = (override: Override): OverrideReport => ({
+  override,
+  state: "withoutObject",
+  why: words("Nothing is planned yet."),
+});
+
+/** A shaft comes turned: only what is drawn into it is cut. */
+export function shaftSetups(asked: SetupsAsked): PlannedSetups {
+  const { overrides } = asked;
+  const features = featuresOn(asked, null, null);
+  return {
+    ...nothingPlanned,
+    setups: features?.setups ?? [],
+    zeros: zerosOf(features),
+    features,
+    overrides: features
+      ? [...overrides.filter((o) => !isOfFeature(o)).map(withoutObject), ...features.reports]
+      : overrides.map(withoutObject),
+  };
+}
+
+/** A block: its faces by the school chosen, then what is drawn into it. */
+export function blockSetups(asked: SetupsAsked): PlannedSetups {
+  const { job, part, target, progress, equipped, shop, overrides } = asked;
+  const { machine } = equipped;
+  const { spares, raw, context } = planStart(job, part, target, equipped, shop);
+  const begun = [...progress.faces.values()].map((state) =>
+    begunOf(state, moreAllowed(state, spares, target)),
+  );
+  const settled = settleAll(
+    overrides.filter((o) => !isOfFeature(o)),
+    raw,
+    begun,
+    context,
+  );
+  const route = planRoute(raw, begun, context);
+  const last = route.setups.at(-1) ?? null;
+  const features = route.refusal === null ? featuresOn(asked, last?.after ?? raw, last) : null;
+  const ladders: Plan["ladders"] = {};
+  const faces = route.setups.map((setup) => {
+    const op = faceOf(setup);
+    const passes = livePasses(op, progress.faces.get(op.key) ?? null, machine);
+    ladders[op.key] = passes;
+    // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
+    return { ...setup, minutes: { ...setup.minutes, cutting: minutesOfPasses(op, passes) } };
+  });
+  // The last face's setup goes on with features cut in the same clamping.
+  if (features?.setups[0]?.entry === "stays" && faces.length > 0) faces.at(-1)!.stays = true;
+  return {
+    setups: [...faces, ...(features?.setups ?? [])],
+    zeros: zerosOf(features),
+    refusal: route.refusal,
+    warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
+    features,
+    ladders,
+    overrides: [
+      ...settled,
+      ...(features ? features.reports : overrides.filter(isOfFeature).map(withoutObject)),
+    ],
+    spares,
+    spareVerdict: worst.find((v) => axisNames.some((axis) => spares[axis].verdict === v)) ?? "enough",
+    raw,
+  };
+}
+
+function featuresOn(
+  { part, findings, progress, equipped, shop, overrides }: SetupsAsked,
+  piece: Parameters<typeof planFeaturesOf>[0]["piece"],
+  last: Parameters<typeof planFeaturesOf>[0]["last"],
+): PlannedFeatures | null {
+  return planFeaturesOf({
+    part,
+    blocked: blockedFeatures(findings),
+    piece,
+    last,
+    ...equipped,
+    shop,
+    overrides,
+    states: progress.features,
+  });
+}
+
+const zerosOf = (features: PlannedFeatures | null): Plan["zeros"] =>
+  Object.fromEntries(features?.setups.map((s, i) => [keyOfSetup(s), features.locatings[i]!]) ?? []);
+
+const worst: SpareVerdict[] = ["short", "tight", "unmeasured", "enough"];
+
+/** How much more a first face may give when it does not clean up: down to the target and the skin of the face across. */
+function moreAllowed(state: FaceProgress, spares: Record<Axis, Spare>, target: Sizes): number {
+  // What was left standing is matched to what is cut: no more comes off.
+  if (extentOf(state.told.key) === "rest") return 0;
+  const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
+  const across = spares[axis].first[opposite(state.told.face)] ?? 0;
+  return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));
+}
+
+/** M01: the stock cannot give the size. */
+function spareWarning(spare: Spare): Warning[] {
+  return spare.verdict === "short"
+    ? [
+        stop(
+          rule(
+            "M01.short",
+          )`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the stock is ${mm(spare.smallest)} at its smallest, cleanup takes ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`,
+        ),
+      ]
+    : [];
+}

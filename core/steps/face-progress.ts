@@ -1,0 +1,138 @@
+import { type Mm, tidy } from "../quantity/index.ts";
+import { type Begun, cleanUpPass, type FaceTold } from "../route/index.ts";
+import type { Record, StaleCause } from "./record.ts";
+
+export interface CutDone {
+  pass: number;
+  stop: Mm;
+  last: boolean;
+  /** Size the part should have after it, mm, by what was known then. */
+  expected: Mm;
+}
+
+/** How a reading moved the rest of the passes. */
+export interface Correction {
+  afterPass: number;
+  readings: Mm[];
+  expected: Mm;
+  /** Measured − expected: positive when the cut took less than it should. */
+  off: Mm;
+}
+
+/** Where the cut of a face that was begun stands. */
+export interface FaceProgress {
+  told: FaceTold;
+  /** Ticks by their id, each with its place in the sequence. */
+  ticks: Map<string, number>;
+  /** Zero is good: touched, and nothing made it stale since. */
+  zeroed: boolean;
+  stale: StaleCause | null;
+  stales: { cause: StaleCause; seq: number }[];
+  /** When the first pass was cut, as a place in the sequence; null before. */
+  cutSince: number | null;
+  /** Size the part would have with the cutter at zero, mm; put right by readings. */
+  sizeAtZero: Mm;
+  /** Size the part has now, mm: as read, else by where the cutter stood, else as it began. A new zero does not change it. */
+  present: Mm;
+  cuts: CutDone[];
+  /** Readings taken after each number of passes. */
+  readings: Map<number, Mm[]>;
+  corrections: Correction[];
+  /** Numbers of passes after which measuring was finished or left out. */
+  measured: Set<number>;
+  skipped: Set<number>;
+  /** Answers to "is it clean all over?", each after how many passes, in order. */
+  cleanups: { clean: boolean; after: number }[];
+}
+
+export const beginFace = (told: FaceTold): FaceProgress => ({
+  told,
+  ticks: new Map(),
+  zeroed: false,
+  stale: null,
+  stales: [],
+  cutSince: null,
+  sizeAtZero: told.from,
+  present: told.from,
+  cuts: [],
+  readings: new Map(),
+  corrections: [],
+  measured: new Set(),
+  skipped: new Set(),
+  cleanups: [],
+});
+
+const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...values)) / 2);
+
+/** Goes on by one record of the operation. */
+export function applyToFace(state: FaceProgress, record: Record): void {
+  const last = state.cuts.at(-1);
+  switch (record.type) {
+    case "tick":
+      state.ticks.set(record.tick, record.seq);
+      break;
+    case "touched":
+      state.zeroed = true;
+      state.stale = null;
+      state.sizeAtZero = record.sizeAtZero;
+      break;
+    case "stale":
+      state.zeroed = false;
+      state.stale = record.cause;
+      state.ticks.delete("zero-z");
+      state.stales.push({ cause: record.cause, seq: record.seq });
+      break;
+    case "cut":
+      state.cutSince ??= record.seq;
+      state.present = tidy(state.sizeAtZero + record.stop);
+      state.cuts.push({
+        pass: record.pass,
+        stop: record.stop,
+        last: record.last,
+        expected: state.present,
+      });
+      break;
+    case "reading": {
+      if (record.of === "squareness") break;
+      const passes = state.cuts.length;
+      const here = [...(state.readings.get(passes) ?? []), record.value];
+      state.readings.set(passes, here);
+      // Zero and what is read belong together: how far the part is off, the zero is off.
+      state.sizeAtZero = tidy(state.sizeAtZero + middleOf(here) - state.present);
+      state.present = middleOf(here);
+      if (!last) break;
+      state.corrections = state.corrections.filter((c) => c.afterPass !== passes);
+      state.corrections.push({
+        afterPass: passes,
+        readings: here,
+        expected: last.expected,
+        off: tidy(middleOf(here) - last.expected),
+      });
+      break;
+    }
+    case "measured":
+      state.measured.add(record.after);
+      if (record.skipped) state.skipped.add(record.after);
+      break;
+    case "cleanup":
+      state.cleanups.push({ clean: record.clean, after: state.cuts.length });
+      break;
+  }
+}
+
+/** Largest size read after the newest pass; null without a reading there. */
+export function largestReading(state: FaceProgress): Mm | null {
+  const here = state.readings.get(state.cuts.length);
+  return here && state.cuts.length > 0 ? Math.max(...here) : null;
+}
+
+/** What the route needs to know of an operation that was begun. */
+export function begunOf(state: FaceProgress, moreAllowed: Mm): Begun {
+  const notClean = state.cleanups.filter((c) => !c.clean).length;
+  return {
+    told: state.told,
+    moreOff: tidy(Math.min(notClean * cleanUpPass, moreAllowed)),
+    clean: state.cleanups.at(-1)?.clean ?? true,
+    measured: largestReading(state),
+  };
+}

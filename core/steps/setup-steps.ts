@@ -1,0 +1,101 @@
+import { handlingTimes } from "../handbook/index.ts";
+import type { Locating } from "../locate/index.ts";
+import { faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
+import { type Phrase, rule, warn, words } from "../working/index.ts";
+import { faceWork, tooSmall } from "./face-work.ts";
+import { cutSinceOf } from "./feature-progress.ts";
+import { featureWork } from "./feature-work.ts";
+import { clampTicks, type Moved, placeTicks, takeOutTicks } from "./holding-ticks.ts";
+import { type Progress, progressOf } from "./progress.ts";
+import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
+import { newStep, type Step } from "./step.ts";
+
+export interface SetupWalked {
+  setup: Setup;
+  /** Where zero lies in a setup of features; null in one of a face, which is touched off. */
+  locating: Locating | null;
+  progress: Progress;
+  place: WalkPlace;
+  /** What stands in the spindle when the setup begins. */
+  spindle: InSpindle | null;
+}
+
+/**
+ * The steps of a setup in the order they are done, with their ticks: placed and tightened, what is cut in it, taken out. What was
+ * put in is ticked out at the end (M08); the rod is a tick of placing (M06); tighten, then tap, then try the parallels, no pull
+ * after that (M50).
+ */
+export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalked): Step[] {
+  const first = keyOfSetup(setup);
+  const last = setup.operations.at(-1)!.key;
+  const moved = movedIn(setup, progress);
+  const tickOf = (key: Step["op"], since: number) => (id: string, phrase: Phrase) => ({
+    id,
+    phrase,
+    done: (progressOf(progress, key)?.ticks.get(id) ?? -1) > since,
+  });
+  const face = isFaceSetup(setup) ? (progress.faces.get(keyOfSetup(setup)) ?? null) : null;
+  return [
+    newStep(first, setup.number, "place", "place", setup.title, {
+      ticks: placeTicks(setup, tickOf(first, -1)),
+      notes: setup.warnings,
+      minutes: handlingTimes.setup / 2,
+    }),
+    ...(setup.entry !== "stays" || moved
+      ? [
+          newStep(first, setup.number, "clamp", "clamp", clampTitle(setup), {
+            ticks: clampTicks(setup, moved, tickOf(first, moved?.seq ?? -1)),
+            minutes: handlingTimes.setup / 2,
+          }),
+        ]
+      : []),
+    ...(isFaceSetup(setup)
+      ? faceWork(setup, face, place, spindle)
+      : locating
+        ? featureWork(setup, locating, progress.features, place)
+        : []),
+    ...(setup.stays
+      ? []
+      : [
+          newStep(last, setup.number, "takeOut", "out", words("Loosen and take out"), {
+            ticks: takeOutTicks(setup, tickOf(last, -1)),
+            notes: [
+              warn(
+                rule(
+                  "M08.left",
+                )`What was put in comes out before the next setup: a parallel, rod, stop or block left in is cut into or lifts the part.`,
+              ),
+              ...(isFaceSetup(setup) ? tooSmall(faceOf(setup), face) : []),
+            ],
+          }),
+        ]),
+  ];
+}
+
+/** What stands in the spindle once a setup is walked; null where nothing was cut in it. */
+export function spindleAfter({ operations }: Setup, steps: readonly Step[]): InSpindle | null {
+  const last = steps.findLast((s) => s.kind === "cut" || s.kind === "move");
+  const operation = operations.find((o) => o.key === last?.op);
+  if (!operation) return null;
+  const tool = operation.by === "face" ? operation.cut.cutter : operation.cutter;
+  const rpm = operation.by === "face" ? operation.cut.rpm : operation.set?.rpm;
+  return tool === null ? null : { tool, rpm: rpm ?? 0 };
+}
+
+/** When the part or a clamp moved last in a setup, and whether metal was cut by then; null where it never did. */
+function movedIn(setup: Setup, progress: Progress): (Moved & { seq: number }) | null {
+  const states = setup.operations.flatMap(({ key }) => progressOf(progress, key) ?? []);
+  const seq = Math.max(
+    -1,
+    ...states.flatMap((s) => s.stales.flatMap(({ cause, seq }) => (cause === "moved" ? [seq] : []))),
+  );
+  if (seq < 0) return null;
+  return { seq, cut: states.some((s) => (("cuts" in s ? s.cutSince : cutSinceOf(s)) ?? Infinity) < seq) };
+}
+
+function clampTitle({ seat, entry, device }: Setup): Phrase {
+  if (entry === "swapped") return words("Check that nothing moved");
+  if (device === "table") return words("Tighten in turn, then look along the edge");
+  if (seat.tap) return words("Tighten, then tap it down");
+  return words(device === "vBlocks" ? "Tighten, then indicate" : "Tighten by hand feel");
+}

@@ -80,7 +80,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
     const url = page.url();
     if (await field.isVisible()) {
       await expect(field).toBeFocused();
-      const expected = Number(/Expected:\s*([\d.]+)/.exec(await page.locator("main").innerText())?.[1]);
+      const expected = Number(/Should read now:\s*([\d.]+)/.exec(await page.locator("main").innerText())?.[1]);
       // The first reading between passes comes out light: the rest must move by it.
       const light = !corrected && url.includes("/measure-") ? 0.03 : 0;
       const typed = (expected + light).toFixed(2);

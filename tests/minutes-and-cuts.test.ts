@@ -80,7 +80,7 @@ describe("what is told and what it takes", () => {
       };
       const made = planOf(job, shop);
       const { machine, vise } = equipment(job, shop);
-      const errors = predictedErrors(referenceChain(faceSetupsOf(made.setups).map(locatedIn), vise), {
+      const errors = predictedErrors(referenceChain(locatedIn(faceSetupsOf(made.setups)), vise), {
         ...effectivePart(job),
         target: made.target!,
         machine: machine!,

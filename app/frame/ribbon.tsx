@@ -6,6 +6,7 @@ import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.t
 import { mm, quantity } from "../../core/quantity/index.ts";
 import {
   type AnyKey,
+  extentOf,
   faceOf,
   isFaceSetup,
   keyOfSetup,
@@ -123,7 +124,8 @@ function WhatComesOut({ setup }: { setup: Setup }) {
         {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
       </>
     );
-  const { sized, to, face } = faceOf(setup);
+  const { sized, to, face, key } = faceOf(setup);
+  if (extentOf(key) === "rough") return <>{face}, scale off</>;
   return sized ? (
     <>
       to <Figure of={mm(to)} />

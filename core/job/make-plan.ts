@@ -93,7 +93,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
     corrections: Object.fromEntries([...progress.faces].map(([key, state]) => [key, state.corrections])),
-    errors: predictedErrors(referenceChain(faces.map(locatedIn), vise), { ...part, target, machine, vise }),
+    errors: predictedErrors(referenceChain(locatedIn(faces), vise), { ...part, target, machine, vise }),
     requirements: judge(setups),
     missing: features ? missingFeatures(features, steps, part) : [],
     minutes: { cutting, handling, total: cutting + handling },

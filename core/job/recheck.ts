@@ -46,12 +46,12 @@ export function recheckWarnings(
         ? [names.get(f.id) ?? f.kind]
         : [],
     );
-  const links = referenceChain(setups.map(locatedIn));
+  const links = referenceChain(locatedIn(setups));
   return setups.flatMap((setup) => {
     const { key, face, axis } = faceOf(setup);
     const again = cuts.get(key);
     // What a first cut left standing held nothing: cutting it moves no reference.
-    if (!again || extentOf(key) === "rest") return [];
+    if (!again || extentOf(key) === "rest" || extentOf(key) === "rough") return [];
     const hanging = hangingOn(links, face);
     const stale = setups.filter(
       (s) => hanging.includes(faceOf(s).face) && (cuts.get(faceOf(s).key)?.first ?? Infinity) < again.last,

@@ -133,7 +133,7 @@ export function* comparingRoutes(
   const options: RouteOption[] = [];
   const optionOf = (school: School, endsWay: EndsWay | null, name: string, what: string): RouteOption => {
     const route = planned(school, endsWay);
-    const errors = predictedErrors(referenceChain(route.setups.map(locatedIn), vise), {
+    const errors = predictedErrors(referenceChain(locatedIn(route.setups), vise), {
       ...part,
       target,
       machine,

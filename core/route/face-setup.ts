@@ -1,17 +1,18 @@
-import { cutAsTold } from "../cutting/index.ts";
-import { axisOf, opposite, type Orientation, turnBetween } from "../frame/index.ts";
+import { cutAsTold, type CutChoice, type CutTask } from "../cutting/index.ts";
+import { axisOf, type Face, opposite, type Orientation, turnBetween } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { newCutter } from "../shop/index.ts";
 import { cutFace, type Piece } from "../stock/index.ts";
 import { done, type Outcome, rule, say, warn } from "../working/index.ts";
 import { describeFaceSetup } from "./describe-face-setup.ts";
-import { leftAsItIs, leftStanding, locatedBy, noCut, pieceAfter } from "./held.ts";
+import { type Held, leftAsItIs, leftStanding, locatedBy, noCut, pieceAfter } from "./held.ts";
 import { cutterFor, heldTask, holdFor, taskOf } from "./hold.ts";
 import type { NextCut } from "./next-cut.ts";
 import { extentOf, faceOperation } from "./operation.ts";
 import { type RouteContext } from "./route-context.ts";
 import { type Entry, faceOf, type FaceSetup } from "./setup.ts";
 import type { FaceTold } from "./told.ts";
+import { heldToFinish, scaleFirst, stillToFinish, withoutScale } from "./two-cutters.ts";
 
 /** Plans the setup that cuts the face on top; refuses with the reason when vise, drawer or cutters cannot. */
 export function planFaceSetup(
@@ -20,41 +21,75 @@ export function planFaceSetup(
   previous: FaceSetup | null,
   context: RouteContext,
 ): Outcome<FaceSetup> {
-  const { face } = next;
+  const whole = heldNext(piece, next, previous, context);
+  if (!whole.ok) return whole;
+  const first = cutterIn(piece, next.face, whole.value, context);
+  if (!first.ok) return first;
+  const { task, choice } = first.value;
+  const rough = scaleFirst(piece, next, { held: whole.value, task, cutter: choice.best.cutter }, context);
+  const roughed = rough && cutterIn(piece, next.face, rough, context);
+  if (rough && roughed?.ok) return done(faceSetup(piece, next.face, rough, roughed.value, previous, context));
+  return done(faceSetup(piece, next.face, whole.value, first.value, previous, context));
+}
+
+/** How the part is held for the next cut: still as it was when only the scale came off before. */
+function heldNext(
+  piece: Piece,
+  next: NextCut,
+  previous: FaceSetup | null,
+  context: RouteContext,
+): Outcome<Held> {
+  if (previous && stillToFinish(previous)) return done(heldToFinish(piece, previous, context));
+  return holdFor(piece, next, context, previous && { seat: previous.seat, ...faceOf(previous) });
+}
+
+interface Chosen {
+  task: CutTask;
+  choice: CutChoice;
+}
+
+/** The cut of a face held so, with the cutter chosen for it. */
+function cutterIn(piece: Piece, face: Face, held: Held, context: RouteContext): Outcome<Chosen> {
+  const task = heldTask(piece, face, held, context);
+  const choice = cutterFor(task, held.seat, context);
+  return choice.ok ? done({ task, choice: choice.value }) : choice;
+}
+
+function faceSetup(
+  piece: Piece,
+  face: Face,
+  held: Held,
+  { task, choice }: Chosen,
+  previous: FaceSetup | null,
+  context: RouteContext,
+): FaceSetup {
+  const { at, seat, entry, from, to, sized, endReason, extent } = held;
   const axis = axisOf(face);
-  const held = holdFor(piece, next, context, previous && { seat: previous.seat, ...faceOf(previous) });
-  if (!held.ok) return held;
-  const { at, seat, entry, from, to, sized, endReason } = held.value;
-  const task = heldTask(piece, face, held.value, context);
-  const choice = cutterFor(task, seat, context);
-  if (!choice.ok) return choice;
-  return done(
-    describeFaceSetup(
-      {
-        number: (previous?.number ?? 0) + 1,
-        clamping: clampingAfter(previous, entry),
-        entry,
-        stays: false,
-        key: faceOperation(face, next.extent),
-        face,
-        axis,
-        at,
-        seat,
-        cut: choice.value.best,
-        task,
-        why: choice.value.why,
-        from,
-        to,
-        sized,
-        limits: context.limits[axis],
-        before: piece,
-        placed: placedAs(piece, entry, previous),
-        after: pieceAfter(piece, face, held.value),
-        turn: previous ? turnBetween(previous.at, at) : "none",
-        endReason,
-      },
-      context,
-    ),
+  return describeFaceSetup(
+    {
+      number: (previous?.number ?? 0) + 1,
+      clamping: clampingAfter(previous, entry),
+      entry,
+      stays: false,
+      key: faceOperation(face, extent),
+      face,
+      axis,
+      at,
+      seat,
+      cut: choice.best,
+      task,
+      why: choice.why,
+      from,
+      to,
+      sized,
+      limits: context.limits[axis],
+      before: piece,
+      placed: placedAs(piece, entry, previous),
+      after: extent === "rough" ? withoutScale(piece, face, to) : pieceAfter(piece, face, held),
+      turn: previous ? turnBetween(previous.at, at) : "none",
+      endReason,
+    },
+    context,
   );
 }
 
@@ -96,7 +131,7 @@ export function toldFaceSetup(
   const axis = axisOf(told.face);
   const to = tidy(told.to - moreOff);
   const extent = extentOf(told.key);
-  const sized = piece.faces[opposite(told.face)].order !== null;
+  const sized = extent !== "rough" && piece.faces[opposite(told.face)].order !== null;
   const entry = toldEntry(told, previous);
   const task = taskOf(
     told.kind,
@@ -138,9 +173,11 @@ export function toldFaceSetup(
       before: piece,
       placed: placedAs(piece, entry, previous),
       after:
-        total > noCut
-          ? cutFace(piece, told.face, locatedBy(told.seat, told.face), to, clean, rest)
-          : leftAsItIs(piece, told.face, locatedBy(told.seat, told.face)),
+        extent === "rough"
+          ? withoutScale(piece, told.face, to)
+          : total > noCut
+            ? cutFace(piece, told.face, locatedBy(told.seat, told.face), to, clean, rest)
+            : leftAsItIs(piece, told.face, locatedBy(told.seat, told.face)),
       turn: previous ? turnBetween(previous.at, at) : "none",
       endReason: null,
     },

@@ -10,6 +10,7 @@ import { extentOf } from "./operation.ts";
 import { rankSeats } from "./round-the-block.ts";
 import { capital } from "./capital.ts";
 import type { FaceOperation, FaceSetup } from "./setup.ts";
+import { leftForGood } from "./two-cutters.ts";
 
 /** A setup before it is put in words. */
 export type Facts = Omit<FaceSetup, "operations" | "device" | "title" | "reasons" | "warnings" | "minutes"> &
@@ -26,15 +27,17 @@ export function titleOf(setup: Facts): Phrase {
   const what =
     setup.from - setup.to <= noCut
       ? say`The ${face} face stays as it is: there is nothing to take off.`
-      : extent === "rest"
-        ? say`Cut the rest of face ${number} to match.`
-        : extent === "part" && cut.kind === "side"
-          ? say`Cut face ${number}${size} with the side of the cutter, down to above the jaws.`
-          : extent === "part"
-            ? say`Cut face ${number}${size} as far as the straps leave it free.`
-            : cut.kind === "side"
-              ? say`Cut face ${number}${size} with the side of the cutter.`
-              : say`Cut face ${number}${size}.`;
+      : extent === "rough"
+        ? say`Take the scale off the ${face} face, down to ${mm(setup.to)}.`
+        : extent === "rest"
+          ? say`Cut the rest of face ${number} to match.`
+          : extent === "part" && cut.kind === "side"
+            ? say`Cut face ${number}${size} with the side of the cutter, down to above the jaws.`
+            : extent === "part"
+              ? say`Cut face ${number}${size} as far as the straps leave it free.`
+              : cut.kind === "side"
+                ? say`Cut face ${number}${size} with the side of the cutter.`
+                : say`Cut face ${number}${size}.`;
   if (setup.entry === "stays") return say`Still clamped. ${what}`;
   if (seat.table)
     return setup.entry === "swapped"
@@ -80,6 +83,10 @@ export function extentReasons(setup: Facts): Phrase[] {
   if (extent === "rest")
     return [
       say`It meets what was cut before: blue the first cut, and stop where the cutter just wipes the blue. A witness line of ${mm(0.02)} to ${mm(witnessStep.largest)} stays (guess).`,
+    ];
+  if (extent === "rough")
+    return [
+      say`The scale comes off with a cutter that can be spared; ${mm(leftForGood)} is left for the one that makes the size, in the same clamping.`,
     ];
   const rest = setup.after.faces[setup.face].rest;
   return [

@@ -75,7 +75,8 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
   const { removal, to, sized } = removalFor(piece, face, context);
   const standing = isEnd ? endsUpright(context) : null;
   const hangs = standing !== null && !standing.upright;
-  const own = context.ownSeats[faceOperation(face)] ?? noOwnSeat;
+  const own =
+    context.ownSeats[faceOperation(face, "rough")] ?? context.ownSeats[faceOperation(face)] ?? noOwnSeat;
   const at = hangs
     ? overhangOrientation(piece, face, context)
     : (own.fixed && orientation(face, own.fixed)) || next.at;

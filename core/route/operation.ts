@@ -1,11 +1,18 @@
 import { type Face, faceSchema } from "../frame/index.ts";
 import * as z from "../zod.ts";
 
-/** How much of a face an operation cuts: all of it, what it reaches in this clamping, or what an earlier one left. */
-export type Extent = "face" | "part" | "rest";
+/**
+ * How much of a face an operation cuts: all of it, what it reaches in this clamping, what an earlier one left, or only its scale,
+ * with a cutter that can be spared.
+ */
+export type Extent = "face" | "part" | "rest" | "rough";
 
 /** Target and task, such as `top/face`: survives a replan because it names no place in a list. */
-export const operationKeySchema = z.templateLiteral([faceSchema, "/", z.enum(["face", "part", "rest"])]);
+export const operationKeySchema = z.templateLiteral([
+  faceSchema,
+  "/",
+  z.enum(["face", "part", "rest", "rough"]),
+]);
 export type OperationKey = z.infer<typeof operationKeySchema>;
 
 export const faceOperation = (face: Face, extent: Extent = "face"): OperationKey => `${face}/${extent}`;

@@ -3,6 +3,7 @@ import { type BiasName, offCenterTwist, seatScatter } from "../handbook/index.ts
 import { grippedOffCenter, liftedByJaw } from "../holding/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
+import { extentOf } from "./operation.ts";
 import { type FaceOperation, faceOf, type FaceSetup } from "./setup.ts";
 
 /**
@@ -42,11 +43,12 @@ function add(to: Map<Cause, number>, rotation: Iterable<readonly [Cause, number]
 export type Located = Pick<FaceSetup, "at" | "seat" | "clamping" | "placed"> &
   Pick<FaceOperation, "face"> & { cut: Pick<FaceOperation["cut"], "kind" | "lanes"> };
 
-/** A planned setup as the chain asks of it. */
-export const locatedIn = (setup: FaceSetup): Located => {
-  const { face, cut } = faceOf(setup);
-  return { ...setup, face, cut };
-};
+/** Planned setups as the chain asks of them; scale that only came off locates nothing. */
+export const locatedIn = (setups: readonly FaceSetup[]): Located[] =>
+  setups.flatMap((setup) => {
+    const { face, cut, key } = faceOf(setup);
+    return extentOf(key) === "rough" ? [] : [{ ...setup, face, cut }];
+  });
 
 /** What sets the part about an axis of the machine: a face, by what, and how far that is out. */
 interface Set {

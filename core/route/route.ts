@@ -2,6 +2,7 @@ import type { Mm } from "../quantity/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import type { FaceTold } from "./told.ts";
+import { stillToFinish } from "./two-cutters.ts";
 import { type RouteContext } from "./route-context.ts";
 import { planFaceSetup, toldFaceSetup } from "./face-setup.ts";
 import { type FaceSetup, faceOf } from "./setup.ts";
@@ -42,7 +43,7 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     piece = setup.after;
   }
   for (;;) {
-    const next = context.next(piece);
+    const next = stillToFinish(setups.at(-1)) ?? context.next(piece);
     if (!next) return { setups: linked(setups), refusal: null };
     const planned = planFaceSetup(piece, next, setups.at(-1) ?? null, context);
     if (!planned.ok) return { setups: linked(setups), refusal: { ...planned, number: setups.length + 1 } };

@@ -73,6 +73,8 @@ export function faceWork(
     if (op.looks !== null) steps.push(endHeight(op, state, machine, name, make));
     steps.push(touchStep(setup, state, machine, make));
     steps.push(...cuttingSteps(op, state, passes, make));
+    // Only the scale is off: it is cleaned, deburred and measured once its size is cut.
+    if (extentOf(op.key) === "rough") return steps;
     steps.push(
       make(
         "cleanup",

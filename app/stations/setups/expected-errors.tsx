@@ -11,7 +11,7 @@ import { Expected } from "./routes-compared.tsx";
 /** What each face is cut from, what hangs on it, and what to expect of every pair of faces. */
 export function ExpectedErrors({ face }: { face: Face }) {
   const { plan } = useJob();
-  const links = referenceChain(faceSetupsOf(plan.setups).map(locatedIn));
+  const links = referenceChain(locatedIn(faceSetupsOf(plan.setups)));
   const number = (of: Face) => links.findIndex((l) => l.face === of) + 1;
   const hanging = hangingOn(links, face);
   return (

@@ -8,7 +8,6 @@ import {
   type FeatureKey,
   featureOfKey,
   type FeaturePlan,
-  type FaceSetup,
   type FeaturesAsked,
   isFaceKey,
   noOwnSeat,
@@ -43,7 +42,9 @@ export interface FeatureInputs {
   blocked: FeaturesAsked["blocked"];
   /** The squared block; null for a shaft, which comes turned. */
   piece: Piece | null;
-  last: FaceSetup | null;
+  hosts: FeaturesAsked["hosts"];
+  faces: number;
+  clampings: number;
   machine: Machine;
   vise: Vise;
   material: Material;
@@ -74,7 +75,7 @@ export const isOfFeature = (o: Override): boolean =>
 
 /** The setups of all features; null for a part that has none, or is not whole. */
 export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
-  const { part, piece, last, machine, vise, material, states } = inputs;
+  const { part, piece, hosts, faces, clampings, machine, vise, material, states } = inputs;
   const features = featuresOf(part);
   const site = siteOfPart(part);
   if (features.length === 0 || !site) return null;
@@ -99,7 +100,9 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     ownSeats: {},
     first: wanted.flatMap((o) => (o.what === "first" ? [o.value] : [])),
     begun,
-    last,
+    hosts,
+    faces,
+    clampings,
   };
   const asPlanned = rememberedFeatures(base);
   const settled = settleConditions(wanted, asPlanned, base);

@@ -2,9 +2,18 @@ import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/in
 import type { Material } from "../handbook/index.ts";
 import { blockedFeatures, type DrawingFinding, type Part } from "../part/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
-import { extentOf, faceOf, keyOfSetup, planRoute } from "../route/index.ts";
+import {
+  extentOf,
+  faceOf,
+  type FaceSetup,
+  featureHosts,
+  type FeatureSetup,
+  keyOfSetup,
+  planRoute,
+  type Setup,
+} from "../route/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
-import type { Spare, SpareVerdict } from "../stock/index.ts";
+import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import { begunOf, type FaceProgress, livePasses, minutesOfPasses, type Progress } from "../steps/index.ts";
 import { precise, rule, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, type PlannedFeatures, planFeaturesOf } from "./feature-plan.ts";
@@ -61,7 +70,7 @@ export const withoutObject = (override: Override): OverrideReport => ({
 /** A shaft comes turned: only what is drawn into it is cut. */
 export function shaftSetups(asked: SetupsAsked): PlannedSetups {
   const { overrides } = asked;
-  const features = featuresOn(asked, null, null);
+  const features = featuresOn(asked, null, []);
   return {
     ...nothingPlanned,
     setups: features?.setups ?? [],
@@ -88,8 +97,8 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     context,
   );
   const route = planRoute(raw, begun, context);
-  const last = route.setups.at(-1) ?? null;
-  const features = route.refusal === null ? featuresOn(asked, last?.after ?? raw, last) : null;
+  const features =
+    route.refusal === null ? featuresOn(asked, route.setups.at(-1)?.after ?? raw, route.setups) : null;
   const ladders: Plan["ladders"] = {};
   const faces = route.setups.map((setup) => {
     const op = faceOf(setup);
@@ -98,10 +107,8 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
     return { ...setup, minutes: { ...setup.minutes, cutting: minutesOfPasses(op, passes) } };
   });
-  // The last face's setup goes on with features cut in the same clamping.
-  if (features?.setups[0]?.entry === "stays" && faces.length > 0) faces.at(-1)!.stays = true;
   return {
-    setups: [...faces, ...(features?.setups ?? [])],
+    setups: inOrder(faces, features?.setups ?? []),
     zeros: zerosOf(features),
     refusal: route.refusal,
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
@@ -117,21 +124,40 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
   };
 }
 
-function featuresOn(
-  { part, findings, progress, equipped, shop, overrides }: SetupsAsked,
-  piece: Parameters<typeof planFeaturesOf>[0]["piece"],
-  last: Parameters<typeof planFeaturesOf>[0]["last"],
+/**
+ * What is drawn into the part, planned on the route of its faces.
+ * @param piece as the faces leave it; null for a shaft
+ */
+export function featuresOn(
+  { part, findings, progress, equipped, shop, overrides }: Omit<SetupsAsked, "job" | "target">,
+  piece: Piece | null,
+  faces: readonly FaceSetup[],
 ): PlannedFeatures | null {
   return planFeaturesOf({
     part,
     blocked: blockedFeatures(findings),
     piece,
-    last,
+    hosts: featureHosts(faces, (s) => progress.faces.has(faceOf(s).key)),
+    faces: faces.length,
+    clampings: faces.at(-1)?.clamping ?? 0,
     ...equipped,
     shop,
     overrides,
     states: progress.features,
   });
+}
+
+/** Faces and features in the order they are cut: features for which the part stays come after the last face of its clamping. */
+function inOrder(faces: readonly FaceSetup[], features: readonly FeatureSetup[]): Setup[] {
+  const hosted = (clamping: number) => features.filter((s) => s.entry === "stays" && s.clamping === clamping);
+  const setups = faces.flatMap((face, i): Setup[] => {
+    if (faces[i + 1]?.clamping === face.clamping) return [face];
+    const here = hosted(face.clamping);
+    return [{ ...face, stays: face.stays || here.length > 0 }, ...here];
+  });
+  return [...setups, ...features.filter((s) => s.entry === "placed")].map((s, i) =>
+    s.number === i + 1 ? s : { ...s, number: i + 1 },
+  );
 }
 
 const zerosOf = (features: PlannedFeatures | null): Plan["zeros"] =>

@@ -1,5 +1,5 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { targetSizes } from "../part/index.ts";
+import { checkDrawing, targetSizes } from "../part/index.ts";
 import { quantity } from "../quantity/index.ts";
 import {
   Moves,
@@ -25,12 +25,14 @@ import {
   worstShare,
 } from "../route/index.ts";
 import type { Face } from "../frame/index.ts";
-import type { Shop } from "../shop/index.ts";
+import { inUse, type Shop } from "../shop/index.ts";
+import { nothingBegun } from "../steps/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import { equipment } from "./equipment.ts";
 import type { Job } from "./job.ts";
-import { effectivePart } from "./effective-part.ts";
+import { drawnPart, effectivePart } from "./effective-part.ts";
+import { featuresOn } from "./plan-setups.ts";
 import { planStart, schoolOf } from "./plan-start.ts";
 
 /** One way of squaring the block, worked out whole. */
@@ -42,7 +44,12 @@ export interface RouteOption {
   /** What it is good for, in a line. */
   what: string;
   setups: { key: OperationKey; face: Face; kind: FaceOperation["cut"]["kind"]; entry: FaceSetup["entry"] }[];
+  /** All of it, what is cut into the block too. */
   minutes: number;
+  /** How many times the part is placed, for what is cut into it too. */
+  clampings: number;
+  /** Features for which it stays clamped after a face. */
+  kept: number;
   /** What its risks count as, minutes: provisional and rocking seats, rods, tall and shallow grips. */
   risk: number;
   errors: PairError[];
@@ -115,6 +122,10 @@ export function* comparingRoutes(
   if (!target || part.shaft || !machine || !vise || !material) return null;
   const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
   const chosen = schoolOf(job);
+  // The ways are compared as they were before the first cut.
+  const progress = nothingBegun();
+  const findings = checkDrawing(drawnPart(job), inUse(shop), own, machine);
+  const overrides = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   const planned = (school: School, endsWay: EndsWay | null) =>
     planRoute(raw, [], {
       ...context,
@@ -139,6 +150,15 @@ export function* comparingRoutes(
       machine,
       vise,
     });
+    const features =
+      route.refusal === null
+        ? featuresOn(
+            { part, findings, progress, equipped: { machine, vise, material }, shop, overrides },
+            route.setups.at(-1)?.after ?? raw,
+            route.setups,
+          )
+        : null;
+    const cutIn = features?.setups ?? [];
     const cutters = new Set(route.setups.map((s) => faceOf(s).cut.cutter));
     return {
       school,
@@ -149,7 +169,12 @@ export function* comparingRoutes(
         const { face, cut, key } = faceOf(s);
         return { face, kind: cut.kind, entry: s.entry, key };
       }),
-      minutes: route.setups.reduce((sum, s) => sum + s.minutes.cutting + s.minutes.handling, 0),
+      minutes: [...route.setups, ...cutIn].reduce(
+        (sum, s) => sum + s.minutes.cutting + s.minutes.handling,
+        0,
+      ),
+      clampings: Math.max(0, ...[...route.setups, ...cutIn].map((s) => s.clamping)),
+      kept: cutIn.reduce((sum, s) => sum + (s.entry === "stays" ? s.features.length : 0), 0),
       risk: routeRisk(route.setups),
       errors,
       share: worstShare(errors),

@@ -6,7 +6,7 @@ import type { FeaturesAsked } from "./features-asked.ts";
 const mostApproaches = 10;
 
 /** The set of approaches that shows every feature in the least time, setups counted in. */
-export function chooseApproaches(candidates: readonly Candidate[], { last }: FeaturesAsked): Chosen[] {
+export function chooseApproaches(candidates: readonly Candidate[], { hosts }: FeaturesAsked): Chosen[] {
   const approaches = [...new Set(candidates.flatMap((c) => c.options.map((o) => o.approach)))].slice(
     0,
     mostApproaches,
@@ -28,8 +28,9 @@ export function chooseApproaches(candidates: readonly Candidate[], { last }: Fea
     }
     if (chosen.length < candidates.length || used.size < open.size) continue;
     for (const approach of used)
-      cost +=
-        approach === last?.at.up ? handlingTimes.indicate : handlingTimes.setup + handlingTimes.indicate;
+      cost += hosts.some((h) => h.setup.at.up === approach)
+        ? handlingTimes.indicate
+        : handlingTimes.setup + handlingTimes.indicate;
     if (!best || cost < best.cost - 1e-9) best = { cost, chosen };
   }
   return best?.chosen ?? [];

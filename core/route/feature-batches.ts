@@ -17,7 +17,7 @@ export interface Late {
  */
 export function inBatches(
   chosen: readonly Chosen[],
-  { site, begun, first, last }: FeaturesAsked,
+  { site, begun, first, hosts }: FeaturesAsked,
   byId: ReadonlyMap<string, Feature>,
 ): { batches: Chosen[][]; late: Late[] } {
   const before = (one: Chosen, other: Chosen): Face | null =>
@@ -53,6 +53,8 @@ export function inBatches(
       left = left.filter((o) => o !== c);
     }
   }
+  const isHosted = (approach: string) =>
+    batches.length === 0 && hosts.some(({ setup }) => setup.at.up === approach);
   while (left.length > 0) {
     const readyIn = (approach: string): Chosen[] => {
       let ready = left.filter((c) => c.option.approach === approach);
@@ -74,8 +76,7 @@ export function inBatches(
       .sort(
         (a, b) =>
           Number(b.approach === wished) - Number(a.approach === wished) ||
-          Number(b.approach === last?.at.up && batches.length === 0) -
-            Number(a.approach === last?.at.up && batches.length === 0) ||
+          Number(isHosted(b.approach)) - Number(isHosted(a.approach)) ||
           b.ready.length - a.ready.length,
       );
     const next = ranked[0];

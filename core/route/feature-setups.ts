@@ -10,20 +10,14 @@ import {
   rulesOf,
   type Site,
 } from "../part/index.ts";
-import { done, type Outcome, type Phrase, type Refusal, say, words } from "../working/index.ts";
+import { done, type Outcome, type Phrase, type Refusal, say } from "../working/index.ts";
 import { capital } from "./capital.ts";
 import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
 import { featureOfKey } from "./feature-key.ts";
 import { datumsOf, type DatumUse, datumUses } from "./feature-order.ts";
-import {
-  type CutHere,
-  type FeatureSeat,
-  fitsSeat,
-  floorOfWay,
-  fromFixedJaw,
-  holdForFeatures,
-} from "./feature-seat.ts";
+import { type FeatureSeat, fromFixedJaw, holdForFeatures } from "./feature-seat.ts";
+import { canStay, cutOf, mayComeBefore } from "./feature-hosts.ts";
 import { faceOf, type FaceSetup, type FeatureSetup } from "./setup.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
@@ -41,11 +35,11 @@ export function setupsOf(
   byId: ReadonlyMap<string, Feature>,
   names: ReadonlyMap<string, string>,
 ): { setups: FeatureSetup[]; dropped: (Refusal & { candidate: Candidate })[] } {
-  const { last, site } = asked;
+  const { site, faces, clampings } = asked;
   const setups: FeatureSetup[] = [];
   const dropped: (Refusal & { candidate: Candidate })[] = [];
   const cutouts: Cutout[] = [];
-  for (const wanted of batches) {
+  for (const { wanted, host } of withHosts(batches, asked, byId)) {
     const planned = groups.get(wanted[0]!.option.approach)!.seat;
     // Held as the part is by then, not as it was drawn.
     const held = planned.ok ? heldNow(planned.value, wanted, cutouts, asked, byId) : planned;
@@ -53,18 +47,17 @@ export function setupsOf(
       dropped.push(...wanted.map(({ candidate }) => ({ candidate, ...held })));
       continue;
     }
-    const i = setups.length;
-    const stays = i === 0 && canStay(last, held.value, wanted, asked);
-    const seat = stays
+    const seat = host
       ? {
           ...held.value,
-          at: last!.at,
-          seat: last!.seat,
-          // Still clamped as the last face was: its grip and its warnings, not those of a seat it never had.
-          grip: gripCapacity(last!.seat, asked.vise, asked.material.group),
-          warnings: last!.warnings,
+          at: host.at,
+          seat: host.seat,
+          // Still clamped as the face was: its grip and its warnings, not those of a seat it never had.
+          grip: gripCapacity(host.seat, asked.vise, asked.material.group),
+          warnings: host.warnings,
         }
       : held.value;
+    const placed = setups.filter((s) => s.entry === "placed").length;
     const batch: Chosen[] = [];
     const works: Owned[] = [];
     for (const chosen of wanted) {
@@ -93,14 +86,14 @@ export function setupsOf(
     const sum = (of: "cutting" | "handling") => operations.reduce((s, o) => s + o.minutes[of], 0);
     const first = batch.map((c) => names.get(c.candidate.feature.id)!);
     setups.push({
-      number: (last?.number ?? 0) + i + 1,
-      clamping: (last?.clamping ?? 0) + i + (stays || setups[0]?.entry === "stays" ? 0 : 1),
-      entry: stays ? "stays" : "placed",
+      number: (host?.number ?? faces) + setups.length + 1,
+      clamping: host ? host.clamping : clampings + placed + 1,
+      entry: host ? "stays" : "placed",
       stays: false,
       at: seat.at,
       seat: seat.seat,
       device: seat.device,
-      title: titleOf(seat, stays, first, site.shaft !== null),
+      title: titleOf(seat, host !== null, first, site.shaft !== null),
       features: batch.map((c) => c.candidate.feature.id),
       datums,
       section: batch.flatMap((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
@@ -109,18 +102,42 @@ export function setupsOf(
         asked.part,
       ),
       operations,
-      reasons: stays
-        ? [words("The part stays clamped as it was for its last face: what is cut now is true to it.")]
+      reasons: host
+        ? [
+            say`The part stays clamped as it was for the ${faceOf(host).face} face: what is cut now is true to it, and one clamping less is needed.`,
+          ]
         : seat.reasons,
       warnings: seat.warnings,
       minutes: {
         cutting: sum("cutting"),
         handling:
-          sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (stays ? 0 : handlingTimes.setup),
+          sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (host ? 0 : handlingTimes.setup),
       },
     });
   }
   return { setups, dropped };
+}
+
+/** The batches in the order they are cut: first those for which the part stays clamped after a face, then the others. */
+function withHosts(
+  batches: readonly Chosen[][],
+  asked: FeaturesAsked,
+  byId: ReadonlyMap<string, Feature>,
+): { wanted: Chosen[]; host: FaceSetup | null }[] {
+  const left = [...asked.hosts];
+  const waiting: Chosen[][] = [];
+  const hosted: { wanted: Chosen[]; host: FaceSetup }[] = [];
+  for (const wanted of batches) {
+    const free = mayComeBefore(wanted, waiting.flat(), byId, asked.site.sizes);
+    const host = free ? left.find((h) => canStay(h, wanted, asked)) : undefined;
+    if (!host) waiting.push(wanted);
+    else {
+      left.splice(left.indexOf(host), 1);
+      hosted.push({ wanted, host: host.setup });
+    }
+  }
+  hosted.sort((a, b) => a.host.number - b.host.number);
+  return [...hosted, ...waiting.map((wanted) => ({ wanted, host: null }))];
 }
 
 /** The same way once more, with what is gone by then: a hole in a pocket begins at its floor. */
@@ -191,32 +208,6 @@ function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[],
       : say`The shaft in V-blocks along X, the ${seat.at.up} up. ${capital(what)}.`
     : say`The ${seat.at.up} up, the ${seat.at.fixed} face to the fixed jaw. ${capital(what)}.`;
 }
-
-/** Whether features can be cut as the part is clamped for its last face: same face up, all they open to free of the jaws. */
-function canStay(
-  last: FaceSetup | null,
-  held: FeatureSeat,
-  batch: readonly Chosen[],
-  asked: FeaturesAsked,
-): boolean {
-  if (
-    !last ||
-    last.at.up !== held.at.up ||
-    faceOf(last).cut.kind === "side" ||
-    last.seat.table ||
-    asked.ownSeats[held.at.up]
-  )
-    return false;
-  // One that was begun in another seat was placed anew.
-  if (asked.begun.some((b) => b.seat === held.seat && JSON.stringify(b.seat) !== JSON.stringify(last.seat)))
-    return false;
-  return fitsSeat(batch.map(cutOf), last.seat, last.at, asked.site.sizes);
-}
-
-const cutOf = ({ candidate, option }: Chosen): CutHere => ({
-  cutout: candidate.cutout,
-  floor: floorOfWay(option.way),
-});
 
 /** The seat of a batch once others are cut out; one that was begun is a fact. */
 function heldNow(

@@ -10,6 +10,15 @@ import type { OwnSeat } from "./route-context.ts";
 import type { Phrase } from "../working/index.ts";
 import type { FaceSetup } from "./setup.ts";
 
+/** A setup of a face in whose clamping features can be cut too, once its face is cut. */
+export interface FeatureHost {
+  setup: FaceSetup;
+  /** The faces that are still cut after it. */
+  later: readonly FaceSetup[];
+  /** None of those was begun: there is still a time for it. */
+  open: boolean;
+}
+
 export interface FeaturesAsked {
   part: Part;
   site: Site;
@@ -35,6 +44,9 @@ export interface FeaturesAsked {
     /** Metal was cut: what it took away is gone. */
     cut: boolean;
   })[];
-  /** The last setup of a face: features on top of it can stay clamped. */
-  last: FaceSetup | null;
+  /** Setups of faces in whose clamping features can be cut too, in order. */
+  hosts: readonly FeatureHost[];
+  /** How many setups of faces there are, in how many clampings. */
+  faces: number;
+  clampings: number;
 }

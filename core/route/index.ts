@@ -1,4 +1,5 @@
 export type { ExtraOperation } from "./extra-operations.ts";
+export { featureHosts } from "./feature-hosts.ts";
 export * from "./feature-key.ts";
 export { type FeatureOperation, handFeed, minutesOfOperation } from "./feature-operation.ts";
 export * from "./feature-order.ts";

@@ -1,5 +1,4 @@
 import type { FeaturePlan } from "./feature-plan.ts";
-import { faceOf } from "./setup.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { planFeatures } from "./plan-features.ts";
 
@@ -13,7 +12,7 @@ const kept = new WeakMap<FeaturesAsked["shop"], Map<string, FeaturePlan>>();
  * begins no operation most of the time. What is given is shared: it is not to be changed.
  */
 export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
-  const { shop, site, last, part, ...rest } = asked;
+  const { shop, site, hosts, part, ...rest } = asked;
   let plans = kept.get(shop);
   if (!plans) kept.set(shop, (plans = new Map<string, FeaturePlan>()));
   const key = JSON.stringify([
@@ -21,8 +20,11 @@ export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
     { general: part.general, mates: part.mates, sizes: part.sizes },
     site.sizes,
     site.shaft,
-    // Of the last face only how it is clamped counts, and its place in the order.
-    last && [last.number, last.clamping, last.at, last.seat, faceOf(last).cut.kind],
+    // Of the faces only how they are clamped counts, and in which order.
+    hosts.map(({ setup: { number, clamping, at, seat, operations }, later, open }) => [
+      [number, clamping, at, seat, operations[0].face, open],
+      later.map((s) => [s.at, s.seat]),
+    ]),
   ]);
   const known = plans.get(key);
   if (known) return known;

@@ -113,6 +113,14 @@ function Option({
       </th>
       <chakra.td whiteSpace="nowrap">
         <Figure of={quantity("time", option.minutes)} />
+        <br />
+        {option.clampings} {option.clampings === 1 ? "setup" : "setups"}
+        {option.kept > 0 && (
+          <>
+            <br />
+            {option.kept} {option.kept === 1 ? "feature" : "features"} still clamped
+          </>
+        )}
       </chakra.td>
       <td>
         <Expected of={square} at={option.chosen && square ? errorKey(square) : undefined} />

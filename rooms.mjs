@@ -20,6 +20,7 @@ export const coreRooms = [
   "rehearse",
   "sums",
   "job",
+  "plan",
   "logbook",
   "exchange",
 ];

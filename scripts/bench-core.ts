@@ -1,7 +1,7 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
 import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
-import { compareRoutes, plan } from "../core/job/index.ts";
+import { compareRoutes, plan } from "../core/plan/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { threeViews } from "../core/figure/index.ts";

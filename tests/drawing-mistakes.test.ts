@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { rectangle } from "../core/frame/index.ts";
-import { plan } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { checkFeatures, type Feature, limitsOf, siteOf } from "../core/part/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { block, dim, featureList, featureOf } from "./support/cheek-block.ts";

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { facesOf } from "../core/frame/index.ts";
-import { drawnPart, movesWith, plan, turnedSections } from "../core/job/index.ts";
+import { drawnPart, movesWith, turnedSections } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { checkMate, featuresOf, gapOf, type Mate, partSizes } from "../core/part/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { readFileSync } from "node:fs";

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { type Job, plan } from "../core/job/index.ts";
+import type { Job } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { combinedZ, featureMoves } from "../core/locate/index.ts";
 import type { Feature } from "../core/part/index.ts";
 import { type Cutter, demoShop, newCutter, type Shop } from "../core/shop/index.ts";

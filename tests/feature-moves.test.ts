@@ -1,7 +1,8 @@
 import { distanceTo, piecesOf } from "../core/recipes/index.ts";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { effectivePart, type Job, plan } from "../core/job/index.ts";
+import { effectivePart, type Job } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { featureMoves } from "../core/locate/index.ts";
 import { cutoutOf, type Feature, type FeatureKind, siteOfPart } from "../core/part/index.ts";
 import { demoShop, newCutter, type Shop } from "../core/shop/index.ts";

@@ -1,6 +1,7 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { applyChanges, changeOf, effectivePart, type Job, plan } from "../core/job/index.ts";
+import { applyChanges, changeOf, effectivePart, type Job } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { setupFrame, sideInSetup } from "../core/locate/index.ts";
 import { faceNames, orientation } from "../core/frame/index.ts";
 import { featureKinds, featuresOf } from "../core/part/index.ts";

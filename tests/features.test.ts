@@ -11,7 +11,7 @@ import {
   outlineArea,
   type Sizes,
 } from "../core/frame/index.ts";
-import { plan } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import {
   checkFeatures,
   chosen,

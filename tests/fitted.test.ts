@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { plan } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import type { Mate } from "../core/part/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { block, dim, featureList, featureOf } from "./support/cheek-block.ts";

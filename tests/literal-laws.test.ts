@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
-import { type Rehearsal, rehearse } from "../core/job/index.ts";
+import { type Rehearsal, rehearse } from "../core/plan/index.ts";
 import { findingSorts, openSolids, type SolidKit } from "../core/rehearse/index.ts";
 import { type AuditCase, auditCases } from "./support/audit-cases.ts";
 import { lawSets } from "./support/law-sets.ts";

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { setupSheet, type Shape } from "../core/figure/index.ts";
-import { effectivePart, equipment, type Job, plan, type Plan } from "../core/job/index.ts";
+import { effectivePart, equipment, type Job } from "../core/job/index.ts";
+import { type Plan, plan } from "../core/plan/index.ts";
 import { cutoutOf, featuresOf, siteOfPart } from "../core/part/index.ts";
 import {
   faceSetupsOf,

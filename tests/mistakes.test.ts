@@ -23,7 +23,8 @@ import {
   twistsJaw,
 } from "../core/holding/index.ts";
 import type { Piece } from "../core/stock/index.ts";
-import { type Job, plan, type Plan } from "../core/job/index.ts";
+import type { Job } from "../core/job/index.ts";
+import { type Plan, plan } from "../core/plan/index.ts";
 import { cannotBe, sizeVerdict } from "../core/measure/index.ts";
 import { checkItem, type Cutter, demoShop, type Instrument, type Machine } from "../core/shop/index.ts";
 import { block, dim, cheekBlock, read } from "./support/cheek-block.ts";

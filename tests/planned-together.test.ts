@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { compareRoutes, type Job, plan, rehearse } from "../core/job/index.ts";
+import { compareRoutes, plan, rehearse } from "../core/plan/index.ts";
+import type { Job } from "../core/job/index.ts";
 import { openSolids } from "../core/rehearse/index.ts";
 import { faceOf, isFaceSetup } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { type Job, plan } from "../core/job/index.ts";
+import type { Job } from "../core/job/index.ts";
+import { plan } from "../core/plan/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
 import {
   appended,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { plan, rehearse } from "../core/job/index.ts";
+import { plan, rehearse } from "../core/plan/index.ts";
 import { openSolids } from "../core/rehearse/index.ts";
 import { faceNames } from "../core/frame/index.ts";
 import { conditionsFor } from "../core/stock/index.ts";

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
 import { NavLink } from "react-router";
-import { type Plan, type Station, stations } from "../../core/job/index.ts";
+import { type Plan, type Station, stations } from "../../core/plan/index.ts";
 import { Words } from "../instruments/words.tsx";
 
 export const stationNames: Record<Station, string> = {

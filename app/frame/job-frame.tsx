@@ -9,15 +9,8 @@ import {
   useRevalidator,
   useSearchParams,
 } from "react-router";
-import {
-  applyChanges,
-  type Change,
-  type Station,
-  cutFigures,
-  cutKey,
-  featureFigures,
-  stations,
-} from "../../core/job/index.ts";
+import { applyChanges, type Change } from "../../core/job/index.ts";
+import { cutFigures, cutKey, featureFigures, type Station, stations } from "../../core/plan/index.ts";
 import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../core/route/index.ts";
 import { setupKeyOf } from "../instruments/setup-place.ts";
 import {

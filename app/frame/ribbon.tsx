@@ -2,7 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { memo, type ReactNode, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { type Figure as DrawnFigure, setupSection } from "../../core/figure/index.ts";
-import { equipment, type Job, type Plan, schoolOf } from "../../core/job/index.ts";
+import { equipment, type Job } from "../../core/job/index.ts";
+import { type Plan, schoolOf } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import {
   type AnyKey,

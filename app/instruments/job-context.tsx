@@ -1,16 +1,14 @@
 import { createContext, useContext } from "react";
+import type { Change, Conflict, Job } from "../../core/job/index.ts";
 import type {
-  Change,
   ComparisonProgress,
-  Conflict,
   CutComparison,
   DrawingCost,
-  Job,
   Plan,
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
-} from "../../core/job/index.ts";
+} from "../../core/plan/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";

@@ -1,4 +1,5 @@
-import type { Override, OverrideReport } from "../../core/job/index.ts";
+import type { Override } from "../../core/job/index.ts";
+import type { OverrideReport } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { schoolName } from "../../core/route/index.ts";
 import type { Shop } from "../../core/shop/index.ts";

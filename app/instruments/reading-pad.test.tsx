@@ -1,7 +1,7 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
-import { plan } from "../../core/job/index.ts";
+import { plan } from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";

@@ -1,4 +1,4 @@
-import type { Plan } from "../../core/job/index.ts";
+import type { Plan } from "../../core/plan/index.ts";
 import {
   type AnyKey,
   faceSetupsOf,

@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { Plan } from "../../core/job/index.ts";
+import type { Plan } from "../../core/plan/index.ts";
 
 /** What is answered about a key of a plan, asked whenever key or plan change; null until it is there. */
 export function useAnswer<K extends string, T>(

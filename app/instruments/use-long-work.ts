@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { Plan } from "../../core/job/index.ts";
+import type { Plan } from "../../core/plan/index.ts";
 
 interface State<T, P> {
   found: T | null;

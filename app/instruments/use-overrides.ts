@@ -1,5 +1,6 @@
 import { useEffect, useRef } from "react";
-import { type Change, changeOf, type Override, type OverrideReport } from "../../core/job/index.ts";
+import { type Change, changeOf, type Override } from "../../core/job/index.ts";
+import type { OverrideReport } from "../../core/plan/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import { newId } from "../../store/index.ts";
 import { useJob } from "./job-context.tsx";

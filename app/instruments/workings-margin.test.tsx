@@ -2,7 +2,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { cleanup, render } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, expect, test } from "vitest";
-import { cutFigures, cutKey, plan, workingOf } from "../../core/job/index.ts";
+import { cutFigures, cutKey, plan, workingOf } from "../../core/plan/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { system } from "../theme/system.ts";

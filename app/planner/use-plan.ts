@@ -9,7 +9,7 @@ import type {
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
-} from "../../core/job/index.ts";
+} from "../../core/plan/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";

@@ -2,9 +2,9 @@ import * as Comlink from "comlink";
 import wasm from "manifold-3d/manifold.wasm?url";
 import {
   compareCut,
-  costing,
   comparingRoutes,
   type ComparisonProgress,
+  costing,
   type CutComparison,
   type DrawingCost,
   type Plan,
@@ -15,7 +15,7 @@ import {
   rehearsing,
   type RouteComparison,
   workingOf,
-} from "../../core/job/index.ts";
+} from "../../core/plan/index.ts";
 import { openSolids, type SolidKit } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";

@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { plan } from "../job/index.ts";
+import { plan } from "../plan/index.ts";
 import { demoShop } from "../shop/index.ts";
 import * as any from "../../tests/arbitraries.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";

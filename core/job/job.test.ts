@@ -3,18 +3,8 @@ import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { walk } from "../../tests/support/walker.ts";
-import {
-  applyChanges,
-  changeOf,
-  type Job,
-  newJob,
-  type Plan,
-  plan,
-  sameJson,
-  type Station,
-  stations,
-  valueAt,
-} from "./index.ts";
+import { applyChanges, changeOf, type Job, newJob, sameJson, valueAt } from "./index.ts";
+import { type Plan, plan, type Station, stations } from "../plan/index.ts";
 import { faceCuts } from "../../tests/support/faces.ts";
 
 const planOf = (job: Job): Plan => plan({ job, records: [], shop: demoShop, piece: 1 });

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { type Face, faceNames, facesOf, opposite } from "../frame/index.ts";
 import type { FaceCondition } from "../handbook/index.ts";
-import { applyChanges, changeOf, type Job, plan } from "../job/index.ts";
+import { applyChanges, changeOf, type Job } from "../job/index.ts";
+import { plan } from "../plan/index.ts";
 import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";

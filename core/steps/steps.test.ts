@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { plan } from "../job/index.ts";
+import { plan } from "../plan/index.ts";
 import { demoShop } from "../shop/index.ts";
 import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
 import { appended, walk } from "../../tests/support/walker.ts";

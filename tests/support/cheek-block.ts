@@ -1,6 +1,6 @@
 import type { Face } from "../../core/frame/index.ts";
 import { fitDeviations } from "../../core/handbook/index.ts";
-import { changeOf, applyChanges, type Job, newJob } from "../../core/job/index.ts";
+import { applyChanges, changeOf, type Job, newJob } from "../../core/job/index.ts";
 import { type Dimension, type LengthUnit, parseDimension } from "../../core/quantity/index.ts";
 import { type Feature, type FeatureKind, fromEdge, type Locate, rulesOf } from "../../core/part/index.ts";
 import type { LengthEntry } from "../../core/stock/index.ts";

@@ -1,5 +1,5 @@
 import type { Locating } from "../../core/locate/index.ts";
-import type { Plan } from "../../core/job/index.ts";
+import type { Plan } from "../../core/plan/index.ts";
 import {
   faceOf,
   type FaceOperation,

@@ -5,14 +5,8 @@ import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/j
 import { JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
-import {
-  applyChanges,
-  compareCut,
-  compareRoutes,
-  drawingCost,
-  type Job,
-  plan,
-} from "../../core/job/index.ts";
+import { applyChanges, type Job } from "../../core/job/index.ts";
+import { compareCut, compareRoutes, drawingCost, plan } from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";

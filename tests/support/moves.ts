@@ -1,4 +1,5 @@
-import { effectivePart, equipment, type Job, planStart } from "../../core/job/index.ts";
+import { effectivePart, equipment, type Job } from "../../core/job/index.ts";
+import { planStart } from "../../core/plan/index.ts";
 import { targetSizes } from "../../core/part/index.ts";
 import { type ExtraOperation, Moves } from "../../core/route/index.ts";
 import { demoShop } from "../../core/shop/index.ts";

@@ -1,4 +1,5 @@
-import { type Job, rehearse, type Rehearsal } from "../../core/job/index.ts";
+import type { Job } from "../../core/job/index.ts";
+import { type Rehearsal, rehearse } from "../../core/plan/index.ts";
 import {
   type Chance,
   type Finding,

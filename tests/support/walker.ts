@@ -1,4 +1,5 @@
-import { type Job, plan, type Plan } from "../../core/job/index.ts";
+import type { Job } from "../../core/job/index.ts";
+import { type Plan, plan } from "../../core/plan/index.ts";
 import { demoShop, type Shop } from "../../core/shop/index.ts";
 import {
   appended,

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useCallback } from "react";
-import type { CutComparison } from "../../../core/job/index.ts";
+import type { CutComparison } from "../../../core/plan/index.ts";
 import { type LengthUnit, mm, type QuantityKind, quantity, showParts } from "../../../core/quantity/index.ts";
 import type { Cut } from "../../../core/cutting/index.ts";
 import type { Phrase } from "../../../core/working/index.ts";

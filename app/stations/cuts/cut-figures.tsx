@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { type CutFigure, cutKey, type FeatureFigure } from "../../../core/job/index.ts";
+import { type CutFigure, cutKey, type FeatureFigure } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import {
   type FaceOperation,

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { faceView } from "../../../core/figure/index.ts";
-import { cutKey } from "../../../core/job/index.ts";
+import { cutKey } from "../../../core/plan/index.ts";
 import {
   faceOf,
   type FaceSetup,

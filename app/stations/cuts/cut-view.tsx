@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useRef } from "react";
-import type { CutComparison } from "../../../core/job/index.ts";
+import type { CutComparison } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { isFaceSetup, type Operation, type Setup } from "../../../core/route/index.ts";
 import { settingsNear } from "../../../core/shop/index.ts";

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { CutComparison } from "../../../core/job/index.ts";
+import type { CutComparison } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { costKey } from "../../../core/job/index.ts";
+import { costKey } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { faceSetupsOf, featureSetupsOf, type Setup } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";

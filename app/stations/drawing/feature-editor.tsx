@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { axesAcross, type Face, faceNames } from "../../../core/frame/index.ts";
-import { featureKey } from "../../../core/job/index.ts";
+import { featureKey } from "../../../core/plan/index.ts";
 import {
   chosen,
   type Fact,

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
-import type { Rehearsal } from "../../../core/job/index.ts";
+import type { Rehearsal } from "../../../core/plan/index.ts";
 import type { Finding } from "../../../core/rehearse/index.ts";
 import { cheekBlock } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { axisNames } from "../../../core/frame/index.ts";
-import type { Requirement } from "../../../core/job/index.ts";
+import type { Requirement } from "../../../core/plan/index.ts";
 import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
 import type { Verdict } from "../../../core/measure/index.ts";
 import { effective, type ReadingOf } from "../../../core/steps/index.ts";

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { referenceGraph } from "../../../core/figure/index.ts";
 import type { Face } from "../../../core/frame/index.ts";
-import { errorKey } from "../../../core/job/index.ts";
+import { errorKey } from "../../../core/plan/index.ts";
 import { faceSetupsOf, hangingOn, locatedIn, referenceChain } from "../../../core/route/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { errorKey, largestError, type RouteOption } from "../../../core/job/index.ts";
+import { errorKey, largestError, type RouteOption } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { cutKey } from "../../../core/job/index.ts";
+import { cutKey } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { faceOf, type FaceSetup, isFaceSetup, keyOfSetup, type Setup } from "../../../core/route/index.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";

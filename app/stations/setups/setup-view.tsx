@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { faceNet, setupSection } from "../../../core/figure/index.ts";
-import { equipment, schoolOf } from "../../../core/job/index.ts";
+import { equipment } from "../../../core/job/index.ts";
+import { schoolOf } from "../../../core/plan/index.ts";
 import {
   faceOf,
   type FaceSetup,

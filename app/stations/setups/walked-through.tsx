@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
-import type { Plan, Rehearsal } from "../../../core/job/index.ts";
+import type { Plan, Rehearsal } from "../../../core/plan/index.ts";
 import { featureNames, featuresOf } from "../../../core/part/index.ts";
 import { type Finding, findingPhrase, findingRows } from "../../../core/rehearse/index.ts";
 import { keyFromSlug, keySlug } from "../../../core/route/index.ts";

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { cutKey } from "../../../core/job/index.ts";
+import { cutKey } from "../../../core/plan/index.ts";
 import type { Locating, Pickup } from "../../../core/locate/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { type AnyKey, isFaceSetup, keyOfSetup, type Setup } from "../../../core/route/index.ts";

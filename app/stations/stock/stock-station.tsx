@@ -8,7 +8,8 @@ import {
   stockFormSchema,
   wordsFor,
 } from "../../../core/handbook/index.ts";
-import { changeOf, type Plan } from "../../../core/job/index.ts";
+import { changeOf, sameJson } from "../../../core/job/index.ts";
+import type { Plan } from "../../../core/plan/index.ts";
 import { type Dimension, mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import {
   conditionsFor,
@@ -20,7 +21,6 @@ import {
   waysToLie,
   weightOf,
 } from "../../../core/stock/index.ts";
-import { sameJson } from "../../../core/job/index.ts";
 import { longestAxis } from "../../../core/part/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";

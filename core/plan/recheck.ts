@@ -3,17 +3,17 @@ import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import {
   datumsOf,
   extentOf,
+  faceOf,
+  type FaceSetup,
   featureOfKey,
   hangingOn,
   isFaceKey,
-  type OperationKey,
   locatedIn,
+  type OperationKey,
   referenceChain,
-  faceOf,
-  type FaceSetup,
 } from "../route/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
-import { rule, type Warning, warn } from "../working/index.ts";
+import { rule, warn, type Warning } from "../working/index.ts";
 
 /**
  * M39: a face that was cut again after others were cut from it. What hangs on it stood on another surface: it is to be checked

@@ -4,8 +4,8 @@ import {
   type CutPlace,
   type LimitChart,
   limitChart,
-  limitShares,
   type LimitShare,
+  limitShares,
   settingFor,
 } from "../cutting/index.ts";
 import { isCarbide, materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
@@ -21,8 +21,7 @@ import {
   type Vise,
 } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
-import type { Job } from "./job.ts";
-import { equipment } from "./equipment.ts";
+import { equipment, type Job } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 
 /** An owned cutter for a cut: what it would take, or why it cannot. */

@@ -11,21 +11,21 @@ import { orientation } from "../frame/index.ts";
 import { jackUnder } from "../holding/index.ts";
 import {
   type Begun,
+  faceOf,
+  type FaceSetup,
   faceUp,
   holdFor,
+  keyOfSetup,
   noOwnSeat,
   noRoomOver,
   type OwnSeat,
   planRoute,
   type RouteContext,
-  faceOf,
-  type FaceSetup,
-  keyOfSetup,
 } from "../route/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
-import type { Override } from "./override.ts";
-import { depthApplied, type Settled, settleCondition, withOwn } from "./settle-cut.ts";
+import type { Override } from "../job/index.ts";
+import { depthApplied, settleCondition, type Settled, withOwn } from "./settle-cut.ts";
 
 /** What became of an override in this plan: none is dropped silently. */
 export interface OverrideReport {

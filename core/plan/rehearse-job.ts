@@ -1,7 +1,7 @@
 import { type Axis, axisNames, faceNames } from "../frame/index.ts";
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
-import { type Limits, type Mm } from "../quantity/index.ts";
+import type { Limits, Mm } from "../quantity/index.ts";
 import {
   type Chance,
   chance,
@@ -32,9 +32,7 @@ import {
   type StaleCause,
   type Step,
 } from "../steps/index.ts";
-import { equipment } from "./equipment.ts";
-import type { Job } from "./job.ts";
-import { effectivePart } from "./effective-part.ts";
+import { effectivePart, equipment, type Job } from "../job/index.ts";
 import { plan } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
 import type { Requirement } from "./requirement.ts";

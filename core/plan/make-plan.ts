@@ -21,15 +21,12 @@ import {
   stepsOf,
   type WalkPlace,
 } from "../steps/index.ts";
-import { drawnPart, effectivePart } from "./effective-part.ts";
-import { equipment } from "./equipment.ts";
-import type { Job } from "./job.ts";
+import { drawnPart, effectivePart, equipment, type Job, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
 import { statusOf } from "./plan-status.ts";
 import type { Plan } from "./plan.ts";
 import { recheckWarnings } from "./recheck.ts";
 import { missingFeatures, requirementsOf } from "./requirement.ts";
-import { retargetFindings } from "./size-moves.ts";
 
 export interface PlanInputs {
   job: Job;

@@ -3,7 +3,7 @@ import { blockedFeatures, type DrawingFinding, stopsPlan } from "../part/index.t
 import { mm, quantity } from "../quantity/index.ts";
 import { faceOf, faceSetupsOf, featureSetupsOf } from "../route/index.ts";
 import { say, words } from "../working/index.ts";
-import type { Job } from "./job.ts";
+import type { Job } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 
 type Planned = Omit<Plan, "status">;

@@ -1,5 +1,5 @@
 import { type Axis, axisNames, axisOf } from "../frame/index.ts";
-import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../measure/index.ts";
+import { guardedVerdict, type SizeVerdict, sizeVerdict } from "../measure/index.ts";
 import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import {
@@ -20,7 +20,7 @@ import {
   type Step,
 } from "../steps/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
-import type { Job } from "./job.ts";
+import type { Job } from "../job/index.ts";
 
 /** One thing the drawing requires, with its readings and verdict. */
 export interface Requirement {

@@ -4,7 +4,7 @@ import { noOwnValues } from "../handbook/index.ts";
 import type { Instruction } from "../rehearse/index.ts";
 import { demoShop } from "../shop/index.ts";
 import type { Step } from "../steps/index.ts";
-import { equipment } from "./equipment.ts";
+import { equipment } from "../job/index.ts";
 import { plan } from "./make-plan.ts";
 import { toldStep } from "./told-step.ts";
 

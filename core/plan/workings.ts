@@ -15,14 +15,12 @@ import {
 import { featureNames, featuresOf, rulesOf, siteOfPart } from "../part/index.ts";
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
-import { line, precise, say, type Working, type WorkingBody, words } from "../working/index.ts";
-import type { Job } from "./job.ts";
+import { line, precise, say, words, type Working, type WorkingBody } from "../working/index.ts";
+import { drawnPart, equipment, type Job } from "../job/index.ts";
 import { featureCost } from "./drawing-cost.ts";
-import { equipment } from "./equipment.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
-import { drawnPart } from "./effective-part.ts";
 import type { Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */

@@ -5,7 +5,7 @@ import type { Limits } from "../quantity/index.ts";
 import { onPoints, type RouteContext, type School, schoolRule } from "../route/index.ts";
 import { inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { type Piece, rawPiece, type Spare, spareOf } from "../stock/index.ts";
-import type { Job } from "./job.ts";
+import type { Job } from "../job/index.ts";
 
 /** Where planning starts: the raw piece, what it can spare, and all the route is planned with. */
 export interface PlanStart {

@@ -1,6 +1,6 @@
 import { mm } from "../quantity/index.ts";
 import { type PairError, pairKey } from "../route/index.ts";
-import { line, say, type Working, words } from "../working/index.ts";
+import { line, say, words, type Working } from "../working/index.ts";
 
 /** Key of the working of a predicted error: `error#left-top`. */
 export type ErrorKey = `error#${string}`;

@@ -1,12 +1,10 @@
 import { cuttingFigure } from "../cutting/index.ts";
-import { handlingTimes } from "../handbook/index.ts";
-import { pickupErrors } from "../locate/index.ts";
+import { handlingTimes, type Material } from "../handbook/index.ts";
+import { type Locating, pickupErrors } from "../locate/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, minutesOfOperation } from "../route/index.ts";
-import type { Locating } from "../locate/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { line, precise, say, type WorkingBody, words } from "../working/index.ts";
-import type { Material } from "../handbook/index.ts";
+import { line, precise, say, words, type WorkingBody } from "../working/index.ts";
 
 /** Figures of a feature's operation that have a working. */
 export const featureFigures = [

@@ -2,9 +2,13 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, targetSizes } from "../part/index.ts";
 import { quantity } from "../quantity/index.ts";
 import {
-  Moves,
   endsUpright,
   type EndsWay,
+  faceOf,
+  type FaceOperation,
+  type FaceSetup,
+  locatedIn,
+  Moves,
   onPoints,
   type OperationKey,
   type PairError,
@@ -18,10 +22,6 @@ import {
   schoolRule,
   schoolWords,
   searchSteps,
-  faceOf,
-  type FaceOperation,
-  type FaceSetup,
-  locatedIn,
   worstShare,
 } from "../route/index.ts";
 import type { Face } from "../frame/index.ts";
@@ -29,9 +29,7 @@ import { inUse, type Shop } from "../shop/index.ts";
 import { nothingBegun } from "../steps/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
-import { equipment } from "./equipment.ts";
-import type { Job } from "./job.ts";
-import { drawnPart, effectivePart } from "./effective-part.ts";
+import { drawnPart, effectivePart, equipment, type Job } from "../job/index.ts";
 import { featuresOn } from "./plan-setups.ts";
 import { planStart, schoolOf } from "./plan-start.ts";
 

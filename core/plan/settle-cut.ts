@@ -2,7 +2,7 @@ import { type Cut, type CutTask, hardLimitBroken, nothingOwn, type OwnConditions
 import { type Mm, mm, quantity } from "../quantity/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
-import type { Override } from "./override.ts";
+import type { Override } from "../job/index.ts";
 
 /** Overrides of how fast, how deep and which way something is cut: the same for a face and for a feature. */
 export type ConditionOverride = Extract<Override, { what: "depth" | "speed" | "feed" | "direction" }>;

@@ -1,7 +1,7 @@
 import { nothingOwn, type OwnConditions, rememberedCut } from "../cutting/index.ts";
 import { axisNames, type Face, faceNames, type Sizes } from "../frame/index.ts";
 import type { Material } from "../handbook/index.ts";
-import { type Locating, locateSetup } from "../locate/index.ts";
+import { locateSetup, type Locating } from "../locate/index.ts";
 import { cutoutOf, type Feature, featuresOf, type Part, siteOfPart } from "../part/index.ts";
 import {
   comesBefore,
@@ -18,12 +18,12 @@ import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop
 import type { Piece } from "../stock/index.ts";
 import { type FeatureProgress, isCut } from "../steps/index.ts";
 import { type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
-import type { Override } from "./override.ts";
+import type { Override } from "../job/index.ts";
 import {
   type ConditionOverride,
   isOfConditions,
-  type Settled,
   settleCondition,
+  type Settled,
   withOwn,
 } from "./settle-cut.ts";
 import type { OverrideReport } from "./settle-overrides.ts";

@@ -3,9 +3,8 @@ import { type Feature, featureNames, featuresOf } from "../part/index.ts";
 import { type Dimension, type Minutes, mm, quantity, tidy } from "../quantity/index.ts";
 import { featureSetupsOf, minutesOfOperation } from "../route/index.ts";
 import { cuttingDiameter, inUse, type Shop } from "../shop/index.ts";
-import { line, type Phrase, precise, say, type WorkingBody, words } from "../working/index.ts";
-import { applyChanges, changeOf } from "./change.ts";
-import type { Job } from "./job.ts";
+import { line, type Phrase, precise, say, words, type WorkingBody } from "../working/index.ts";
+import { applyChanges, changeOf, type Job } from "../job/index.ts";
 import { plan } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
 

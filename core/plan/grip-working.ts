@@ -1,9 +1,9 @@
 import { holdingSafety, strapHold } from "../handbook/index.ts";
 import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
-import { count, mm, type Quantity, quantity, tidy } from "../quantity/index.ts";
+import { count, mm, quantity, type Quantity, tidy } from "../quantity/index.ts";
 import { faceOf, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
-import { line, type WorkingBody, words } from "../working/index.ts";
+import { line, words, type WorkingBody } from "../working/index.ts";
 
 /** What holds the part, against the force of the cut. */
 function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["lines"] {

@@ -1,4 +1,4 @@
-import { type FaceSweep, type Stroke } from "../recipes/index.ts";
+import type { FaceSweep, Stroke } from "../recipes/index.ts";
 import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";

@@ -1,0 +1,12 @@
+export * from "./cut-comparison.ts";
+export * from "./drawing-cost.ts";
+export { errorKey } from "./error-working.ts";
+export { type FeatureFigure, featureFigures } from "./feature-workings.ts";
+export * from "./make-plan.ts";
+export * from "./plan.ts";
+export { planStart, schoolOf } from "./plan-start.ts";
+export * from "./rehearse-job.ts";
+export * from "./requirement.ts";
+export * from "./route-comparison.ts";
+export * from "./settle-overrides.ts";
+export * from "./workings.ts";

@@ -20,7 +20,7 @@ import {
 } from "../core/part/index.ts";
 import { type Job, newJob } from "../core/job/index.ts";
 import { type Dimension, type LengthUnit, toMm } from "../core/quantity/index.ts";
-import { type SchoolName, schoolNames } from "../core/route/index.ts";
+import { type SchoolName, schoolNames } from "../core/squaring/index.ts";
 import { type Cutter, cutterConditions, demoShop, type Machine, newCutter } from "../core/shop/index.ts";
 import { dim, read } from "./support/cheek-block.ts";
 

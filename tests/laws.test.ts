@@ -13,7 +13,7 @@ import { readJobFile, writeJobFile } from "../core/exchange/index.ts";
 import * as any from "./arbitraries.ts";
 import { walk } from "./support/walker.ts";
 import { faceCuts } from "./support/faces.ts";
-import { extentOf } from "../core/route/index.ts";
+import { extentOf } from "../core/squaring/index.ts";
 
 const plainPlan = (job: Parameters<typeof plan>[0]["job"]) =>
   plan({ job, records: [], shop: demoShop, piece: 1 });

@@ -25,7 +25,7 @@ import {
 import type { Piece } from "../core/stock/index.ts";
 import type { Job } from "../core/job/index.ts";
 import { type Plan, plan } from "../core/plan/index.ts";
-import { cannotBe, sizeVerdict } from "../core/measure/index.ts";
+import { cannotBe, sizeVerdict } from "../core/inspect/index.ts";
 import { checkItem, type Cutter, demoShop, type Instrument, type Machine } from "../core/shop/index.ts";
 import { block, dim, cheekBlock, read } from "./support/cheek-block.ts";
 import { faceIn, pieceOf, seatRequest } from "./support/seats.ts";

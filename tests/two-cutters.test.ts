@@ -3,7 +3,7 @@ import { plan, rehearse } from "../core/plan/index.ts";
 import { openSolids } from "../core/rehearse/index.ts";
 import { faceNames } from "../core/frame/index.ts";
 import { conditionsFor } from "../core/stock/index.ts";
-import { extentOf } from "../core/route/index.ts";
+import { extentOf } from "../core/squaring/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { phraseText } from "../core/working/index.ts";
 import { block, dim } from "./support/cheek-block.ts";

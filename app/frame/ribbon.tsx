@@ -5,16 +5,8 @@ import { type Figure as DrawnFigure, setupSection } from "../../core/figure/inde
 import { equipment, type Job } from "../../core/job/index.ts";
 import { type Plan, schoolOf } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import {
-  type AnyKey,
-  extentOf,
-  faceOf,
-  isFaceSetup,
-  keyOfSetup,
-  keySlug,
-  schoolName,
-  type Setup,
-} from "../../core/route/index.ts";
+import { type AnyKey, faceOf, isFaceSetup, keyOfSetup, keySlug, type Setup } from "../../core/route/index.ts";
+import { extentOf, schoolName } from "../../core/squaring/index.ts";
 import { clampingsOf, setupKeyOf, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";

@@ -1,7 +1,7 @@
 import type { Override } from "../../core/job/index.ts";
 import type { OverrideReport } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { schoolName } from "../../core/route/index.ts";
+import { schoolName } from "../../core/squaring/index.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { Button } from "./button.tsx";
 import { useJob } from "./job-context.tsx";

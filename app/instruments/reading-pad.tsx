@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useId, useRef, useState } from "react";
-import { cannotBe, type Question } from "../../core/measure/index.ts";
+import { cannotBe, type Question } from "../../core/inspect/index.ts";
 import {
   fromMm,
   type LengthUnit,

@@ -1,6 +1,6 @@
 import { circle, oppositeSide, rectangle, type Side, sideOf } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
-import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
+import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
 import { type HeldAt, jawsAt, jawShown, planView } from "./plan-view.ts";

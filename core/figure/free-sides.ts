@@ -1,7 +1,7 @@
 import { parallelSpans } from "../holding/index.ts";
 import { alongJaws, axisOf, sideOf } from "../frame/index.ts";
 import { mm } from "../quantity/index.ts";
-import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
+import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
 

@@ -1,6 +1,6 @@
 import { parallelSpans } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import { type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
+import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
 import { downOf, movingOf } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";

@@ -1,6 +1,7 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
 import { pickupWays } from "../locate/index.ts";
-import { anyKeySchema, schoolNames } from "../route/index.ts";
+import { anyKeySchema } from "../route/index.ts";
+import { schoolNames } from "../squaring/index.ts";
 import * as z from "../zod.ts";
 
 const about = {

@@ -2,8 +2,8 @@ import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/in
 import type { Material } from "../handbook/index.ts";
 import { blockedFeatures, type DrawingFinding, type Part } from "../part/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
+import { extentOf } from "../squaring/index.ts";
 import {
-  extentOf,
   faceOf,
   type FaceSetup,
   featureHosts,

@@ -1,7 +1,8 @@
 import type { Axis, Sizes } from "../frame/index.ts";
 import type { Locating } from "../locate/index.ts";
 import type { DrawingFinding } from "../part/index.ts";
-import type { FeatureKey, FeaturePlan, OperationKey, PairError, Route, Setup } from "../route/index.ts";
+import type { FeatureKey, FeaturePlan, PairError, Route, Setup } from "../route/index.ts";
+import type { OperationKey } from "../squaring/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import type { FaceProgress, LivePass, Step } from "../steps/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";

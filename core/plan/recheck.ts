@@ -2,16 +2,15 @@ import { type Face, opposite } from "../frame/index.ts";
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import {
   datumsOf,
-  extentOf,
   faceOf,
   type FaceSetup,
   featureOfKey,
   hangingOn,
   isFaceKey,
   locatedIn,
-  type OperationKey,
   referenceChain,
 } from "../route/index.ts";
+import { extentOf, type OperationKey } from "../squaring/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
 import { rule, warn, type Warning } from "../working/index.ts";
 

@@ -1,5 +1,5 @@
 import { type Axis, axisNames, axisOf } from "../frame/index.ts";
-import { guardedVerdict, type SizeVerdict, sizeVerdict } from "../measure/index.ts";
+import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../inspect/index.ts";
 import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import {
@@ -7,9 +7,9 @@ import {
   featureOfKey,
   type FeaturePlan,
   featureSetupsOf,
-  type OperationKey,
   type Setup,
 } from "../route/index.ts";
+import type { OperationKey } from "../squaring/index.ts";
 import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
 import {
   effective,

@@ -9,21 +9,23 @@ import {
   type FaceSetup,
   locatedIn,
   Moves,
-  onPoints,
-  type OperationKey,
   type PairError,
   planRoute,
   predictedErrors,
   referenceChain,
   routeRisk,
+  searchSteps,
+  worstShare,
+} from "../route/index.ts";
+import {
+  onPoints,
+  type OperationKey,
   type School,
   schoolApplies,
   schoolNames,
   schoolRule,
   schoolWords,
-  searchSteps,
-  worstShare,
-} from "../route/index.ts";
+} from "../squaring/index.ts";
 import type { Face } from "../frame/index.ts";
 import { inUse, type Shop } from "../shop/index.ts";
 import { nothingBegun } from "../steps/index.ts";

@@ -13,7 +13,6 @@ import {
   type Begun,
   faceOf,
   type FaceSetup,
-  faceUp,
   holdFor,
   keyOfSetup,
   noOwnSeat,
@@ -22,6 +21,7 @@ import {
   planRoute,
   type RouteContext,
 } from "../route/index.ts";
+import { faceUp } from "../squaring/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
 import type { Override } from "../job/index.ts";

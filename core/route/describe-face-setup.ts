@@ -6,7 +6,7 @@ import { type Minutes, mm } from "../quantity/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
 import { handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
-import { type RouteContext } from "./route-context.ts";
+import type { RouteContext } from "./route-context.ts";
 import type { FaceSetup } from "./setup.ts";
 import { extentReasons, type Facts, holdingReasons, titleOf } from "./face-words.ts";
 import { sweepOfFace } from "./sweep-of-face.ts";

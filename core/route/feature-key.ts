@@ -1,5 +1,5 @@
 import * as z from "../zod.ts";
-import { type OperationKey, operationKeySchema } from "./operation.ts";
+import { type OperationKey, operationKeySchema } from "../squaring/index.ts";
 
 /** An operation of a feature: its id and its task, such as `slot-2/wall-left`. Survives a replan as that of a face does. */
 export const featureKeySchema = z.templateLiteral([

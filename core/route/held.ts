@@ -5,8 +5,7 @@ import { type Mm, tidy } from "../quantity/index.ts";
 import { cutFace, type FaceState, isReference, type Piece } from "../stock/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Phrase } from "../working/index.ts";
-import type { NextCut } from "./next-cut.ts";
-import type { Extent } from "./operation.ts";
+import type { Extent, NextCut } from "../squaring/index.ts";
 import type { RouteContext } from "./route-context.ts";
 import type { Entry } from "./setup.ts";
 

@@ -4,8 +4,7 @@ import { mm, tidy } from "../quantity/index.ts";
 import { type Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, say } from "../working/index.ts";
 import { amountsOf, type Held, leftStanding, reachIn, restsOnPoints, witnessOverlap } from "./held.ts";
-import type { NextCut } from "./next-cut.ts";
-import { faceOperation } from "./operation.ts";
+import { faceOperation, type NextCut } from "../squaring/index.ts";
 import { noOwnSeat, type RouteContext } from "./route-context.ts";
 import type { Entry, FaceOperation, FaceSetup } from "./setup.ts";
 

@@ -14,8 +14,7 @@ import { type Machine, reachOf, type Vise } from "../shop/index.ts";
 import { type Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, refused, rule, say } from "../working/index.ts";
 import { type Held, removalFor, restsOnPoints } from "./held.ts";
-import type { NextCut } from "./next-cut.ts";
-import { faceOperation } from "./operation.ts";
+import { faceOperation, type NextCut } from "../squaring/index.ts";
 import { type EndsWay, noOwnSeat, type RouteContext } from "./route-context.ts";
 
 /** Room left for the end beyond what is cut off an overhanging end, mm. */

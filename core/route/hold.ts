@@ -9,9 +9,8 @@ import { done, type Outcome, type Refusal } from "../working/index.ts";
 import { acrossTop, type Held, witnessOverlap } from "./held.ts";
 import { type Before, holdForSeveral } from "./hold-for-several.ts";
 import { holdInVise } from "./hold-in-vise.ts";
-import type { NextCut } from "./next-cut.ts";
-import { type Extent, extentOf, faceOperation, type OperationKey } from "./operation.ts";
-import { type RouteContext } from "./route-context.ts";
+import { type Extent, extentOf, faceOperation, type NextCut, type OperationKey } from "../squaring/index.ts";
+import type { RouteContext } from "./route-context.ts";
 
 /** Seats the part for the next cut; refuses with the reason when vise, straps or drawer cannot. */
 export function holdFor(

@@ -8,12 +8,12 @@ import { handlingOf } from "./handling.ts";
 import { type Held, noCut, pieceAfter, removalFor } from "./held.ts";
 import { cutterFor, heldTask, holdFor } from "./hold.ts";
 import { endsUpright } from "./hold-in-vise.ts";
-import { faceUp } from "./next-cut.ts";
+import { faceUp } from "../squaring/index.ts";
 import { doneWhileHeld, type ExtraOperation, type Left, minutesOf } from "./extra-operations.ts";
 import { pairShare } from "./predicted-error.ts";
-import { type ChainLink, type Located } from "./reference-chain.ts";
+import type { ChainLink, Located } from "./reference-chain.ts";
 import { risksOf } from "./risk.ts";
-import { type RouteContext } from "./route-context.ts";
+import type { RouteContext } from "./route-context.ts";
 
 /** What the drawing asks of the squared block. */
 export interface SearchAsked {

@@ -3,8 +3,8 @@ import { type BiasName, offCenterTwist, seatScatter } from "../handbook/index.ts
 import { grippedOffCenter, liftedByJaw } from "../holding/index.ts";
 import type { Vise } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
-import { extentOf } from "./operation.ts";
-import { type FaceOperation, faceOf, type FaceSetup } from "./setup.ts";
+import { extentOf } from "../squaring/index.ts";
+import { faceOf, type FaceOperation, type FaceSetup } from "./setup.ts";
 
 /**
  * The reference chain: what every cut face was located from, with signs (domain.md 4 and 13). A face's error is a small

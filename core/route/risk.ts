@@ -2,7 +2,7 @@ import { downOf, type Face } from "../frame/index.ts";
 import { conditionFacts } from "../handbook/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { extentOf } from "./operation.ts";
+import { extentOf } from "../squaring/index.ts";
 import { type FaceSetup, keyOfSetup } from "./setup.ts";
 
 /**

@@ -5,8 +5,7 @@ import { type Limits, type Mm } from "../quantity/index.ts";
 import { type Cutter, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import { type Piece, type Spare } from "../stock/index.ts";
 import { type Limit } from "../working/index.ts";
-import { type NextCut } from "./next-cut.ts";
-import { type OperationKey } from "./operation.ts";
+import type { NextCut, OperationKey } from "../squaring/index.ts";
 
 /** What the planner knows when it plans a setup. */
 export interface RouteContext {

@@ -3,9 +3,9 @@ import type { Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import type { FaceTold } from "./told.ts";
 import { stillToFinish } from "./two-cutters.ts";
-import { type RouteContext } from "./route-context.ts";
+import type { RouteContext } from "./route-context.ts";
 import { planFaceSetup, toldFaceSetup } from "./face-setup.ts";
-import { type FaceSetup, faceOf } from "./setup.ts";
+import { faceOf, type FaceSetup } from "./setup.ts";
 
 /** What has been done on an operation that was begun. */
 export interface Begun {

@@ -7,7 +7,7 @@ import type { Piece } from "../stock/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { DatumUse } from "./feature-order.ts";
 import type { FeatureOperation } from "./feature-operation.ts";
-import type { OperationKey } from "./operation.ts";
+import type { OperationKey } from "../squaring/index.ts";
 
 /** How a setup comes to its seat: newly placed, with the straps moved and the part left, or left as it was clamped. */
 export type Entry = "placed" | "swapped" | "stays";

@@ -4,7 +4,7 @@ import { cutKindSchema } from "../handbook/index.ts";
 import { seatSchema } from "../holding/index.ts";
 import * as z from "../zod.ts";
 import { featureKeySchema } from "./feature-key.ts";
-import { operationKeySchema } from "./operation.ts";
+import { operationKeySchema } from "../squaring/index.ts";
 import {
   type FaceOperation,
   type FaceSetup,

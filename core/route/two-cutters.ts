@@ -6,8 +6,7 @@ import type { Cutter } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Held } from "./held.ts";
 import { heldTask } from "./hold.ts";
-import type { NextCut } from "./next-cut.ts";
-import { extentOf, faceOperation } from "./operation.ts";
+import { extentOf, faceOperation, type NextCut } from "../squaring/index.ts";
 import type { RouteContext } from "./route-context.ts";
 import { faceOf, type FaceSetup } from "./setup.ts";
 

@@ -1,8 +1,9 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import { paper, topPickup, topSetting } from "../locate/index.ts";
-import { cutWindow } from "../measure/index.ts";
+import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { extentOf, type FaceOperation, faceOf, type FaceSetup } from "../route/index.ts";
+import { extentOf } from "../squaring/index.ts";
+import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import {

@@ -2,7 +2,7 @@ import { type Pass, passesForRest } from "../cutting/index.ts";
 import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
 import { facePasses, faceStrokes, type Stroke, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, type Mm, tidy } from "../quantity/index.ts";
-import { noCut, type FaceOperation } from "../route/index.ts";
+import { type FaceOperation, noCut } from "../route/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
 import { largestReading, type FaceProgress } from "./face-progress.ts";
 

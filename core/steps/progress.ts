@@ -1,4 +1,5 @@
-import { type AnyKey, type FeatureKey, isFaceKey, isFaceTold, type OperationKey } from "../route/index.ts";
+import { type AnyKey, type FeatureKey, isFaceKey, isFaceTold } from "../route/index.ts";
+import type { OperationKey } from "../squaring/index.ts";
 import { applyToFace, beginFace, type FaceProgress } from "./face-progress.ts";
 import { applyToFeature, beginFeature, type FeatureProgress } from "./feature-progress.ts";
 import { effective, type Record } from "./record.ts";

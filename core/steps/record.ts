@@ -1,6 +1,7 @@
 import { axisSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
-import { anyKeySchema, featureKeySchema, operationKeySchema, toldSchema } from "../route/index.ts";
+import { anyKeySchema, featureKeySchema, toldSchema } from "../route/index.ts";
+import { operationKeySchema } from "../squaring/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */

@@ -1,7 +1,8 @@
 import type { Pickup, TouchFrom } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Stroke } from "../recipes/index.ts";
-import { type AnyKey, isFaceKey, type OperationKey } from "../route/index.ts";
+import { type AnyKey, isFaceKey } from "../route/index.ts";
+import type { OperationKey } from "../squaring/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { StepMeasure, StepMove } from "./step-parts.ts";
 import type { LivePass } from "./live-passes.ts";

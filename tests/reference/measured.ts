@@ -7,7 +7,7 @@ import {
   remaining,
   squareness,
   tram,
-} from "../../core/measure/index.ts";
+} from "../../core/inspect/index.ts";
 import { type Answers, orRefuse, refuse } from "./answers.ts";
 
 const ask: Answers = {

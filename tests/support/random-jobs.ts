@@ -15,7 +15,7 @@ import {
   withChoice,
 } from "../../core/part/index.ts";
 import { chance, type Chance } from "../../core/rehearse/index.ts";
-import { schoolNames } from "../../core/route/index.ts";
+import { schoolNames } from "../../core/squaring/index.ts";
 import { demoShop, type Machine, newCutter, type Shop } from "../../core/shop/index.ts";
 import { dim, featureList, read } from "./cheek-block.ts";
 

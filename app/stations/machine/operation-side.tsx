@@ -4,8 +4,8 @@ import { Link } from "react-router";
 import { faceView, setupSection } from "../../../core/figure/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import {
-  type FaceSetup,
   faceOf,
+  type FaceSetup,
   type FeatureSetup,
   isFaceSetup,
   keySlug,

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { axisNames } from "../../../core/frame/index.ts";
 import type { Requirement } from "../../../core/plan/index.ts";
 import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
-import type { Verdict } from "../../../core/measure/index.ts";
+import type { Verdict } from "../../../core/inspect/index.ts";
 import { effective, type ReadingOf } from "../../../core/steps/index.ts";
 import { database, exportJobFile, exportReadings } from "../../../store/index.ts";
 import { phraseText } from "../../../core/working/index.ts";

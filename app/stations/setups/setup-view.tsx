@@ -8,9 +8,9 @@ import {
   isFaceSetup,
   keyOfSetup,
   keySlug,
-  schoolName,
   type Setup,
 } from "../../../core/route/index.ts";
+import { schoolName } from "../../../core/squaring/index.ts";
 import type { Vise } from "../../../core/shop/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";

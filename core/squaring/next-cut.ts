@@ -1,5 +1,5 @@
 import type { Face, Orientation } from "../frame/index.ts";
-import type { Extent } from "./operation.ts";
+import type { Extent } from "./face-key.ts";
 
 /** Held in the vise as deep as it goes, by the lowest quarter so that all sides stand free, or strapped to the table. */
 export type HoldWay = "vise" | "quarter" | "table";

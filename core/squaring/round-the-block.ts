@@ -1,11 +1,11 @@
 import {
+  areaOf,
   type Axis,
   axisOf,
   type Face,
   faceNames,
-  type Orientation,
-  areaOf,
   opposite,
+  type Orientation,
   orientation,
 } from "../frame/index.ts";
 import { conditionFacts } from "../handbook/index.ts";

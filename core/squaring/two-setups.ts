@@ -6,8 +6,8 @@ import {
   faceNames,
   facesOf,
   opposite,
-  orientation,
   type Orientation,
+  orientation,
   type Sizes,
 } from "../frame/index.ts";
 import { cutOrder, type Piece } from "../stock/index.ts";

@@ -45,7 +45,7 @@ function strokes(count: number): Instruction[] {
       out: null,
       projection: 16,
     },
-    { do: "clamp", grip: 20 },
+    { do: "clamp", grip: 20, loose: false },
     { do: "fit", cutter, rpm: 1115, turns: { way: "clockwise", seen: "from above" }, upright: false },
     zero("x"),
     zero("y"),

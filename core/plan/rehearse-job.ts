@@ -1,5 +1,5 @@
-import { type Axis, axisNames, faceNames } from "../frame/index.ts";
-import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { type Axis, axisNames, axisOf, faceNames, facesOf } from "../frame/index.ts";
+import { conditionFacts, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
 import type { Limits, Mm } from "../quantity/index.ts";
 import {
@@ -189,19 +189,43 @@ function judgedAfter(
   );
   const without = (done: (id: string) => boolean) =>
     new Set(featuresOf(drawing).flatMap(({ id }) => (done(id) ? [] : [id])));
-  return kit.scope(() =>
-    judgePart({
-      part: literal.part,
-      drawing,
-      untouched: without((id) => cut.has(id) || begun.has(id)),
-      unfinished: without((id) => cut.has(id)),
-      axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
-      squared,
-      strokes: literal.strokes,
-      kit,
-      end: { op: step.op, step: "end", setup: step.setup },
-    }),
-  );
+  return kit
+    .scope(() =>
+      judgePart({
+        part: literal.part,
+        drawing,
+        untouched: without((id) => cut.has(id) || begun.has(id)),
+        unfinished: without((id) => cut.has(id)),
+        axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
+        squared,
+        strokes: literal.strokes,
+        kit,
+        end: { op: step.op, step: "end", setup: step.setup },
+      }),
+    )
+    .filter((finding) => !admitted(finding, made, drawing));
+}
+
+/** How far from a face metal still belongs to its skin, mm. */
+const skinDeep = 1.5;
+
+/**
+ * Whether the application says itself what the part is found to be: a size it does not call good, or the skin of a face that it
+ * leaves as it was bought, or that was answered not to be clean.
+ */
+function admitted({ sort, what, at }: Finding, { setups, requirements }: Plan, drawing: Part): boolean {
+  if (sort !== "left" && sort !== "below") return false;
+  const axis = axisNames.find((a) => a === what);
+  if (axis) return requirements.some((r) => r.of === axis && r.verdict && r.verdict.verdict !== "good");
+  const { after } = faceSetupsOf(setups).at(-1) ?? { after: null };
+  if (what !== "the block" || !after) return false;
+  return faceNames.some((face) => {
+    const { condition, clean } = after.faces[face];
+    if (clean && conditionFacts[condition].machined) return false;
+    const along = axisOf(face);
+    const from = facesOf(along)[0] === face ? 0 : (drawing.sizes[along]?.nominal ?? 0);
+    return at !== null && Math.abs(at[axisNames.indexOf(along)]! - from) < skinDeep;
+  });
 }
 
 /** Whether a size was to be reached by the faces cut so far: both of its faces, and no ledge is left beside them. */

@@ -61,6 +61,10 @@ const takenOut = (step: Step): ThingId[] =>
   );
 
 const other: Instruction = { do: "other" };
+
+/** Whether a step says what to do where a raw face does not lie on both parallels. */
+const mayLie = ({ ticks }: Step): boolean => ticks.some((t) => t.other?.then.phrase.id === "M50.raw");
+
 function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instruction[] {
   const { seat } = setup;
   const op = faceOf(setup);
@@ -84,7 +88,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
       ];
     }
     case "clamp":
-      return [{ do: "clamp", grip: seat.table ? null : seat.effectiveGrip }];
+      return [{ do: "clamp", grip: seat.table ? null : seat.effectiveGrip, loose: mayLie(step) }];
     case "check":
       return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: step.turns, upright: false }];
     case "pickup":
@@ -226,7 +230,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
       ];
     }
     case "clamp":
-      return [{ do: "clamp", grip: device === "vBlocks" ? null : seat.effectiveGrip }];
+      return [{ do: "clamp", grip: device === "vBlocks" ? null : seat.effectiveGrip, loose: mayLie(step) }];
     case "check": {
       if (step.tool)
         return [

@@ -72,7 +72,7 @@ const place = (more: Partial<Extract<Step, { do: "place" }>> = {}): Step => ({
   projection: 12,
   ...more,
 });
-const clamp: Step = { do: "clamp", grip: 16 };
+const clamp: Step = { do: "clamp", grip: 16, loose: false };
 const fit = (cutter = "em-10-2", more: Partial<Extract<Step, { do: "fit" }>> = {}): Step => ({
   do: "fit",
   cutter,
@@ -507,8 +507,8 @@ const planted: Planted[] = [
   {
     sort: "lessGrip",
     what: "less height at the jaw than told",
-    slip: [place(), { do: "clamp", grip: 25 }],
-    near: [place(), { do: "clamp", grip: 17 }],
+    slip: [place(), { do: "clamp", grip: 25, loose: false }],
+    near: [place(), { do: "clamp", grip: 17, loose: false }],
     size: 7.8,
   },
   {

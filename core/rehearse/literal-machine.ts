@@ -121,7 +121,7 @@ export class LiteralMachine {
           this.#table.swap(told.straps);
           break;
         case "clamp":
-          this.#table.clamp(told.grip);
+          this.#table.clamp(told.grip, told.loose);
           break;
         case "take out":
           this.#table.takeOut(told.things, told.part);

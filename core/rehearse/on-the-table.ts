@@ -132,8 +132,8 @@ export class OnTheTable {
     this.#bodies.forEach(({ solid }) => solid.keep());
   }
 
-  /** What is really touched once it is tight, against the grip that was told. */
-  clamp(grip: Mm | null): void {
+  /** What is really touched once it is tight, against the grip that was told, and what is told of a part that lies loose. */
+  clamp(grip: Mm | null, loose: boolean): void {
     if (!this.#held || this.#held.placing.on === "table") return;
     const { piece, placing } = this.#held;
     const { bounds } = piece;
@@ -145,7 +145,7 @@ export class OnTheTable {
     // A round part is held along lines: no face to measure.
     if (placing.on === "blocks") return;
     const contact = contactOf(this.#part, piece.solid, placing, this.#things, this.vise, this.kit);
-    if (!this.#things.has("points"))
+    if (!this.#things.has("points") && !(loose && contact.supports.some((s) => s.area >= leastContact)))
       for (const { name, area, at } of contact.supports)
         if (area < leastContact) this.#report.find("onAir", leastContact - area, name, at);
     for (const { name, area, height, at } of contact.jaws) {

@@ -49,7 +49,13 @@ export type Instruction =
     }
   /** The straps go over another edge; the part stays. */
   | { do: "swap"; straps: Extract<Thing, { id: "straps" }> }
-  | { do: "clamp"; /** Grip after the chamfers, as told; mm. */ grip: Mm | null }
+  | {
+      do: "clamp";
+      /** Grip after the chamfers, as told; mm. */
+      grip: Mm | null;
+      /** It is told what to do where a raw face does not lie on both parallels. */
+      loose: boolean;
+    }
   | { do: "take out"; things: readonly ThingId[]; part: boolean }
   | {
       do: "fit";

@@ -8,7 +8,7 @@ import {
   sideOf,
 } from "../frame/index.ts";
 import { cutterKindFacts } from "../handbook/index.ts";
-import { feedDirection, seatInVise } from "../holding/index.ts";
+import { feedDirection, jackUnder, pastJaws, seatInVise } from "../holding/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { type Machine, reachOf, type Vise } from "../shop/index.ts";
 import { type Piece } from "../stock/index.ts";
@@ -17,6 +17,8 @@ import { type Held, removalFor, restsOnPoints } from "./held.ts";
 import { faceOperation, type NextCut } from "../squaring/index.ts";
 import { type EndsWay, noOwnSeat, type RouteContext } from "./route-context.ts";
 
+/** Hanging free for more than this many times what is gripped a part tips (guess). */
+const tipsPast = 1.5;
 /** Room left for the end beyond what is cut off an overhanging end, mm. */
 const overhangRoom = 5;
 /** An end stands upright up to this many grip depths (domain.md 4, first rule). */
@@ -98,6 +100,18 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
   });
   if (!seat.ok) return seat;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
+  if (hangs && !seat.value.jack && pastJaws(seat.value, context.vise) > tipsPast * gripped) {
+    // By its own weight it would tip out at the end that is not cut.
+    const jack = jackUnder(seat.value, context.vise, context.shop.aids);
+    if (!jack.ok)
+      return refused(
+        rule(
+          "M11.tips",
+        )`${mm(pastJaws(seat.value, context.vise))} of the part hangs free past ${mm(gripped)} of grip at the end that is not cut: it tips out of the vise. ${jack.reason}`,
+        say`${jack.suggestion} Or strap it to the table.`,
+      );
+    seat.value.jack = true;
+  }
   if (hangs && !seat.value.jack && seat.value.overhang! > 0.5 * gripped) {
     return refused(
       rule(

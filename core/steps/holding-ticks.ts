@@ -60,7 +60,7 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
       "seated",
       say`${capital(fixed)} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${end} end ${mm(seat.overhang)} out past the jaws` : say``}`,
     ),
-    ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out, just touching"))] : []),
+    ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out most, just touching"))] : []),
     ...(seat.rod
       ? [
           tick(

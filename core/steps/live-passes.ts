@@ -127,7 +127,11 @@ const thinnestPass = 0.03;
 
 /** What is still to come off, mm. After a last pass a size inside its limits is left alone. */
 export function restToCut(op: FaceOperation, state: FaceProgress | null, screw: AxisScrew): Mm {
-  if (!state || state.cuts.length === 0) return tidy((state?.present ?? op.from) - op.to);
+  if (!state || state.cuts.length === 0) {
+    const rest = tidy((state?.present ?? op.from) - op.to);
+    // Read within its limits, and less over than a cutter can take: it is there without a cut.
+    return op.sized && state && rest <= thinnestPass && state.present <= op.limits.upper ? 0 : rest;
+  }
   const last = state.cuts.at(-1)!;
   if (!op.sized) {
     const nominal = tidy(last.expected - op.to);

@@ -231,7 +231,8 @@ export class LiteralMachine {
       return;
     }
     // A skin that a new zero leaves is no width of a cut.
-    if (!told.limits || down || removed.height < thinnestCut) return;
+    // A sliver that springs back from the pass before loads nothing, however tall it stands.
+    if (!told.limits || down || Math.min(removed.height, removed.across) < thinnestCut) return;
     const at = middleOf(removed.bounds);
     strokes.tooMuch(removed.across, told.limits.across, "wide", at);
     strokes.tooMuch(removed.height, told.limits.along, "deep", at);

@@ -30,6 +30,9 @@ export interface StrokesAsked {
   chance: Chance;
 }
 
+/** Lower than this a floor is that of the level above, mm. */
+const skinOfLevel = 0.03;
+
 /** Straight ways of the tool through whatever is there: what it hits, what it takes away, and whether that was told. */
 export class Strokes {
   readonly #table: OnTheTable;
@@ -211,7 +214,9 @@ export class Strokes {
     const { kind, centerCutting, name } = tool.cutter;
     if (centerCutting || !tool.flat || ["counterbore", "reamer", "boringHead"].includes(kind)) return;
     const met = this.#piece.over(this.#plan(to, to, tool.radius * 0.25), to[2], from[2]);
-    if (met) this.#report.find("plunge", met.bounds.max[2] - to[2], name, to);
+    const deep = met ? met.bounds.max[2] - to[2] : 0;
+    // What rounding leaves of the level above is no metal to be drilled.
+    if (deep > skinOfLevel) this.#report.find("plunge", deep, name, to);
   }
 
   /** How far a cutter is pushed off a wall, mm. */

@@ -74,7 +74,7 @@ export function shaftSetups(asked: SetupsAsked): PlannedSetups {
     ...nothingPlanned,
     setups: features?.setups ?? [],
     zeros: zerosOf(features),
-    features,
+    features: outcomeOf(features),
     overrides: features
       ? [...overrides.filter((o) => !isOfFeature(o)).map(withoutObject), ...features.reports]
       : overrides.map(withoutObject),
@@ -111,7 +111,7 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     zeros: zerosOf(features),
     refusal: route.refusal,
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
-    features,
+    features: outcomeOf(features),
     ladders,
     overrides: [
       ...settled,
@@ -158,6 +158,10 @@ function inOrder(faces: readonly FaceSetup[], features: readonly FeatureSetup[])
     s.number === i + 1 ? s : { ...s, number: i + 1 },
   );
 }
+
+/** How each feature is made, and what cannot be: its setups stand in the one list. */
+const outcomeOf = (features: PlannedFeatures | null): Plan["features"] =>
+  features && { routes: features.routes, refused: features.refused };
 
 const zerosOf = (features: PlannedFeatures | null): Plan["zeros"] =>
   Object.fromEntries(features?.setups.map((s, i) => [keyOfSetup(s), features.locatings[i]!]) ?? []);

@@ -1,9 +1,18 @@
 import { describe, expect, test } from "vitest";
 import { plan } from "../plan/index.ts";
 import { demoShop } from "../shop/index.ts";
-import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
+import { cheekBlock, cheekBlockWithFeatures, dim, read } from "../../tests/support/cheek-block.ts";
 import { appended, walk } from "../../tests/support/walker.ts";
-import { effective, foldRecords, type Record, type RecordEvent, type StaleCause } from "./index.ts";
+import { isFaceKey } from "../route/index.ts";
+import {
+  effective,
+  foldRecords,
+  type Record,
+  type RecordEvent,
+  recordSchema,
+  type StaleCause,
+  upgradeRecord,
+} from "./index.ts";
 import { faceCuts } from "../../tests/support/faces.ts";
 
 const op = "back/face" as const;
@@ -31,6 +40,20 @@ describe("records", () => {
     const [a, b] = appended([], { type: "note", text: "a" }, { type: "note", text: "b" });
     const late = { ...a!, at: "2030-01-01T00:00:00.000Z" };
     expect(effective([b!, late]).map((r) => r.seq)).toEqual([1, 2]);
+  });
+
+  test("the begin of a feature as older versions kept it counts as a begin like any other, read once or twice", () => {
+    const { records } = walk(cheekBlockWithFeatures(), {
+      until: (step) => step.op.startsWith("slot") && step.kind === "move",
+    });
+    const now = foldRecords(records, 1);
+    expect(now.features.size).toBeGreaterThan(0);
+    const kept = records.map((r) =>
+      r.type === "begun" && !isFaceKey(r.op) ? { ...r, type: "featureBegun" } : r,
+    );
+    expect(kept.some((r) => r.type === "featureBegun")).toBe(true);
+    const read = kept.map((r) => recordSchema.parse(upgradeRecord(upgradeRecord(r))));
+    expect([...foldRecords(read, 1).features]).toEqual([...now.features]);
   });
 
   test("records of another piece do not count", () => {

@@ -8,7 +8,7 @@ const often = { intervals: [20, 30, 50, 100] };
 test("from an empty bench to an inspected part and an exported file, by keyboard alone", async ({
   strictPage: page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(420_000);
   await page.goto("/");
   await tabTo(page, page.getByLabel("New job"));
   await page.keyboard.type("Winch spacer");

@@ -83,10 +83,11 @@ export const Ribbon = memo(function Ribbon({
               number={setup.number}
               now={now}
               here={now ? current : undefined}
-              // Cuts of one clamping stand close together; what is cut into the block apart from its faces.
+              // What is cut in one clamping stands close together.
               apart={
                 before !== undefined &&
-                ((setup.entry === "placed" && several) || isFaceSetup(before) !== isFaceSetup(setup))
+                setup.entry === "placed" &&
+                (several || isFaceSetup(before) !== isFaceSetup(setup))
               }
               state={setupState(plan, setup)}
               to={link(keys[i]!)}

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import { mm, quantity } from "../../core/quantity/index.ts";
-import { type AnyKey, keySlug, type Operation, type Setup } from "../../core/route/index.ts";
+import { type AnyKey, conditionsOf, keySlug, type Operation, type Setup } from "../../core/route/index.ts";
 import { useJob } from "./job-context.tsx";
 import { Table } from "./section.tsx";
 import { Figure, Words } from "./words.tsx";
@@ -18,37 +18,27 @@ export function OperationsTable({
 }) {
   return (
     <Table label={label} head={["", "operation", "tool", "speed", "feed", "depth", "passes", "time"]}>
-      {setups.flatMap(({ number, operations }) =>
-        operations.map((o) => (
-          <OperationRow key={o.key} operation={o} number={number} chosen={o.key === chosen} />
+      {setups.flatMap((setup) =>
+        setup.operations.map((o) => (
+          <OperationRow key={o.key} setup={setup} operation={o} chosen={o.key === chosen} />
         )),
       )}
     </Table>
   );
 }
 
-function OperationRow({
-  operation,
-  number,
-  chosen,
-}: {
-  operation: Operation;
-  number: number;
-  chosen: boolean;
-}) {
+function OperationRow({ setup, operation, chosen }: { setup: Setup; operation: Operation; chosen: boolean }) {
   const { job, plan, shop } = useJob();
   const { cut, key } = operation;
   const face = operation.by === "face";
-  const set = face ? operation.cut : operation.set;
+  const set = conditionsOf(operation);
   const own = cut?.own;
   const passes = face ? (plan.ladders[operation.key]?.length ?? 0) : operation.levels.length;
   // The minutes of a face are those of its passes as they are told, which its setup carries.
-  const minutes = face
-    ? plan.setups.find((s) => s.operations[0].key === key)?.minutes.cutting
-    : operation.minutes.cutting;
+  const minutes = (face ? setup : operation).minutes.cutting;
   return (
     <chakra.tr bg={chosen ? "accentSoft" : "transparent"}>
-      <td>{number}</td>
+      <td>{setup.number}</td>
       <td>
         <Link
           to={`/jobs/${job.id}/cuts/${keySlug(key)}`}
@@ -73,7 +63,7 @@ function OperationRow({
       </td>
       <td>{passes || ""}</td>
       <td>
-        <Figure of={quantity("time", minutes ?? 0)} />
+        <Figure of={quantity("time", minutes)} />
       </td>
     </chakra.tr>
   );

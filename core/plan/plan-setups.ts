@@ -2,7 +2,7 @@ import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/in
 import type { Material } from "../handbook/index.ts";
 import { blockedFeatures, type DrawingFinding, type Part } from "../part/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
-import { extentOf } from "../squaring/index.ts";
+import { makesFace } from "../squaring/index.ts";
 import {
   faceOf,
   type FaceSetup,
@@ -171,7 +171,7 @@ const worst: SpareVerdict[] = ["short", "tight", "unmeasured", "enough"];
 /** How much more a first face may give when it does not clean up: down to the target and the skin of the face across. */
 function moreAllowed(state: FaceProgress, spares: Record<Axis, Spare>, target: Sizes): number {
   // What was left standing is matched to what is cut: no more comes off.
-  if (extentOf(state.told.key) === "rest" || extentOf(state.told.key) === "rough") return 0;
+  if (!makesFace(state.told.key)) return 0;
   const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
   const across = spares[axis].first[opposite(state.told.face)] ?? 0;
   return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));

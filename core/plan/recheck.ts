@@ -10,7 +10,7 @@ import {
   locatedIn,
   referenceChain,
 } from "../route/index.ts";
-import { extentOf, type OperationKey } from "../squaring/index.ts";
+import { makesFace, type OperationKey } from "../squaring/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
 import { rule, warn, type Warning } from "../working/index.ts";
 
@@ -50,7 +50,7 @@ export function recheckWarnings(
     const { key, face, axis } = faceOf(setup);
     const again = cuts.get(key);
     // What a first cut left standing held nothing: cutting it moves no reference.
-    if (!again || extentOf(key) === "rest" || extentOf(key) === "rough") return [];
+    if (!again || !makesFace(key)) return [];
     const hanging = hangingOn(links, face);
     const stale = setups.filter(
       (s) => hanging.includes(faceOf(s).face) && (cuts.get(faceOf(s).key)?.first ?? Infinity) < again.last,

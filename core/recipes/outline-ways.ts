@@ -2,7 +2,14 @@ import { extentOfOutline, inOutline, type Outline } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Sweep, widestLane } from "./sweep.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
-import { clearOff, conventionalAlong, plungeAt, type Point, type SpindleWay, straight } from "./spindle-way.ts";
+import {
+  clearOff,
+  conventionalAlong,
+  plungeAt,
+  type Point,
+  type SpindleWay,
+  straight,
+} from "./spindle-way.ts";
 
 /** Rows nearer to each other than this are one, mm. */
 const sameRow = 0.01;
@@ -18,7 +25,10 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
         x: [Math.min(...pieces.map(([p]) => p[0])), Math.max(...pieces.map(([p]) => p[0]))] as const,
         y: [Math.min(...pieces.map(([p]) => p[1])), Math.max(...pieces.map(([p]) => p[1]))] as const,
       }
-    : { x: [around.x[0] - r - clearOff, around.x[1] + r + clearOff] as const, y: [around.y[0], around.y[1]] as const };
+    : {
+        x: [around.x[0] - r - clearOff, around.x[1] + r + clearOff] as const,
+        y: [around.y[0], around.y[1]] as const,
+      };
   const [low, high] = outer ? [extent.y[0] + r + leave, extent.y[1] - r - leave] : extent.y;
   if (high < low) return [];
   const count = Math.max(1, Math.ceil((high - low) / (widestLane * diameter) - 1e-9));

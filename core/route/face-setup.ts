@@ -25,7 +25,7 @@ export function planFaceSetup(
   const first = cutterIn(piece, next.face, whole.value, context);
   if (!first.ok) return first;
   const { task, choice } = first.value;
-  const rough = scaleFirst(piece, next, { held: whole.value, task, cutter: choice.best.cutter }, context);
+  const rough = scaleFirst(next, { held: whole.value, task, cutter: choice.best.cutter }, context);
   const roughed = rough && cutterIn(piece, next.face, rough, context);
   if (rough && roughed?.ok) return done(faceSetup(piece, next.face, rough, roughed.value, previous, context));
   return done(faceSetup(piece, next.face, whole.value, first.value, previous, context));

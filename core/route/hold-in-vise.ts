@@ -81,7 +81,7 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
   const at = hangs
     ? overhangOrientation(piece, face, context)
     : (own.fixed && orientation(face, own.fixed)) || next.at;
-  const seat = seatInVise({
+  const seated = seatInVise({
     piece,
     at,
     removal: hangs ? 0 : removal,
@@ -98,32 +98,34 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
     points: restsOnPoints(piece, at, context),
     wantedGrip: null,
   });
-  if (!seat.ok) return seat;
+  if (!seated.ok) return seated;
   const gripped = Math.min(context.vise.jawWidth, piece.sizes[context.ends]);
-  if (hangs && !seat.value.jack && pastJaws(seat.value, context.vise) > tipsPast * gripped) {
+  const past = pastJaws(seated.value, context.vise);
+  const tips = hangs && !seated.value.jack && past > tipsPast * gripped;
+  if (tips) {
     // By its own weight it would tip out at the end that is not cut.
-    const jack = jackUnder(seat.value, context.vise, context.shop.aids);
+    const jack = jackUnder(seated.value, context.vise, context.shop.aids);
     if (!jack.ok)
       return refused(
         rule(
           "M11.tips",
-        )`${mm(pastJaws(seat.value, context.vise))} of the part hangs free past ${mm(gripped)} of grip at the end that is not cut: it tips out of the vise. ${jack.reason}`,
+        )`${mm(past)} of the part hangs free past ${mm(gripped)} of grip at the end that is not cut: it tips out of the vise. ${jack.reason}`,
         say`${jack.suggestion} Or strap it to the table.`,
       );
-    seat.value.jack = true;
   }
-  if (hangs && !seat.value.jack && seat.value.overhang! > 0.5 * gripped) {
+  const seat = tips ? { ...seated.value, jack: true } : seated.value;
+  if (hangs && !seat.jack && seat.overhang! > 0.5 * gripped) {
     return refused(
       rule(
         "M11.overhang",
-      )`${mm(seat.value.overhang!)} would hang out past ${mm(gripped)} of grip; at most half is held safely.`,
+      )`${mm(seat.overhang!)} would hang out past ${mm(gripped)} of grip; at most half is held safely.`,
       say`Put a jack under the end, or saw it closer first.`,
     );
   }
   const kind = hangs ? "side" : context.machine.kind === "horizontal" ? "slab" : "face";
   return done({
     at,
-    seat: seat.value,
+    seat,
     entry: "placed",
     kind,
     extent: "face",

@@ -91,6 +91,13 @@ export const faceSetupsOf = (setups: readonly Setup[]): FaceSetup[] => setups.fi
 export const featureSetupsOf = (setups: readonly Setup[]): FeatureSetup[] =>
   setups.filter((s): s is FeatureSetup => !isFaceSetup(s));
 
+/** The cutter of an operation, by its id; null for handwork. */
+export const cutterOf = (operation: Operation): string | null =>
+  operation.by === "face" ? operation.cut.cutter : operation.cutter;
+/** Speed and feed of an operation; null where it is turned or done by hand. */
+export const conditionsOf = (operation: Operation): FeatureOperation["set"] =>
+  operation.by === "face" ? operation.cut : operation.set;
+
 /** The setup an operation is done in. */
 export const setupWith = (setups: readonly Setup[], key: string | null): Setup | undefined =>
   setups.find((s) => s.operations.some((o) => o.key === key));

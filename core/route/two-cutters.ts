@@ -5,7 +5,6 @@ import { type Mm, tidy } from "../quantity/index.ts";
 import type { Cutter } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Held } from "./held.ts";
-import { heldTask } from "./hold.ts";
 import { extentOf, faceOperation, type NextCut } from "../squaring/index.ts";
 import type { RouteContext } from "./route-context.ts";
 import { faceOf, type FaceSetup } from "./setup.ts";
@@ -27,7 +26,6 @@ const isSpare = ({ condition, rating }: Cutter): boolean =>
  * @param cutter the cutter chosen for it, by its id
  */
 export function scaleFirst(
-  piece: Piece,
   { face, extent }: NextCut,
   { held, task, cutter }: { held: Held; task: CutTask; cutter: string },
   context: RouteContext,
@@ -50,9 +48,7 @@ export function scaleFirst(
   const finish = chooseCut(bare, context.shop.cutters, context);
   const good = finish.ok ? everyCutter.find((c) => c.id === finish.value.best.cutter) : undefined;
   if (!good || isSpare(good)) return null;
-  const rough: Held = { ...held, extent: "rough", removal, to: tidy(held.to + leftForGood), sized: false };
-  // Nothing comes off for the size in it, and its own skin is under it all.
-  return heldTask(piece, face, rough, context).skin <= removal ? rough : null;
+  return { ...held, extent: "rough", removal, to: tidy(held.to + leftForGood), sized: false };
 }
 
 /** The face whose scale is off and whose size is still to be cut, in the same clamping; null after any other setup. */

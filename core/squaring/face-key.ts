@@ -17,4 +17,7 @@ export type OperationKey = z.infer<typeof operationKeySchema>;
 
 export const faceOperation = (face: Face, extent: Extent = "face"): OperationKey => `${face}/${extent}`;
 
+/** Whether a cut is that of the face itself, not only its scale and not what an earlier one left: others stand on it. */
+export const makesFace = (key: OperationKey): boolean => !["rest", "rough"].includes(extentOf(key));
+
 export const extentOf = (key: OperationKey): Extent => key.split("/")[1] as Extent;

@@ -1,6 +1,7 @@
 import type { Mm } from "../quantity/index.ts";
 import { isFaceStep, type Step } from "./step.ts";
 import { type Setup, setupWith, tell } from "../route/index.ts";
+import { foldRecords, progressOf } from "./progress.ts";
 import type { ReadingOf, Record, RecordEvent } from "./record.ts";
 
 /** What a person found where a step asks for it. */
@@ -25,11 +26,12 @@ const readingEvent = (op: Step["op"], of: ReadingOf, value: Mm, instrument: stri
 export function beginningOf(
   setups: readonly Setup[],
   op: Step["op"],
-  records: readonly Record[],
+  records: Record[],
+  piece = 1,
 ): RecordEvent[] {
   const setup = setupWith(setups, op);
   const operation = setup?.operations.find((o) => o.key === op);
-  const begun = records.some((r) => r.type === "begun" && r.op === op);
+  const begun = progressOf(foldRecords(records, piece), op) !== undefined;
   return setup && operation && !begun ? [{ type: "begun", op, told: tell(setup, operation) }] : [];
 }
 

@@ -1,6 +1,6 @@
 import { handlingTimes } from "../handbook/index.ts";
 import type { Locating } from "../locate/index.ts";
-import { faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
+import { conditionsOf, cutterOf, faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
 import { type Phrase, rule, warn, words } from "../working/index.ts";
 import { faceWork, tooSmall } from "./face-work.ts";
 import { cutSinceOf } from "./feature-progress.ts";
@@ -77,9 +77,8 @@ export function spindleAfter({ operations }: Setup, steps: readonly Step[]): InS
   const last = steps.findLast((s) => s.kind === "cut" || s.kind === "move");
   const operation = operations.find((o) => o.key === last?.op);
   if (!operation) return null;
-  const tool = operation.by === "face" ? operation.cut.cutter : operation.cutter;
-  const rpm = operation.by === "face" ? operation.cut.rpm : operation.set?.rpm;
-  return tool === null ? null : { tool, rpm: rpm ?? 0 };
+  const tool = cutterOf(operation);
+  return tool === null ? null : { tool, rpm: conditionsOf(operation)?.rpm ?? 0 };
 }
 
 /** When the part or a clamp moved last in a setup, and whether metal was cut by then; null where it never did. */

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { type CutFigure, cutKey, type FeatureFigure } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import {
+  conditionsOf,
   type FaceOperation,
   type FeatureOperation,
   isFaceSetup,
@@ -21,7 +22,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 export function CutFigures({ setup, operation }: { setup: Setup; operation: Operation }) {
   const { unit } = useJob();
   const { cut } = operation;
-  const set = operation.by === "face" ? operation.cut : operation.set;
+  const set = conditionsOf(operation);
   return (
     <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(4, 1fr)" }} gap="0 18px">
       {set && (
@@ -150,7 +151,7 @@ function Fact({
 
 function SpeedMore({ operation }: { operation: Operation }) {
   const { cut } = operation;
-  const setting = operation.by === "face" ? operation.cut.setting : operation.set?.setting;
+  const setting = conditionsOf(operation)?.setting;
   if (!cut) return <>{setting}</>;
   const inRange = cut.vc >= cut.vcRange[0] - 1e-9 && cut.vc <= cut.vcRange[1] + 1e-9;
   return (

@@ -2,7 +2,13 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useRef } from "react";
 import type { CutComparison } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
-import { isFaceSetup, type Operation, type Setup } from "../../../core/route/index.ts";
+import {
+  conditionsOf,
+  cutterOf,
+  isFaceSetup,
+  type Operation,
+  type Setup,
+} from "../../../core/route/index.ts";
 import { settingsNear } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -30,7 +36,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const own = useOverrides(operation.key);
   const { cut, task } = operation;
   const face = operation.by === "face";
-  const cutter = shop.cutters.find((c) => c.id === (face ? operation.cut.cutter : operation.cutter));
+  const cutter = shop.cutters.find((c) => c.id === cutterOf(operation));
   return (
     <>
       <StationTitle
@@ -138,8 +144,8 @@ function YourConditions({
   );
   const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   const { task, key } = operation;
-  const set = operation.by === "face" ? operation.cut : operation.set;
-  const cutter = operation.by === "face" ? operation.cut.cutter : operation.cutter;
+  const set = conditionsOf(operation);
+  const cutter = cutterOf(operation);
   if (!set || !cutter || !machine) return null;
   const others =
     operation.by === "face"

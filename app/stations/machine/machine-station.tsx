@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react";
-import { equipment } from "../../../core/job/index.ts";
 import { setupWith } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Words } from "../../instruments/words.tsx";
 import { MachineFrame } from "./machine-frame.tsx";
 import { StepAtMachine } from "./step-at-machine.tsx";
@@ -10,10 +10,10 @@ import { useWalk } from "./use-walk.ts";
 
 /** What do I do now? One step at a time, in letters readable at arm's length. */
 export function MachineStation() {
-  const { job, plan, shop } = useJob();
+  const { job, plan } = useJob();
   const walk = useWalk();
   const { step } = walk;
-  const { machine, vise } = equipment(job, shop);
+  const { machine, vise } = useEquipment();
   if (step && machine && vise) {
     const setup = setupWith(plan.setups, step.op);
     // Each operation keeps its own pad and dialog.

@@ -43,14 +43,14 @@ export function StepAtMachine({
   vise: Vise;
   walk: ReturnType<typeof useWalk>;
 }) {
-  const { plan, records, working } = useJob();
+  const { plan, records, piece, working } = useJob();
   const submit = useSubmit();
   const { current, lost, progress } = walk;
   const state = progressOf(progress, step.op);
   const mine = plan.steps.filter((s) => s.op === step.op);
   const send = (...events: RecordEvent[]) => {
     if (events.length > 0)
-      void submit.append(...beginningOf(plan.setups, step.op, state ? records : []), ...events);
+      void submit.append(...beginningOf(plan.setups, step.op, records, piece), ...events);
   };
   const isCurrent = step === current;
   const gate = useSetupGate(step, state?.ticks.has(lookedAt) ?? false);

@@ -86,7 +86,8 @@ function FixedChoice({ setup, own }: { setup: Setup; own: Own }) {
 
 function JackChoice({ setup: { seat }, own }: { setup: FaceSetup; own: Own }) {
   const { reason } = useJob();
-  if (seat.overhang === null) return null;
+  // A jack the part needs not to tip is not for choice.
+  if (seat.overhang === null || (seat.jack && !own.reportOf("jack"))) return null;
   return (
     <Choice<"none" | "under">
       label="Under the end"

@@ -1,6 +1,5 @@
 import { Box } from "@chakra-ui/react";
 import { type Figure, faceSheet, setupSheet } from "../../../core/figure/index.ts";
-import { equipment } from "../../../core/job/index.ts";
 import {
   faceOf,
   type FaceSetup,
@@ -12,6 +11,7 @@ import type { Vise } from "../../../core/shop/index.ts";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Section } from "../../instruments/section.tsx";
 import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 
@@ -21,7 +21,7 @@ export const SetupOnOnePage = ({ setup, vise }: { setup: Setup; vise: Vise }) =>
 
 function FacePage({ setup, vise }: { setup: FaceSetup; vise: Vise }) {
   const { job, plan, shop, unit } = useJob();
-  const { machine } = equipment(job, shop);
+  const { machine } = useEquipment();
   const { key, cut } = faceOf(setup);
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
   if (!machine || !cutter) return null;

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react";
-import { equipment } from "../../../core/job/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { faceOf, faceSetupsOf, readiness } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
@@ -11,8 +11,8 @@ const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
 
 /** "Ready for ±0.01?": what was checked of machine, vise and instruments, and what should be before this job. */
 export function ReadinessSheet() {
-  const { job, plan, shop } = useJob();
-  const { machine, vise } = equipment(job, shop);
+  const { plan, shop } = useJob();
+  const { machine, vise } = useEquipment();
   const faces = faceSetupsOf(plan.setups).map(faceOf);
   const within = Math.min(
     ...faces.filter((f) => f.sized).map(({ limits }) => (limits.upper - limits.lower) / 2),

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { faceNet, setupSection } from "../../../core/figure/index.ts";
-import { equipment } from "../../../core/job/index.ts";
 import { schoolOf } from "../../../core/plan/index.ts";
 import {
   faceOf,
@@ -17,6 +16,7 @@ import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
@@ -40,7 +40,7 @@ import { Zeros } from "./zeros.tsx";
 export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gone: boolean }) {
   const { job, plan, shop, reason, setReason } = useJob();
   const submit = useSubmit();
-  const { machine } = equipment(job, shop);
+  const { machine } = useEquipment();
   const key = keyOfSetup(setup);
   const section = setupSection(setup, vise, shop.cutters, { small: false });
   const locating = isFaceSetup(setup) ? null : plan.zeros[keyOfSetup(setup)];

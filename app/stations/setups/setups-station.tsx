@@ -1,7 +1,7 @@
 import { useParams } from "react-router";
-import { equipment } from "../../../core/job/index.ts";
 import { keyFromSlug, keyOfSetup, setupWith } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Notice } from "../../instruments/notice.tsx";
 import { PartDrawing } from "../../instruments/part-drawing.tsx";
 import { StationTitle } from "../../instruments/section.tsx";
@@ -11,11 +11,11 @@ import { Refusal, RefusedFeatures } from "./what-cannot.tsx";
 
 /** How do I hold it, in which order? */
 export function SetupsStation() {
-  const { job, plan, shop } = useJob();
+  const { job, plan } = useJob();
   const key = keyFromSlug(useParams().operation);
   const asked = setupWith(plan.setups, key);
   const setup = asked ?? plan.setups[0];
-  const { vise } = equipment(job, shop);
+  const { vise } = useEquipment();
   if (setup && vise)
     return <SetupView key={keyOfSetup(setup)} setup={setup} vise={vise} gone={key !== null && !asked} />;
   return (

@@ -12,16 +12,20 @@ import { Figure, Words } from "../../instruments/words.tsx";
 export function Zeros({ setup }: { setup: Setup }) {
   const { plan } = useJob();
   const key = keyOfSetup(setup);
-  const touches = plan.steps.filter((s) => s.op === key && s.touch);
+  const mine = isFaceSetup(setup) ? plan.steps.filter((s) => s.op === key) : [];
   const locating = isFaceSetup(setup) ? null : (plan.zeros[keyOfSetup(setup)] ?? null);
   return (
     <>
       <chakra.h2 fontSize="14px" color="quiet" mt="10px" mb="4px">
         Where zero lies
       </chakra.h2>
-      {touches.map((s) => (
-        <Touched key={s.id} step={s} at={key} />
-      ))}
+      {mine.map((s) =>
+        s.touch ? (
+          <Touched key={s.id} step={s} at={key} />
+        ) : (
+          s.pickup && <PickedUp key={s.id} pickup={s.pickup} at={null} />
+        ),
+      )}
       {locating?.pickups.map((p) => (
         <PickedUp key={p.axis} pickup={p} at={key} />
       ))}
@@ -49,7 +53,8 @@ function Touched({ step, at }: { step: Step; at: AnyKey }) {
   );
 }
 
-function PickedUp({ pickup, at }: { pickup: Pickup; at: AnyKey }) {
+/** @param at the operation its figure is worked at; null where it is only said how it is done */
+function PickedUp({ pickup, at }: { pickup: Pickup; at: AnyKey | null }) {
   const NAME = pickup.axis.toUpperCase();
   const byReadout = pickup.by === "readout";
   return (
@@ -57,7 +62,7 @@ function PickedUp({ pickup, at }: { pickup: Pickup; at: AnyKey }) {
       <b>
         <Words of={pickup.title} />
       </b>
-      {pickup.faces.length === 1 && (
+      {at && pickup.faces.length === 1 && (
         <>
           : {byReadout ? `set ${NAME} to ` : pickup.off > 0 ? "move on by " : `set the ${NAME} collar to `}
           <Worked at={cutKey(at, "zero")}>

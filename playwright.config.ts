@@ -7,7 +7,9 @@ export default defineConfig({
   // Most of a test is waiting for what is kept: two share the machine well.
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
+  timeout: 120_000,
+  // Slow machines are allowed: a wait ends as soon as what it waits for is there.
+  expect: { timeout: 20_000 },
   // A key pressed before the view listens is lost, on a slow machine only: such a test is told as flaky and run once more.
   retries: 1,
   outputDir: "test-results",
@@ -16,7 +18,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: "block",
     locale: "en-GB",
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     launchOptions: { executablePath: "/usr/bin/chromium", args: chromiumFlags },
   },
   webServer: {

@@ -8,7 +8,7 @@ const often = { intervals: [20, 30, 50, 100] };
 test("from an empty bench to an inspected part and an exported file, by keyboard alone", async ({
   strictPage: page,
 }) => {
-  test.setTimeout(420_000);
+  test.setTimeout(900_000);
   await page.goto("/");
   await tabTo(page, page.getByLabel("New job"));
   await page.keyboard.type("Winch spacer");
@@ -80,7 +80,9 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
     const url = page.url();
     if (await field.isVisible()) {
       await expect(field).toBeFocused();
-      const expected = Number(/Should read now:\s*([\d.]+)/.exec(await page.locator("main").innerText())?.[1]);
+      const expected = Number(
+        /Should read now:\s*([\d.]+)/.exec(await page.locator("main").innerText())?.[1],
+      );
       // The first reading between passes comes out light: the rest must move by it.
       const light = !corrected && url.includes("/measure-") ? 0.03 : 0;
       const typed = (expected + light).toFixed(2);

@@ -8,7 +8,11 @@ import { useJob } from "./job-context.tsx";
 import { Notice } from "./notice.tsx";
 import { Figure, Words } from "./words.tsx";
 
-const whatWords: Partial<Record<Override["what"], string>> = { school: "way of squaring", fixed: "seat" };
+const whatWords: Partial<Record<Override["what"], string>> = {
+  school: "way of squaring",
+  fixed: "seat",
+  finish: "last pass",
+};
 const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
 
 /** What became of one override, with its undo. */
@@ -27,6 +31,8 @@ export function OverrideNotice({ report, onUndo }: { report: OverrideReport; onU
 function valueOf(override: Override, shop: Shop) {
   switch (override.what) {
     case "depth":
+    case "finish":
+    case "paper":
       return <Figure of={mm(override.value)} />;
     case "speed":
       return <Figure of={quantity("spindleSpeed", override.value)} />;

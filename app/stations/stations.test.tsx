@@ -94,9 +94,15 @@ describe("the stations do what they say", () => {
     await waitFor(() =>
       expect(document.body.textContent).toMatch(/After pass 1 you read.*the cut came out 0\.030 mm light/),
     );
-    fireEvent.click(screen.getByRole("button", { name: /Cut done/ }));
-    await waitFor(() => expect(intents).toHaveLength(1));
-    expect(intents[0]).toMatchObject({
+    // What is locked is asked first, then that the spindle turns right after the stop to measure.
+    fireEvent.click(screen.getByRole("button", { name: /Set there, then/ }));
+    for (const name of [/Spindle on again/, /Cut done/]) {
+      const next = await screen.findByRole<HTMLButtonElement>("button", { name });
+      await waitFor(() => expect(next.disabled).toBe(false));
+      fireEvent.click(next);
+    }
+    await waitFor(() => expect(intents).toHaveLength(3));
+    expect(intents[2]).toMatchObject({
       intent: "append",
       events: [{ type: "cut", op: "front/face", pass: 2 }],
     });
@@ -120,17 +126,13 @@ describe("the stations do what they say", () => {
 
   test("ticks are made in their order", async () => {
     open(<MachineStation />, "machine", cheekBlock(), []);
-    const second = await screen.findByRole<HTMLButtonElement>("button", {
-      name: /to the fixed jaw, the back face up/,
-    });
+    const second = await screen.findByRole<HTMLButtonElement>("button", { name: /stop button/ });
     expect(second.disabled).toBe(true);
-    fireEvent.click(screen.getByRole("button", { name: /wiped clean/ }));
+    fireEvent.click(screen.getByRole("button", { name: /glasses on/ }));
     await waitFor(() => expect(intents).toHaveLength(1));
-    expect(intents[0]).toMatchObject({ events: [{ type: "begun" }, { type: "tick", tick: "wiped" }] });
+    expect(intents[0]).toMatchObject({ events: [{ type: "begun" }, { type: "tick", tick: "dressed" }] });
     await waitFor(() =>
-      expect(screen.getByRole<HTMLButtonElement>("button", { name: /the back face up/ }).disabled).toBe(
-        false,
-      ),
+      expect(screen.getByRole<HTMLButtonElement>("button", { name: /stop button/ }).disabled).toBe(false),
     );
   });
 

@@ -67,6 +67,7 @@ export function cutPlan(
     return { passes, keeps, last, finishVf, minutes };
   };
   if (told) return at(told.keeps);
+  if (task.own.finish !== null) return at(Math.min(task.own.finish, depth));
   const [usual, ...lighter] = worthKeeping(ready, lanes.width, depth);
   const first = at(usual);
   // Lighter ones only pay where the usual one bends away: roughing then has more to do.

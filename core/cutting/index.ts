@@ -13,6 +13,7 @@ export * from "./engagement.ts";
 export * from "./feed.ts";
 export * from "./finish.ts";
 export * from "./finish-pass.ts";
+export * from "./fluid.ts";
 export * from "./force.ts";
 export * from "./lanes.ts";
 export * from "./limit-chart.ts";

@@ -9,10 +9,19 @@ export interface OwnConditions {
   rpm: Rpm | null;
   vf: MmPerMin | null;
   depth: Mm | null;
+  /** Left for the last pass. */
+  finish: Mm | null;
   climb: boolean;
 }
 
-export const nothingOwn: OwnConditions = { cutter: null, rpm: null, vf: null, depth: null, climb: false };
+export const nothingOwn: OwnConditions = {
+  cutter: null,
+  rpm: null,
+  vf: null,
+  depth: null,
+  finish: null,
+  climb: false,
+};
 
 /** What a cut is to do. All mm. */
 export interface CutTask {

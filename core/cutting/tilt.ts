@@ -43,6 +43,13 @@ export function tiltedStep(kind: TiltCase, s: Mm, theta: number): TiltedStep | n
 }
 
 /**
+ * The tilt of a head from the ridge it left between two lanes: sin θ = ridge / step-over, degrees.
+ * @returns null for a ridge higher than the lanes lie apart, or no step-over
+ */
+export const tiltFromRidge = (ridge: Mm, stepover: Mm): number | null =>
+  ridge >= 0 && stepover > 0 && ridge < stepover ? (Math.asin(ridge / stepover) * 180) / Math.PI : null;
+
+/**
  * A face milled with the head out of tram: trough across each lane (R − √(R² − (ae/2)²)) · tan(tilt along), and the step
  * between lanes stepover · sin(tilt across), mm.
  */

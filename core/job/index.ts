@@ -5,6 +5,7 @@ export * from "./job.ts";
 export * from "./migrations.ts";
 export * from "./open-document.ts";
 export * from "./override.ts";
+export * from "./paper.ts";
 export * from "./size-moves.ts";
 export * from "./turned.ts";
 export { type Change } from "../steps/index.ts";

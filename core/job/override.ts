@@ -17,6 +17,8 @@ const amount = z.number().positive();
 export const overrideSchema = z.discriminatedUnion("what", [
   /** Depth of a roughing pass, mm. */
   z.object({ ...about, what: z.literal("depth"), value: amount }),
+  /** What is left for the last pass, mm. */
+  z.object({ ...about, what: z.literal("finish"), value: amount }),
   /** Spindle speed, rpm. */
   z.object({ ...about, what: z.literal("speed"), value: amount }),
   /** Table feed, mm/min. */
@@ -49,6 +51,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   z.object({ ...about, what: z.literal("way"), value: z.string() }),
   /** At the route: a feature that is cut before all others, by its id. */
   z.object({ ...about, what: z.literal("first"), value: z.string() }),
+  /** At the route: the paper that is touched through, as measured, mm. */
+  z.object({ ...about, what: z.literal("paper"), value: amount }),
   /** At the route: to the hard limits instead of 70 % of them. */
   z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
 ]);

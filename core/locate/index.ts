@@ -5,9 +5,12 @@ export * from "./feature-moves.ts";
 export * from "./locate-setup.ts";
 export {
   movesToTouch,
-  paper,
+  usualPaper,
   type Pickup,
   pickupErrors,
+  touchError,
+  touchWays,
+  touchWords,
   type PickupWay,
   type TouchFrom,
   pickupWays,

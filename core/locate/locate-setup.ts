@@ -69,7 +69,7 @@ export function locateSetup(request: LocateRequest): Locating {
             warn(
               rule(
                 "locate.error",
-              )`The places of this setup may be ${precise(mm(closest), 3)} off; picked up so they can be ${precise(mm(error), 3)} off. Turn the finder half round and halve, or indicate the face.`,
+              )`The places of this setup may be ${precise(mm(closest), 3)} off; picked up so they can be ${precise(mm(error), 3)} off. Pick it up another way, or indicate every place before it is cut.`,
             ),
           ]
         : [],

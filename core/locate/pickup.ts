@@ -1,27 +1,68 @@
 import type { Face, Sizes } from "../frame/index.ts";
 import type { Prism, ShaftSection } from "../part/index.ts";
-import type { Mm } from "../quantity/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
-import type { AxisScrew, Machine, Shop, Vise } from "../shop/index.ts";
+import { type AxisScrew, edgeFinderOf, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { Datum } from "./setup-frame.ts";
 import type { ToolSide } from "./touch.ts";
 
+/** How an edge is touched, the least trouble first. */
+export const touchWays = ["line", "chip", "paper", "finder", "finderTurned", "indicator"] as const;
+export type TouchWay = (typeof touchWays)[number];
+
 /** How a datum is picked up, and how well it is known then, mm (guess; domain.md 9). */
-export const pickupErrors = {
+export const pickupErrors: Readonly<Record<TouchWay, Mm>> = {
+  line: 0.25,
+  chip: 0.02,
   paper: 0.03,
   finder: 0.01,
   finderTurned: 0.005,
   indicator: 0.005,
-  scribed: 0.25,
-} as const;
+};
+
+/** As they are called. */
+export const touchWords: Readonly<Record<TouchWay, string>> = {
+  line: "scribed line",
+  chip: "cutter alone, first chip",
+  paper: "cutter and paper",
+  finder: "edge finder",
+  finderTurned: "edge finder, turned half round",
+  indicator: "indicator",
+};
 
 /** How a person can pick up an edge; by both sides and halving whichever it is touched with. */
-export const pickupWays = ["finder", "paper", "sides", "indicator"] as const;
+export const pickupWays = [...touchWays, "sides"] as const;
 export type PickupWay = (typeof pickupWays)[number];
 
-/** A sheet of copy paper between tool and part, squeezed, mm. */
-export const paper = 0.05;
+/** How far a zero on an axis may be off, touched once or halved between two sides, mm. */
+export const touchError = (way: TouchWay, screw: AxisScrew, halved: boolean): Mm =>
+  tidy(Math.hypot(halved ? pickupErrors[way] / Math.SQRT2 : pickupErrors[way], stepOf(screw) / 2));
+
+/**
+ * The way with the least trouble that is good enough for the places of a setup: the finder as it is, then turned half round, then
+ * the indicator; without a finder paper, then the indicator. The best of them where none is.
+ */
+export function wayFor({
+  setup: { closest },
+  shop,
+  machine,
+  wanted,
+}: Pick<LocateRequest, "machine" | "wanted"> & {
+  setup: Pick<FeatureSetup, "closest">;
+  shop: Pick<Shop, "instruments">;
+}): TouchWay {
+  if (wanted !== null && wanted !== "sides") return wanted;
+  const ways: readonly TouchWay[] = edgeFinderOf(shop)
+    ? ["finder", "finderTurned", "indicator"]
+    : ["paper", "indicator"];
+  const { x, y } = machine.axes;
+  const both = (way: TouchWay) => Math.hypot(touchError(way, x, false), touchError(way, y, false));
+  return ways.find((way) => closest === null || both(way) <= closest) ?? ways.at(-1)!;
+}
+
+/** A sheet of copy paper between tool and part, squeezed, while nobody measured it, mm (guess). */
+export const usualPaper = 0.05;
 
 /** What touches: a cutter of the drawer by its id, or something that goes into the spindle only for the touch. */
 export type Toucher =
@@ -39,7 +80,7 @@ export interface Pickup {
   datum: Datum;
   /** The faces that are touched: one, or both to halve between them. */
   faces: Face[];
-  way: "finder" | "paper" | "indicator";
+  way: TouchWay;
   /** What must be in the spindle for it. */
   toucher: Toucher;
   /** From which side each of them is touched, in that order; the zero remembers the last of them (M25). */
@@ -79,6 +120,8 @@ export interface LocateRequest {
   shop: Pick<Shop, "instruments" | "cutters">;
   /** How the person wants it picked up; null for the best that is owned. */
   wanted: PickupWay | null;
+  /** The paper that is touched through, mm. */
+  paper: Mm;
 }
 
 /** What a zero is set by on an axis: its readout where it has one. */

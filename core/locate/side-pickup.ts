@@ -1,53 +1,55 @@
 import { oppositeSide, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { cuttingDiameter, edgeFinderOf } from "../shop/index.ts";
-import { note, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
+import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import {
   type LocateRequest,
   movesToTouch,
-  paper,
   type Pickup,
-  pickupErrors,
   setBy,
   slackOf,
-  stepOf,
   type Toucher,
+  touchError,
+  type TouchWay,
+  wayFor,
 } from "./pickup.ts";
 import { type Datum, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
 
-function toolFor({ setup, shop, wanted }: LocateRequest): {
-  way: Pickup["way"];
+function toolFor(request: LocateRequest): {
+  way: TouchWay;
   tool: Mm;
   toucher: Toucher;
   medium: Mm;
 } {
-  if (wanted === "indicator")
+  const { setup, shop, paper } = request;
+  const way = wayFor(request);
+  if (way === "indicator")
     return {
-      way: "indicator",
+      way,
       tool: 0,
       toucher: { kind: "indicator", name: "an indicator swept in the spindle" },
       medium: 0,
     };
+  if (way === "line") return { way, tool: 0, toucher: { kind: "pin", name: "a pointed pin" }, medium: 0 };
   const finder = edgeFinderOf(shop);
-  if (finder && wanted !== "paper")
-    return { way: "finder", tool: finder.to, toucher: { kind: "finder", name: finder.name }, medium: 0 };
+  if (finder && (way === "finder" || way === "finderTurned"))
+    return { way, tool: finder.to, toucher: { kind: "finder", name: finder.name }, medium: 0 };
+  const between = { way: way === "chip" ? way : "paper", medium: way === "chip" ? 0 : paper } as const;
   // A drill has no side to touch with: an end mill of the setup, else of the drawer, else a ground pin.
   const milling = setup.operations.find((o) => o.by === "mill" && o.cutter !== null);
   if (milling)
     return {
-      way: "paper",
+      ...between,
       tool: milling.diameter,
       toucher: { kind: "cutter", id: milling.cutter!, name: milling.toolName },
-      medium: paper,
     };
   const owned = shop.cutters.find((c) => c.kind === "endMill");
   return owned
     ? {
-        way: "paper",
+        ...between,
         tool: cuttingDiameter(owned),
         toucher: { kind: "cutter", id: owned.id, name: owned.name },
-        medium: paper,
       }
     : {
         way: "paper",
@@ -68,16 +70,9 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
   const slack = slackOf(screw);
   const by = setBy(screw);
   const off = tidy(tool / 2 + medium);
-  const base = pickupErrors[way];
   const NAME = axis.toUpperCase();
-  const between =
-    way === "paper"
-      ? say`with ${name} and paper`
-      : way === "indicator"
-        ? say`with ${name}`
-        : say`with the ${name}`;
+  const between = withWords(way, name);
   const backOff = words("Back off from the face first, then up, and only then over the part.");
-  const errorOf = (halved: boolean) => tidy(Math.hypot(halved ? base / Math.SQRT2 : base, stepOf(screw) / 2));
   if (datum === "center" || request.wanted === "sides") {
     const [low, high] = facesOf(frame[axis].axis);
     const half = sizes[frame[axis].axis] / 2;
@@ -99,7 +94,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       off,
       by,
       near: null,
-      error: errorOf(true),
+      error: touchError(way, screw, true),
       title: say`Pick up the middle in ${NAME} ${between}`,
       order: [
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
@@ -125,6 +120,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
   const setting = way === "indicator" ? 0 : edgeSetting(0, tool, medium, side)!;
   const toward = oppositeSide[where];
+  const turnedHalf = way === "finderTurned" ? [turnHalf] : [];
   return {
     axis,
     datum,
@@ -140,17 +136,19 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     off,
     by,
     near: null,
-    error: errorOf(false),
+    error: touchError(way, screw, false),
     title: say`Pick up the ${datum} face${datum === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
       by === "readout"
         ? [
-            say`Come to the ${where} side of the part and touch it; ${way === "paper" ? "the paper just drags, spindle turned by hand" : way === "indicator" ? "the indicator reads the same on the face and on a block held against it" : "the finder just kicks over"}.`,
+            say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}; ${signs[way]}.`,
+            ...turnedHalf,
             say`Set ${NAME} to ${precise(mm(setting), 3)}: the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0.`,
             backOff,
           ]
         : [
-            say`Come to the ${where} side of the part and touch it, the last bit moving ${toward}.`,
+            say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}, the last bit moving ${toward}; ${signs[way]}.`,
+            ...turnedHalf,
             off < 1e-6
               ? say`Set the ${NAME} collar to 0: the axis stands over the edge. Go up clear.`
               : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(off), 3)} on to the ${toward}: the axis stands over the edge. Set the collar to 0 again.`,
@@ -158,20 +156,52 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
           ],
     warnings: [
       ...jaw,
-      note(
-        way === "paper"
-          ? rule(
-              "M23.edge",
-            )`Half of the cutter (${precise(mm(tidy(tool / 2)), 3)}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. A long strip of paper, fingers away; better, the spindle turned by hand.`
-          : way === "indicator"
-            ? rule("M23.edge")`The axis stands over the edge itself: nothing is added.`
-            : rule(
-                "M23.edge",
-              )`Half of its tip (${precise(mm(tidy(tool / 2)), 3)}) lies between its axis and the edge.`,
-      ),
+      note(betweenWords(way, tool, medium)),
       warn(rule("M24.back")`After the touch back off, then up, then over the part: never down beside it.`),
     ],
   };
+}
+
+/** When it is touched, by what it is touched with. */
+const signs: Readonly<Record<TouchWay, string>> = {
+  line: "its point stands on the line, seen from both sides",
+  chip: "the cutter, turned by hand, just raises the first chip: it leaves a mark",
+  paper: "the paper just drags, spindle turned by hand",
+  finder: "the finder just kicks over",
+  finderTurned: "the finder just kicks over",
+  indicator: "the indicator reads the same on the face and on a block held against it",
+};
+
+const turnHalf = words(
+  "Turn the finder half round in its holder and touch again: the middle of the two is the touch, whatever it runs out.",
+);
+
+const withWords = (way: TouchWay, name: string): Phrase =>
+  way === "paper"
+    ? say`with ${name} and paper`
+    : way === "finder" || way === "finderTurned"
+      ? say`with the ${name}`
+      : way === "line"
+        ? say`by its line, with ${name}`
+        : say`with ${name}`;
+
+/** What lies between the axis of the spindle and the edge at the touch. */
+function betweenWords(way: TouchWay, tool: Mm, medium: Mm): Phrase {
+  const half = precise(mm(tidy(tool / 2)), 3);
+  switch (way) {
+    case "paper":
+      return rule(
+        "M23.edge",
+      )`Half of the cutter (${half}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. A long strip of paper, fingers away; better, the spindle turned by hand.`;
+    case "chip":
+      return rule("M23.edge")`Half of the cutter (${half}) lies between its axis and the edge.`;
+    case "indicator":
+    case "line":
+      return rule("M23.edge")`The axis stands over the edge itself: nothing is added.`;
+    case "finder":
+    case "finderTurned":
+      return rule("M23.edge")`Half of its tip (${half}) lies between its axis and the edge.`;
+  }
 }
 
 /** A face at a jaw can only be touched where it stands above it, mm. */

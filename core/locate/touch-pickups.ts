@@ -1,17 +1,15 @@
 import { discHeight } from "../recipes/index.ts";
 import { opposite } from "../frame/index.ts";
-import { type Mm, mm, tidy } from "../quantity/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
 import type { Machine } from "../shop/index.ts";
 import { note, precise, rule, say, warn, words } from "../working/index.ts";
 import {
   type LocateRequest,
   movesToTouch,
-  paper,
   type Pickup,
-  pickupErrors,
+  touchError,
   setBy,
   slackOf,
-  stepOf,
   type Toucher,
 } from "./pickup.ts";
 import { type SetupFrame, sideInSetup, sweepInSetup } from "./setup-frame.ts";
@@ -19,7 +17,7 @@ import { topSetting } from "./touch.ts";
 
 /** A disc cutter touches the crown with its edge: zero is there, and its depth counts from it. */
 export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
-  const { machine, setup } = request;
+  const { machine, setup, paper } = request;
   const screw = machine.axes.y;
   const cutter = setup.operations.find((o) => o.sweep.kind === "disc")!;
   const by = setBy(screw);
@@ -43,7 +41,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
     off: paper,
     by,
     near,
-    error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
+    error: touchError("paper", screw, false),
     title: say`Touch the side of the shaft in Y with ${cutter.toolName} and paper`,
     order: [
       say`Clear beside the shaft bring the cutter to X ${precise(mm(near.x), 3)} and Z ${precise(mm(near.z), 3)}: its middle is level with the middle of the shaft there. Then its edge to the ${where} side through paper, the spindle turned by hand.`,
@@ -63,7 +61,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
  * @param round touched on the crown of a shaft; at X where it stands for good, null where it does not
  */
 export function topPickup(
-  machine: Machine,
+  { machine, paper }: { machine: Machine; paper: Mm },
   toucher: Toucher,
   tilted: boolean,
   round: { at: Mm | null } | null,
@@ -87,7 +85,7 @@ export function topPickup(
     off: paper,
     by,
     near: round === null || round.at === null ? null : { x: round.at, z: null },
-    error: tidy(Math.hypot(pickupErrors.paper, stepOf(screw) / 2)),
+    error: touchError("paper", screw, false),
     title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
     order: [
       round

@@ -18,7 +18,7 @@ import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop
 import type { Piece } from "../stock/index.ts";
 import { type FeatureProgress, isCut } from "../steps/index.ts";
 import { type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
-import type { Override } from "../job/index.ts";
+import { type Override, paperOf } from "../job/index.ts";
 import {
   type ConditionOverride,
   isOfConditions,
@@ -125,6 +125,7 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
       machine,
       shop,
       wanted: pickupOf(wanted, setup),
+      paper: paperOf(inputs.overrides),
     }),
   );
   const setups = made.setups.map((setup, i) => timedSetup(setup, locatings[i]!));
@@ -172,6 +173,7 @@ function ownOf(
       rpm: told.rpm || null,
       vf: told.vf || null,
       depth: told.depth,
+      finish: told.finish,
     };
   return own;
 }
@@ -299,7 +301,7 @@ function reportOn(
       ? applied(say`${operation.toolName}, as you chose.`)
       : impossible(words("That cutter cannot do this: too wide, too short, or not of its kind."));
   if (override.what === "pickup") {
-    return override.value === "finder" && !edgeFinderOf(asked.shop)
+    return override.value.startsWith("finder") && !edgeFinderOf(asked.shop)
       ? impossible(words("There is no edge finder in the shop: enter one with its tip as its range."))
       : applied(words("Picked up as you chose."));
   }

@@ -1,6 +1,6 @@
 import { cuttingFigure } from "../cutting/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
-import { type Locating, pickupErrors } from "../locate/index.ts";
+import { type Locating, pickupErrors, touchWords } from "../locate/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, minutesOfOperation } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
@@ -122,7 +122,7 @@ export function featureFigureWorking(
             line("axis off the edge", mm(p.off), { decimals: 3, sum: true }),
             line("zero known within", mm(p.error), {
               decimals: 3,
-              source: `${p.way} ±${pickupErrors[p.way]} mm${p.faces.length > 1 ? ", over √2 for two sides" : ""}, and half a step of the ${p.by} (guess)`,
+              source: `${touchWords[p.way]} ±${pickupErrors[p.way]} mm${p.faces.length > 1 ? ", over √2 for two sides" : ""}, and half a step of the ${p.by} (guess)`,
             }),
           ]),
           line("both axes together", mm(tidy(locating.error)), { decimals: 3, sum: true }),

@@ -21,7 +21,7 @@ import {
   stepsOf,
   type WalkPlace,
 } from "../steps/index.ts";
-import { drawnPart, effectivePart, equipment, type Job, retargetFindings } from "../job/index.ts";
+import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
 import { statusOf } from "./plan-status.ts";
 import type { Plan } from "./plan.ts";
@@ -79,7 +79,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const made = part.shaft ? shaftSetups(asked) : blockSetups(asked);
   const { setups, zeros, features } = made;
   const faces = faceSetupsOf(setups);
-  const steps = stepsOfSetups(setups, zeros, progress, { machine, shop, material });
+  const steps = stepsOfSetups(setups, zeros, progress, {
+    machine,
+    shop,
+    material,
+    paper: paperOf(overrides),
+  });
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = setups.reduce((sum, s) => sum + s.minutes.handling, 0);

@@ -17,10 +17,10 @@ import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import { begunOf, type FaceProgress, livePasses, minutesOfPasses, type Progress } from "../steps/index.ts";
 import { precise, rule, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
-import type { Job, Override } from "../job/index.ts";
+import { type Job, type Override, paperOf } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 import { planStart } from "./plan-start.ts";
-import { type OverrideReport, settleAll } from "./settle-overrides.ts";
+import { type OverrideReport, paperCounted, settleAll } from "./settle-overrides.ts";
 
 export interface SetupsAsked {
   job: Job;
@@ -66,6 +66,10 @@ export const withoutObject = (override: Override): OverrideReport => ({
   why: words("Nothing is planned yet."),
 });
 
+/** What paper is touched through holds for any part; the rest of what is set of a whole job is about squaring it. */
+const ofWholeJob = (override: Override): OverrideReport =>
+  override.what === "paper" ? { override, ...paperCounted } : withoutObject(override);
+
 /** A shaft comes turned: only what is drawn into it is cut. */
 export function shaftSetups(asked: SetupsAsked): PlannedSetups {
   const { overrides } = asked;
@@ -76,7 +80,7 @@ export function shaftSetups(asked: SetupsAsked): PlannedSetups {
     zeros: zerosOf(features),
     features: outcomeOf(features),
     overrides: features
-      ? [...overrides.filter((o) => !isOfFeature(o)).map(withoutObject), ...features.reports]
+      ? [...overrides.filter((o) => !isOfFeature(o)).map(ofWholeJob), ...features.reports]
       : overrides.map(withoutObject),
   };
 }
@@ -101,7 +105,7 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
   const ladders: Plan["ladders"] = {};
   const faces = route.setups.map((setup) => {
     const op = faceOf(setup);
-    const passes = livePasses(op, progress.faces.get(op.key) ?? null, machine);
+    const passes = livePasses(op, progress.faces.get(op.key) ?? null, { machine, paper: paperOf(overrides) });
     ladders[op.key] = passes;
     // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
     return { ...setup, minutes: { ...setup.minutes, cutting: minutesOfPasses(op, passes) } };

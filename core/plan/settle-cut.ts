@@ -4,10 +4,13 @@ import { type Machine, pickSetting } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
 import type { Override } from "../job/index.ts";
 
-/** Overrides of how fast, how deep and which way something is cut: the same for a face and for a feature. */
-export type ConditionOverride = Extract<Override, { what: "depth" | "speed" | "feed" | "direction" }>;
+/** Overrides of how fast, how deep, with how much left at last, and which way something is cut: the same for a face and for a feature. */
+export type ConditionOverride = Extract<
+  Override,
+  { what: "depth" | "finish" | "speed" | "feed" | "direction" }
+>;
 export const isOfConditions = (o: Override): o is ConditionOverride =>
-  ["depth", "speed", "feed", "direction"].includes(o.what);
+  ["depth", "finish", "speed", "feed", "direction"].includes(o.what);
 
 /** What a person's own condition is tried on. */
 export interface CutAsked {
@@ -51,20 +54,36 @@ export function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
     : allowed;
 }
 
+/** What is left for the last pass is itself a pass: no deeper than one may be, and thick enough to cut. */
+function finishApplied(cut: Cut, value: Mm): Outcome<Settled> {
+  if (value > cut.depth + 1e-9)
+    return refused(
+      rule("M21.finish")`${mm(value)} is more than one pass may take here, ${mm(cut.depth)}.`,
+      words("Leave less for the last pass."),
+    );
+  return done({
+    own: { cutter: cut.cutter, finish: value },
+    why: say`${mm(value)} is left for the last pass: ${cut.passes.length} ${cut.passes.length === 1 ? "pass" : "passes"} in all.`,
+  });
+}
+
+const noPasses = [
+  words("This tool goes to its depth in one go, drawn back for the chips: there are no passes."),
+  words("Take the override back."),
+] as const;
+
 /** Tries one own condition on top of those settled before it. The cutter it was set for stays with it. */
 export function settleCondition(override: ConditionOverride, asked: CutAsked): Outcome<Settled> {
   const { machine, now, cutWith } = asked;
   switch (override.what) {
     case "depth": {
       const cut = cutWith({});
-      if (!cut)
-        return refused(
-          words(
-            "This tool goes to its depth in one go, drawn back for the chips: there is no depth of a pass.",
-          ),
-          words("Take the override back."),
-        );
+      if (!cut) return refused(...noPasses);
       return cut.ok ? depthApplied(cut.value, override.value) : cut;
+    }
+    case "finish": {
+      const cut = cutWith({ finish: override.value });
+      return cut === null ? refused(...noPasses) : cut.ok ? finishApplied(cut.value, override.value) : cut;
     }
     case "speed": {
       const nearest = pickSetting(machine, override.value).rpm;

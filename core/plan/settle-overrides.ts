@@ -34,6 +34,12 @@ export interface OverrideReport {
   why: Phrase;
 }
 
+/** What becomes of a thickness of paper: there is nothing it could not be used for. */
+export const paperCounted = {
+  state: "applied",
+  why: words("Counted at every touch through paper."),
+} as const;
+
 /** Settles how setups are held first, then what is cut with what: the cuts hang on the seats. */
 export function settleAll(
   wanted: Override[],
@@ -148,6 +154,9 @@ function settleOverrides(
         why: words("As quick as possible: to the hard limits and the faster part of the ranges."),
       };
     }
+    if (override.what === "paper") {
+      return { override, ...paperCounted };
+    }
     if (override.what === "split") {
       return { override, state: "applied", why: words("Both faces of every size give alike.") };
     }
@@ -202,7 +211,7 @@ function settleOverrides(
 /** Overrides of a cut's conditions. */
 type CutOverride = Exclude<
   Override,
-  SeatOverride | { what: "aim" | "split" | "school" | "ends" | "way" | "first" | "pickup" }
+  SeatOverride | { what: "aim" | "paper" | "split" | "school" | "ends" | "way" | "first" | "pickup" }
 >;
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */

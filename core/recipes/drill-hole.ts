@@ -72,7 +72,7 @@ export function drillWorks(
           note(
             rule(
               "M48.through",
-            )`At break-through a drill grabs: ease the feed, and keep hands off the part. Nothing may lie below the hole.`,
+            )`At break-through a drill grabs: part held down or backed by scrap, drill firmly seated, the feed eased, hands off the part. Nothing you keep may lie below the hole.`,
           ),
         ]
       : [];

@@ -40,6 +40,8 @@ const featureToldSchema = z.object({
   rpm: z.number(),
   vf: z.number(),
   depth: z.number().nullable(),
+  /** Left for the last pass; null where the plan chooses. */
+  finish: z.number().nullable().default(null),
 });
 export type FeatureTold = z.infer<typeof featureToldSchema>;
 
@@ -89,6 +91,7 @@ const tellFeature = (
   rpm: set?.rpm ?? 0,
   vf: set?.vf ?? 0,
   depth: cut?.depth ?? null,
+  finish: cut?.finish ?? null,
 });
 
 /** Tells an operation of a setup. */

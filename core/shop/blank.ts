@@ -28,6 +28,7 @@ export function blankItem<L extends ShopList>(list: L, id: string): ShopItem<L> 
       collar: null,
       span: null,
       supported: false,
+      tightness: "",
     }),
     vises: () => ({ ...vise125, ...base, name: "New vise" }),
     parallels: () => ({ ...base, name: "New parallels", height: 20, thickness: 8, length: 125 }),

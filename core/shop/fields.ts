@@ -225,6 +225,7 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     { key: "collar", label: "collars of an arbor", kind: "length", mayBeEmpty: true },
     { key: "span", label: "nose to support", kind: "length", mayBeEmpty: true },
     { key: "supported", label: "runs in a support", kind: "yes" },
+    { key: "tightness", label: "drawn in how tight", kind: "text", mayBeEmpty: true },
   ),
   vises: under(
     "Vise",

@@ -30,6 +30,8 @@ export const holderSchema = z.object({
   span: z.number().positive().nullable(),
   /** Arbor: whether its end runs in an overarm support. */
   supported: z.boolean(),
+  /** How tight a cutter is drawn in, in the shop's words: "firm, then a quarter turn"; empty while nobody said. */
+  tightness: z.string().default(""),
 });
 export type Holder = z.infer<typeof holderSchema>;
 

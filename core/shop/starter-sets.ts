@@ -184,6 +184,7 @@ const holder = (
   collar: null,
   span: null,
   supported: false,
+  tightness: "",
 });
 const arbor: Holder = {
   ...holder("arbor-27", "27 arbor with collars", "arbor", 27, 27, 120),

@@ -43,19 +43,23 @@ const measuredEvent = ({ op, measure }: Step, skipped: boolean): RecordEvent => 
 });
 
 /**
- * What one press at the machine keeps of a step: the cut, the zero, that measuring is finished, else its next tick. Nothing where it
- * waits for a reading or for an answer.
+ * What one press at the machine keeps of a step: its next tick, then the cut, the zero, that measuring is finished. Nothing where
+ * it waits for a reading or for an answer.
  */
 export function eventsOfPress(step: Step): RecordEvent[] {
+  const open = step.ticks.find((t) => !t.done);
+  return open ? [{ type: "tick", op: step.op, tick: open.id }] : eventsPastTicks(step);
+}
+
+/** What is kept of a step once nothing on it is left to tick. */
+function eventsPastTicks(step: Step): RecordEvent[] {
   const { op } = step;
   if (isFaceStep(step) && step.pass)
     return [{ type: "cut", op: step.op, pass: step.pass.number, stop: step.pass.stop, last: step.pass.last }];
   if (isFaceStep(step) && step.touch)
     return [{ type: "touched", op: step.op, sizeAtZero: step.touch.sizeAtZero, medium: step.touch.medium }];
   if (step.pickup || step.move) return [{ type: "tick", op, tick: step.id }];
-  if (step.measure) return step.measure.readings.length > 0 ? [measuredEvent(step, false)] : [];
-  const open = step.ticks.find((t) => !t.done);
-  return open ? [{ type: "tick", op, tick: open.id }] : [];
+  return step.measure && step.measure.readings.length > 0 ? [measuredEvent(step, false)] : [];
 }
 
 /** Measuring left out: the step is done without a reading. */
@@ -72,5 +76,5 @@ export function eventsToFinish(step: Step, found: Found = {}): RecordEvent[] {
       measuredEvent(step, false),
     ];
   const open = ticks.filter((t) => !t.done);
-  return open.length > 0 ? open.map((t) => ({ type: "tick", op, tick: t.id })) : eventsOfPress(step);
+  return [...open.map((t): RecordEvent => ({ type: "tick", op, tick: t.id })), ...eventsPastTicks(step)];
 }

@@ -64,6 +64,14 @@ export const beginFace = (told: FaceTold): FaceProgress => ({
 
 const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...values)) / 2);
 
+/** From another zero every stop is set and locked anew, and the spindle was started since. */
+function forgetSettings({ ticks, cuts }: FaceProgress): void {
+  for (const tick of [...ticks.keys()]) {
+    const number = /^(?:locked|rotation|wrong-way)-(\d+)$/.exec(tick)?.[1];
+    if (number !== undefined && Number(number) > cuts.length) ticks.delete(tick);
+  }
+}
+
 /** Goes on by one record of the operation. */
 export function applyToFace(state: FaceProgress, record: Record): void {
   const last = state.cuts.at(-1);
@@ -75,6 +83,7 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       state.zeroed = true;
       state.stale = null;
       state.sizeAtZero = record.sizeAtZero;
+      forgetSettings(state);
       break;
     case "stale":
       state.zeroed = false;

@@ -1,10 +1,10 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
-import { paper, topPickup, topSetting } from "../locate/index.ts";
+import { removalRate } from "../cutting/index.ts";
+import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
-import type { Machine } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import {
   depthAxis,
@@ -15,16 +15,19 @@ import {
   strokesOfPass,
 } from "./live-passes.ts";
 import type { FaceProgress } from "./face-progress.ts";
+import { lockTick } from "./lock-ticks.ts";
 import {
   type InSpindle,
+  type SpindleAsked,
   speedTicks,
   spindleTicks,
+  startedAgainTick,
   toolNotes,
   turnsOf,
   type WalkPlace,
 } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
-import type { Tick } from "./tick.ts";
+import type { MakeTick, Tick } from "./tick.ts";
 
 const backOffWords = {
   down: "Drop the knee clear",
@@ -47,7 +50,7 @@ export function faceWork(
   const { machine, shop } = place;
   const op = faceOf(setup);
   const { cut, face } = op;
-  const passes = livePasses(op, state, machine);
+  const passes = livePasses(op, state, place);
   const ticked = state?.ticks ?? new Map<string, number>();
   const make: Make = (kind, id, title, more = {}) => newStep(op.key, setup.number, kind, id, title, more);
   const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
@@ -62,18 +65,18 @@ export function faceWork(
       const asked = tick(id, phrase);
       return { ...asked, done: asked.done || (state?.cuts.length ?? 0) > 0 };
     };
-    const asked = { cutter, machine, set: cut, before: spindle?.rpm ?? null };
+    const asked = { cutter, machine, shop, set: cut, before: spindle?.rpm ?? null };
     if (!stays || spindle.rpm !== cut.rpm)
       steps.push(
         make("check", "check", say`${name} ${stays ? "stays" : "in"}, ${quantity("spindleSpeed", cut.rpm)}`, {
           ticks: stays ? speedTicks(asked, before) : spindleTicks(name, asked, before),
           turns: turnsOf(cutter, machine),
-          notes: toolNotes(place),
+          notes: toolNotes(place, { goes: "along", removal: removalRate(cut.depth, cut.width, cut.vf) }),
         }),
       );
-    if (op.looks !== null) steps.push(endHeight(op, state, machine, name, make));
-    steps.push(touchStep(setup, state, machine, make));
-    steps.push(...cuttingSteps(op, state, passes, make));
+    if (op.looks !== null) steps.push(endHeight(op, state, place, name, make));
+    steps.push(touchStep(setup, state, place, make));
+    steps.push(...cuttingSteps(op, state, passes, { make, tick, asked }));
     // Only the scale is off: it is cleaned, deburred and measured once its size is cut.
     if (extentOf(op.key) === "rough") return steps;
     steps.push(
@@ -150,11 +153,11 @@ type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>
 function endHeight(
   { cut }: FaceOperation,
   state: FaceProgress | null,
-  machine: Machine,
+  place: WalkPlace,
   tool: string,
   make: Make,
 ): FaceStep {
-  const pickup = topPickup(machine, { kind: "cutter", id: cut.cutter, name: tool }, false, null);
+  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, null);
   return make("pickup", "zero-z", pickup.title, {
     pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
     notes: pickup.warnings,
@@ -164,7 +167,12 @@ function endHeight(
 }
 
 /** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
-function touchStep(setup: FaceSetup, state: FaceProgress | null, machine: Machine, make: Make): FaceStep {
+function touchStep(
+  setup: FaceSetup,
+  state: FaceProgress | null,
+  { machine, paper }: WalkPlace,
+  make: Make,
+): FaceStep {
   const op = faceOf(setup);
   const axis = depthAxis(op);
   const screw = machine.axes[axis];
@@ -236,14 +244,20 @@ function cuttingSteps(
   op: FaceOperation,
   state: FaceProgress | null,
   passes: LivePass[],
-  make: Make,
+  { make, tick, asked }: { make: Make; tick: MakeTick; asked: SpindleAsked },
 ): FaceStep[] {
+  let stoodStill = false;
   return passes.flatMap((pass, i) => {
     const left = passes.length - 1 - i;
     const strokes = strokesOfPass(op, pass);
+    const before = [
+      lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
+      ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
+    ];
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,
       strokes,
+      ticks: before.map((t) => ({ ...t, done: t.done || pass.done })),
       done: pass.done,
       minutes: minutesOfPasses(op, [pass]),
       notes: [
@@ -279,9 +293,8 @@ function cuttingSteps(
     });
     const measured = state?.measured.has(pass.number) ?? false;
     const wanted = op.sized && left >= 1 && left <= readingsBeforeLast(op.limits);
-    return wanted || (measured && left > 0)
-      ? [step, measureStep(op, state, pass.number, false, pass.sizeAfter, make)]
-      : [step];
+    stoodStill = wanted || (measured && left > 0);
+    return stoodStill ? [step, measureStep(op, state, pass.number, false, pass.sizeAfter, make)] : [step];
   });
 }
 

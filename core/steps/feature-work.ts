@@ -1,4 +1,5 @@
 import { type Stroke, type Measured, minutesOfEach, strokesAgain, widestLane } from "../recipes/index.ts";
+import { type CutForFluid, removalRate } from "../cutting/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
   featureMoves,
@@ -15,21 +16,23 @@ import {
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
-import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
+import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
 import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
+import { lockTick } from "./lock-ticks.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import {
   type InSpindle,
   type SpindleAsked,
   speedTicks,
   spindleTicks,
+  startedAgainTick,
   toolNotes,
   turnsOf,
   type WalkPlace,
 } from "./spindle-ticks.ts";
 import { howMeasured } from "./step-parts.ts";
+import { answered, type MakeTick, type Tick } from "./tick.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
-import type { MakeTick, Tick } from "./tick.ts";
 
 /**
  * The cuts of features in a setup: pick-up on every axis, then tool by tool and move by move, with what is measured and deburred.
@@ -58,6 +61,8 @@ export function featureWork(
   const lost = lostZeros(setup, states, movesOf);
   /** What stands in the spindle, and how fast it turns. */
   let spindle: InSpindle | null = null;
+  /** The spindle was stopped to measure, and no tool was put in since. */
+  let stoodStill = false;
   /** Which way each axis moved when it was last set (M25). */
   const toward: { x: 1 | -1; y: 1 | -1; z: 1 | -1 } = { x: 1, y: 1, z: -1 };
   setup.operations.forEach((op, i) => {
@@ -93,6 +98,7 @@ export function featureWork(
       const asked: SpindleAsked = {
         cutter: shop.cutters.find((c) => c.id === op.cutter),
         machine,
+        shop,
         set: op.set,
         before: spindle && spindle.rpm > 0 ? spindle.rpm : null,
       };
@@ -104,6 +110,7 @@ export function featureWork(
           say`${op.toolName} in, ${speedOf(op)}`,
           toolIn(op, asked, place, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
         );
+      if (fresh || upright || turnsElse) stoodStill = false;
       else if (turnsElse)
         add(op, "check", "check", say`${op.toolName} stays, ${speedOf(op)}`, {
           ticks: speedTicks(asked, tick),
@@ -119,7 +126,7 @@ export function featureWork(
         zero(
           op,
           topPickup(
-            machine,
+            place,
             { kind: "cutter", id: op.cutter ?? "", name: op.toolName },
             op.tilt !== null,
             setup.device === "vBlocks" && !setup.seat.square
@@ -129,7 +136,8 @@ export function featureWork(
           again("z"),
         );
       beside.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
-      moves(op);
+      if (since > 0) tryNewZero(op, setup.operations.slice(0, i), since);
+      moves(op, asked);
     }
     // A burr is measured with the size: it comes off first.
     const over = !setup.operations.slice(i + 1).some((o) => o.feature === op.feature);
@@ -153,6 +161,7 @@ export function featureWork(
         },
       );
     if (op.measure) measuring(op, op.measure);
+    stoodStill ||= op.measure !== null;
   });
   return steps;
 
@@ -190,7 +199,43 @@ export function featureWork(
     });
   }
 
-  function moves(op: FeatureOperation) {
+  /** A zero taken anew is tried on a hole that was made from the old one, before anything is cut by it (M44). */
+  function tryNewZero(op: FeatureOperation, before: readonly FeatureOperation[], since: number) {
+    const hole = before.findLast((o) => o.by === "hole" && o.set !== null);
+    const place = hole && movesOf.get(hole.key)?.find((m) => m.kind === "go")?.to;
+    if (!hole || place?.x === undefined || place.y === undefined) return;
+    const tick = (id: string, phrase: Phrase) => tickOf(op)(`${id}-${since}`, phrase, since);
+    const within = setup.closest ?? usualPlace;
+    add(op, "look", `try-${since}`, words("Try the new zero on a hole that is made"), {
+      ticks: [
+        tick(
+          "over",
+          say`Spindle off; table at X ${precise(mm(place.x), 3)} Y ${precise(mm(place.y), 3)}, where you drilled: ${hole.title}`,
+        ),
+        answered(
+          tick(
+            "true",
+            say`An indicator swept in the hole, or a pin that fits it in the spindle, agrees within ${precise(mm(within), 2)}`,
+          ),
+          {
+            id: "off",
+            says: words("It is off"),
+            then: stop(
+              rule(
+                "M44.off",
+              )`Cut nothing from this zero: what is made would not fit what comes. Look for a chip at the datum, a part that slipped, a finder that runs out; then say under "Something is wrong" that the readout was restarted, and pick it up again.`,
+            ),
+            serves: false,
+          },
+          tick,
+        ),
+      ],
+      minutes: handlingTimes.touchOff,
+    });
+  }
+
+  function moves(op: FeatureOperation, asked: SpindleAsked) {
+    const tick = tickOf(op);
     const all = movesOf.get(op.key) ?? [];
     const ticks = states.get(op.key)?.ticks;
     const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
@@ -198,6 +243,7 @@ export function featureWork(
     const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
     const put = told(op, all);
     const minutes = minutesOfEach(all, op.set?.vf ?? handFeed, op.top);
+    const firstIn = all.find((m) => m.kind !== "go");
     all.forEach((move, i) => {
       if (move === interrupted && move.kind !== "go")
         for (const back of wayBack(all, move))
@@ -206,10 +252,21 @@ export function featureWork(
           });
       put(move, `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
         notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
+        ticks: [
+          ...(stoodStill && op.set && move === firstIn ? [startedAgainTick(asked, move.number, tick)] : []),
+          ...(isFirstFeed(all, i)
+            ? [
+                lockTick({ number: move.number, fed: move.axis, machine }, (id, phrase) =>
+                  tick(id, phrase, since),
+                ),
+              ]
+            : []),
+        ].map((t) => ({ ...t, done: t.done || doneAt(move) < Infinity })),
         minutes: minutes[i]!,
         done: ticks?.has(`move-${move.number}`) ?? false,
       });
     });
+    stoodStill = false;
   }
 
   /** Tells moves one after the other, each from where the one before it ended. */
@@ -231,7 +288,7 @@ export function featureWork(
         move: { move, targets, of: all.length },
         notes: [
           ...(more.notes ?? []),
-          ...moveNotes(move, op),
+          ...moveNotes(move, op, place.material),
           ...targets
             .filter(({ settled }) => Math.abs(settled.residue) >= 0.0005)
             .map(({ axis, settled }) =>
@@ -313,6 +370,9 @@ export function featureWork(
   }
 }
 
+/** How near a hole has to lie to a zero taken anew, where the drawing does not say, mm (guess). */
+const usualPlace = 0.05;
+
 /** A finder kicks over best at about this, and is not made for more; rpm. */
 const finderSpeed = 1000;
 
@@ -342,10 +402,23 @@ function toolIn(
           ]
         : []),
     ]),
-    notes: toolNotes(place),
+    notes: toolNotes(place, fluidCut(op)),
     minutes: handlingTimes.cutterChange,
   };
 }
+
+/** How the cutter of an operation meets the metal, for its fluid. */
+const fluidCut = ({ by, set, cut, diameter }: FeatureOperation): CutForFluid => ({
+  goes: set === null ? "byHand" : by === "hole" ? "down" : "along",
+  removal: cut && set ? removalRate(cut.depth, Math.min(cut.width, diameter), set.vf) : 0,
+});
+
+/** The first feed along one axis at a depth: there the other axes are locked. */
+const isFirstFeed = (all: readonly Stroke[], i: number): boolean =>
+  fedAlong(all[i]!) && !(i > 0 && all[i - 1]!.kind === "feed");
+
+const fedAlong = ({ kind, to }: Stroke): boolean =>
+  kind === "feed" && (to.x === undefined) !== (to.y === undefined);
 
 /** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
 function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
@@ -363,7 +436,7 @@ function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
 }
 
 /** What is said of a move besides where it ends. */
-function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
+function moveNotes(move: Stroke, op: FeatureOperation, { workHardens }: WalkPlace["material"]): Warning[] {
   if (move.kind === "go") return [note(words("Spindle up clear first. Lock the table when you are there."))];
   if (move.kind === "down" && op.by === "hole" && op.set === null)
     return [
@@ -374,12 +447,20 @@ function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
       ),
     ];
   if (move.kind === "down" && op.by === "hole")
-    return [note(words("Back out every so often to clear the chips; ease off where it breaks through."))];
+    return [
+      workHardens
+        ? warn(
+            rule(
+              "M22.dwell",
+            )`Feed firmly and never let it stand in the hole: this material hardens where it is rubbed. Back all the way out to clear the chips, and straight in again.`,
+          )
+        : note(words("Back out every so often to clear the chips; ease off where it breaks through.")),
+    ];
   if (move.kind === "down" && move.cuts === "down")
     return [warn(rule("M20.into")`Into solid metal: slowly, out again to clear chips.`)];
   if (move.kind === "feed" && move.notPast)
     return [
-      ...locked(move),
+      ...packedChips(move, op),
       ...cornerFeed(move, op),
       note(
         rule(
@@ -387,13 +468,21 @@ function moveNotes(move: Stroke, op: FeatureOperation): Warning[] {
         )`Stop with the axis there, not with the edge of the cutter: its edge is ${mm(tidy(op.diameter / 2))} ahead.`,
       ),
     ];
-  return move.kind === "feed" ? locked(move) : [];
+  return move.kind === "feed" ? packedChips(move, op) : [];
 }
 
-/** A feed along one axis: the others are locked, so that the cut cannot pull them. */
-function locked({ to }: Stroke): Warning[] {
-  const fed = (["x", "y"] as const).filter((axis) => to[axis] !== undefined);
-  return fed.length === 1 ? [note(say`${fed[0] === "x" ? "Y" : "X"} and Z locked, before the feed.`)] : [];
+/** In a slot deeper than it is wide chips do not come out by themselves. */
+function packedChips(move: Stroke, op: FeatureOperation): Warning[] {
+  const deep = move.cuts === "full" && op.floor - op.top > op.diameter && move.level === move.levels;
+  return deep
+    ? [
+        warn(
+          rule(
+            "M20.chips",
+          )`The slot is deeper than it is wide: chips pack in it and break the cutter. Stop, draw back and brush or draw them out before every level.`,
+        ),
+      ]
+    : [];
 }
 
 /**

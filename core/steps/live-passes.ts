@@ -1,5 +1,5 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
-import { type DialMove, movesToTouch, paper, settleAt, stopReading } from "../locate/index.ts";
+import { type DialMove, movesToTouch, settleAt, stopReading } from "../locate/index.ts";
 import { facePasses, faceStrokes, type Stroke, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, type Mm, tidy } from "../quantity/index.ts";
 import { type FaceOperation, noCut } from "../route/index.ts";
@@ -33,7 +33,7 @@ export const intoPart = ({ looks }: Pick<FaceOperation, "looks">): 1 | -1 =>
   looks === null ? -1 : movesToTouch[looks];
 
 /** Size at zero before the zero is taken: with a dial the collar is zeroed at the paper, so the paper counts in. */
-const plannedSizeAtZero = (from: Mm, screw: AxisScrew): Mm =>
+const plannedSizeAtZero = (from: Mm, screw: AxisScrew, paper: Mm): Mm =>
   tidy(screw.readout === null ? from + paper : from);
 
 /** Where to stop for a size: what lies above zero is no dial move. */
@@ -50,10 +50,14 @@ function settle(
  * The passes of a setup: those cut, then those still to come by the newest reading (offset model: the zero moves, and
  * with it every stop below).
  */
-export function livePasses(op: FaceOperation, state: FaceProgress | null, machine: Machine): LivePass[] {
+export function livePasses(
+  op: FaceOperation,
+  state: FaceProgress | null,
+  { machine, paper }: { machine: Machine; paper: Mm },
+): LivePass[] {
   const screw = machine.axes[depthAxis(op)];
   const present = state?.present ?? op.from;
-  const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw);
+  const sizeAtZero = state?.zeroed ? state.sizeAtZero : plannedSizeAtZero(present, screw, paper);
   const cuts = state?.cuts ?? [];
   const reads = (stop: Mm): Mm => tidy(-stop * intoPart(op)) || 0;
   const done = cuts.map((cut, i): LivePass => {

@@ -1,4 +1,4 @@
-import { handlingTimes } from "../handbook/index.ts";
+import { cautions, handlingTimes } from "../handbook/index.ts";
 import type { Locating } from "../locate/index.ts";
 import { conditionsOf, cutterOf, faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
 import { type Phrase, rule, warn, words } from "../working/index.ts";
@@ -8,6 +8,7 @@ import { featureWork } from "./feature-work.ts";
 import { clampTicks, type Moved, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import { type Progress, progressOf } from "./progress.ts";
 import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
+import type { MakeTick } from "./tick.ts";
 import { newStep, type Step } from "./step.ts";
 
 export interface SetupWalked {
@@ -36,6 +37,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
   });
   const face = isFaceSetup(setup) ? (progress.faces.get(keyOfSetup(setup)) ?? null) : null;
   return [
+    ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
     newStep(first, setup.number, "place", "place", setup.title, {
       ticks: placeTicks(setup, tickOf(first, -1)),
       notes: setup.warnings,
@@ -70,6 +72,30 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
           }),
         ]),
   ];
+}
+
+/** Asked before anything is placed: what a person brings to the machine, and what has to be in reach. */
+function beforeStarting(setup: Setup, progress: Progress, tick: MakeTick): Step {
+  const first = keyOfSetup(setup);
+  // A job begun before this was asked is not sent back to it.
+  const under = (progressOf(progress, first)?.ticks.size ?? 0) > 0 && !tick("dressed", words("")).done;
+  const asked: MakeTick = (id, phrase) => {
+    const made = tick(id, phrase);
+    return { ...made, done: under || made.done };
+  };
+  return newStep(first, setup.number, "look", "ready", words("Before you start"), {
+    ticks: [
+      asked(
+        "dressed",
+        words("Safety glasses on; sleeves tight, hair tied back, no gloves, rings or watch near the spindle"),
+      ),
+      asked(
+        "in-reach",
+        words("Brush and cutting fluid at hand, the floor clear, the stop button tried, first aid known"),
+      ),
+    ],
+    notes: [warn(words(cautions.manual))],
+  });
 }
 
 /** What stands in the spindle once a setup is walked; null where nothing was cut in it. */

@@ -1,6 +1,7 @@
 import { cautions, cutterKindFacts, type Material } from "../handbook/index.ts";
-import { quantity, type Rpm } from "../quantity/index.ts";
-import { type Cutter, type Machine, pickSetting, type Shop } from "../shop/index.ts";
+import { type CutForFluid, fluidWords } from "../cutting/index.ts";
+import { type Mm, mm, quantity, type Rpm } from "../quantity/index.ts";
+import { type Cutter, holderOf, type Machine, pickSetting, type Shop } from "../shop/index.ts";
 import { note, type Phrase, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
@@ -13,14 +14,16 @@ export interface Turns {
 /** What a setup is walked on and with. */
 export interface WalkPlace {
   machine: Machine;
-  shop: Pick<Shop, "cutters">;
-  material: Pick<Material, "fluid">;
+  shop: Pick<Shop, "cutters" | "holders">;
+  material: Pick<Material, "fluid" | "workHardens">;
+  /** The paper that is touched through, mm. */
+  paper: Mm;
 }
 
-/** What is said when a tool goes in: eyes, the manual, and the fluid this material is cut with. */
-export const toolNotes = ({ material }: Pick<WalkPlace, "material">): Warning[] => [
+/** What is said when a tool goes in: eyes, the manual, and the fluid of its cut. */
+export const toolNotes = ({ material }: Pick<WalkPlace, "material">, cut: CutForFluid): Warning[] => [
   warn(words(cautions.eyes)),
-  ...(material.fluid ? [note(say`Cutting fluid: ${material.fluid}.`)] : []),
+  note(fluidWords(material, cut)),
   note(words(cautions.manual)),
 ];
 
@@ -31,9 +34,8 @@ export interface InSpindle {
 }
 
 /** What goes into the spindle, or turns otherwise. */
-export interface SpindleAsked {
+export interface SpindleAsked extends Pick<WalkPlace, "machine" | "shop"> {
   cutter: Cutter | undefined;
-  machine: Machine;
   set: { rpm: Rpm; setting: string } | null;
   /** What the spindle was set to before; null when that is not known. */
   before: Rpm | null;
@@ -51,6 +53,18 @@ export const turnsOf = (cutter: Cutter | undefined, machine: Machine): Turns => 
     : { way: left ? "counterclockwise" : "clockwise", seen: "from above" };
 };
 
+/** A tool goes in: what holds it, how far it stands out, how tight it is drawn in (M45). */
+function toolPhrase(tool: string, { cutter, shop }: SpindleAsked): Phrase {
+  const held = cutter ? holderOf(cutter, shop) : null;
+  const holder = held?.ok ? held.value : null;
+  const own = holder?.tightness ?? "";
+  if (cutter && cutterKindFacts[cutter.kind].mount === "arbor")
+    return say`Spindle stopped, brake on; ${tool} on ${holder ? say`the ${holder.name}` : say`its arbor`} between collars, the support in place, the nut tightened ${own || "last"}`;
+  const where = holder ? say` in the ${holder.name}` : say``;
+  const out = cutter ? say`, ${mm(cutter.stickout)} out of its holder` : say``;
+  return say`Spindle stopped, brake on; ${tool}${where}${out}; drawbar by hand first, then ${own || "with the wrench"}`;
+}
+
 /** The spindle at a speed: how it is set, and when the range is changed. */
 function speedPhrase({ machine, set, before }: SpindleAsked): Phrase {
   if (!set) return words("Spindle switched off and in neutral: it is turned by hand");
@@ -67,15 +81,20 @@ function speedPhrase({ machine, set, before }: SpindleAsked): Phrase {
 }
 
 /** M18, M40: which way it must turn, asked before the first cut with it, with the answer that stops. */
-function rotationTick({ cutter, machine, set }: SpindleAsked, tick: MakeTick): Tick {
+function rotationTick({ cutter, machine, set }: SpindleAsked, tick: MakeTick, again = ""): Tick {
   const { way, seen } = turnsOf(cutter, machine);
   const handed = cutter?.hand === "left" ? say`${cutter.name} is left-handed: ` : say``;
   const range = set && pickSetting(machine, set.rpm).range;
   const turned = range?.reversed ? say`. In the ${range.name} the switch works the other way round` : say``;
   return answered(
-    tick("rotation", say`Spindle started for a moment: ${handed}it turns ${way} seen ${seen}${turned}`),
+    tick(
+      `rotation${again}`,
+      again
+        ? say`Spindle on again: ${handed}it turns ${way} seen ${seen}`
+        : say`Spindle started for a moment: ${handed}it turns ${way} seen ${seen}${turned}`,
+    ),
     {
-      id: "wrong-way",
+      id: `wrong-way${again}`,
       says: words("It turns the wrong way"),
       then: stop(
         rule(
@@ -87,6 +106,10 @@ function rotationTick({ cutter, machine, set }: SpindleAsked, tick: MakeTick): T
     tick,
   );
 }
+
+/** After a stop to measure: the switch can have been set over since, so it is looked at at every start. */
+export const startedAgainTick = (asked: SpindleAsked, number: number, tick: MakeTick): Tick =>
+  rotationTick(asked, tick, `-${number}`);
 
 /** Ticks for another speed of the tool that is in. */
 export const speedTicks = (asked: SpindleAsked, tick: MakeTick): Tick[] => [
@@ -101,7 +124,7 @@ export const spindleTicks = (
   tick: MakeTick,
   more: readonly Tick[] = [],
 ): Tick[] => [
-  tick("cutter", say`Spindle stopped; ${tool} in, drawbar tight`),
+  tick("cutter", toolPhrase(tool, asked)),
   tick(asked.set ? "speed" : "neutral", speedPhrase(asked)),
   ...more,
   tick("wrench", words("Wrench off the drawbar, key out of the chuck, handle off the vise")),

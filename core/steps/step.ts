@@ -12,7 +12,10 @@ import type { Tick } from "./tick.ts";
 export type StepKind =
   | "place"
   | "clamp"
+  /** A tool put in, or turned at another speed. */
   | "check"
+  /** Looked at before going on: nothing is set by it. */
+  | "look"
   | "touch"
   | "cut"
   | "measure"

@@ -1,6 +1,7 @@
 import { arcStepsSum } from "./arc-steps.ts";
 import { bossSum } from "./boss.ts";
 import { centerSum } from "./center.ts";
+import { combinedZSum } from "./combined-z.ts";
 import { dialSum } from "./dial.ts";
 import { pocketSum } from "./pocket.ts";
 import { slotSum } from "./slot.ts";
@@ -53,6 +54,7 @@ export const sums: readonly Sum[] = [
   chordSum,
   touchOffSum,
   dialSum,
+  combinedZSum,
   centerSum,
   slotSum,
   pocketSum,

@@ -81,12 +81,16 @@ test.each<[string, { [key: string]: string }, RegExp]>([
   ["strap", { straps: "1" }, /turns the part about it/],
   ["strap", { length: "60" }, /too few threads/],
   ["tilt", { angle: "95" }, /between 0° and 89°/],
+  ["tilt", { ridge: "40" }, /lower than the lanes/],
+  ["combined-z", { tilt: "10" }, /sideways/],
 ])("%s with %j says so", (id, texts, message) => expect(told(work(id, texts))).toMatch(message));
 
 test.each<[string, { [key: string]: string }, label: RegExp, value: number]>([
   // By hand: cos 60° = 1/2, sin 30° = 1/2.
   ["tilt", { case: "headKnee", step: "3", angle: "60" }, /true depth/, 1.5],
   ["tilt", { case: "headQuill", step: "3", angle: "60" }, /true depth/, 3],
+  ["tilt", { ridge: "0.0175", width: "35", sweep: "200" }, /indicator shows/, 0.1],
+  ["combined-z", { knee: "2", quill: "-0.5" }, /deeper than at the touch/, 1.5],
   ["tilt", { case: "part", step: "3", angle: "30" }, /edge goes back/, 6],
 ])("%s with %j gives %s %d", (id, texts, label, value) => {
   const figure = work(id, texts).answer!.figures.find((f) => label.test(f.label));

@@ -1,4 +1,4 @@
-import { type TiltCase, tiltedStep, tramMarks } from "../cutting/index.ts";
+import { type TiltCase, tiltedStep, tiltFromRidge, tramMarks } from "../cutting/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
 import { choice, number, type Sum } from "./sum.ts";
@@ -25,6 +25,13 @@ export const tiltSum: Sum = {
     number("width", "Lane width", "length", { mm: "35", in: "1.4" }),
     number("rise", "Tram: rise", "length", { mm: "0.02", in: "0.0008" }),
     number("sweep", "over a sweep of", "length", { mm: "200", in: "8" }),
+    number(
+      "ridge",
+      "Ridge between two lanes, as felt or read",
+      "length",
+      { mm: "", in: "" },
+      { mayBeEmpty: true },
+    ),
   ],
   work: ({ n, c }) => {
     const tilted = tiltedStep(c("case") as TiltCase, n("step"), n("angle"));
@@ -40,6 +47,14 @@ export const tiltSum: Sum = {
         words("The lane is no wider than the cutter, and the sweep more than nothing."),
         words("Correct lane, cutter or sweep."),
       );
+    const ridge = n("ridge");
+    const from = Number.isNaN(ridge) ? null : tiltFromRidge(ridge, n("width"));
+    if (from === null && !Number.isNaN(ridge))
+      return refused(
+        words("A ridge is lower than the lanes lie apart."),
+        words("Correct the ridge or the lane width."),
+      );
+    const shows = from === null ? null : mm(n("sweep") * Math.sin((from * Math.PI) / 180));
     const part = c("case") === "part";
     return done({
       figures: [
@@ -51,6 +66,12 @@ export const tiltSum: Sum = {
         },
         { label: "trough across a lane", value: mm(marks.trough), decimals: 4 },
         { label: "step between lanes", value: mm(marks.step), decimals: 4 },
+        ...(from === null
+          ? []
+          : [
+              { label: "tilt that left the ridge", value: quantity("angle", from), decimals: 3 },
+              { label: "the indicator shows, side to side", value: shows!, decimals: 3 },
+            ]),
       ],
       working: {
         lines: [
@@ -72,6 +93,18 @@ export const tiltSum: Sum = {
             formula: "tram-trough",
           }),
           line("step when tilted across it", mm(marks.step), { decimals: 4, formula: "tram-step" }),
+          ...(from === null
+            ? []
+            : [
+                line("tilt from the ridge", quantity("angle", from), {
+                  formula: "tilt-from-ridge",
+                  terms: [
+                    ["ridge", mm(ridge)],
+                    ["lanes apart", mm(n("width"))],
+                  ],
+                }),
+                line("swing of the indicator to take out", shows!, { decimals: 3, sum: true }),
+              ]),
         ],
         notes: [
           words("After tilting a head nothing measured before holds: indicate it back, and touch off again."),

@@ -35,6 +35,7 @@ const formulas = {
   "feed-per-tooth": { metric: "fz = vf ÷ (z · n)" },
   "tram-trough": { metric: "(R − √(R² − (ae ÷ 2)²)) · tan tilt" },
   "tram-step": { metric: "lane · sin tilt" },
+  "tilt-from-ridge": { metric: "arcsin(ridge / lane)" },
   "screw-force": { metric: "F = 2π · η · T ÷ lead" },
   "friction-holds": { metric: "holds = μ · contacts · F ÷ safety" },
   tipping: { metric: "holds = F · grip ÷ 2 ÷ (height · safety)" },

@@ -1,27 +1,26 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type RefObject, useId, useState } from "react";
-import { mm, parseLength } from "../../../core/quantity/index.ts";
+import { type RefObject, useState } from "react";
+import { mm } from "../../../core/quantity/index.ts";
 import type { AnyKey } from "../../../core/route/index.ts";
 import { cuttingDiameter, speedSpan } from "../../../core/shop/index.ts";
-import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
+import { words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
-import { understoodAs } from "../../instruments/number-entry.tsx";
-import { Figure, Words } from "../../instruments/words.tsx";
+import { Figure } from "../../instruments/words.tsx";
+import { type OwnRead, OwnValue, readOwnLength } from "../../instruments/own-value.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 
 /** What is typed as a number. */
-const typedKinds = ["speed", "feed", "depth"] as const;
+const typedKinds = ["speed", "feed", "depth", "finish"] as const;
+const nothingTyped = { speed: "", feed: "", depth: "", finish: "" };
 type Typed = (typeof typedKinds)[number];
 
-type Read = { ok: true; value: number; said: string } | { ok: false; problem: Phrase } | null;
-
 /**
- * Cutter, speed, feed, depth and direction as the person wants them, each with its reason, its consequence and its undo: of a
+ * Cutter, speed, feed, depths and direction as the person wants them, each with its reason, its consequence and its undo: of a
  * face and of a feature alike.
  */
 export function OwnConditions({
@@ -45,46 +44,32 @@ export function OwnConditions({
   const { shop, job, unit } = useJob();
   const own = useOverrides(at);
   const [reason, setReason] = useState("");
-  const [typed, setTyped] = useState<Record<Typed, string>>({ speed: "", feed: "", depth: "" });
+  const [typed, setTyped] = useState<Record<Typed, string>>(nothingTyped);
   const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
   const stepped = machine?.ranges.every((r) => r.speeds.kind === "steps") ?? true;
-  const reports = (["cutter", "speed", "feed", "depth", "direction"] as const).flatMap(
+  const reports = (["cutter", ...typedKinds, "direction"] as const).flatMap(
     (what) => own.reportOf(what) ?? [],
   );
 
-  const readDepth = (text: string): Read => {
-    const read = parseLength(text, unit);
-    if (!read.ok) return { ok: false, problem: entryProblem(read.problem) };
-    if (!(read.value > 0)) return { ok: false, problem: words("A depth must be more than nothing.") };
-    return {
-      ok: true,
-      value: read.value,
-      said: understoodAs({
-        nominal: read.value,
-        upper: null,
-        lower: null,
-        fit: null,
-        written: { text, unit },
-      }),
-    };
-  };
+  const readDepth = (text: string) => readOwnLength(text, unit, "A depth must be more than nothing.");
   const readNumber =
     (factor: number, name: string) =>
-    (text: string): Read => {
+    (text: string): OwnRead => {
       const value = Number(text.trim().replace(",", "."));
       return Number.isFinite(value) && value > 0
         ? { ok: true, value: value * factor, said: "" }
         : { ok: false, problem: words(`Type the ${name} as a number.`) };
     };
 
-  const readers: Record<Typed, (text: string) => Read> = {
+  const readers: Record<Typed, (text: string) => OwnRead> = {
     speed: readNumber(1, "speed"),
     feed: readNumber(unit === "mm" ? 1 : 25.4, "feed"),
     depth: readDepth,
+    finish: readDepth,
   };
   const outcomes = Object.fromEntries(
     typedKinds.map((what) => [what, typed[what].trim() === "" ? null : readers[what](typed[what])]),
-  ) as Record<Typed, Read>;
+  ) as Record<Typed, OwnRead>;
   const ready = typedKinds.flatMap((what) => {
     const outcome = outcomes[what];
     return outcome?.ok ? [[what, outcome.value] as const] : [];
@@ -93,7 +78,7 @@ export function OwnConditions({
   const use = () => {
     if (ready.length > 0 && !wrong)
       own.set(ready, reason, () => {
-        setTyped({ speed: "", feed: "", depth: "" });
+        setTyped(nothingTyped);
         setReason("");
       });
   };
@@ -144,6 +129,7 @@ export function OwnConditions({
         )}
         {entry("feed", unit === "mm" ? "Feed, mm/min" : "Feed, in/min")}
         {asked.depth && entry("depth", "Depth of a pass")}
+        {asked.depth && entry("finish", "Left for the last pass")}
         {asked.direction && (
           <Button
             aria-pressed={own.reportOf("direction") !== undefined}
@@ -179,49 +165,6 @@ export function OwnConditions({
               × its diameter.
             </span>
           ))}
-      </chakra.p>
-    </Box>
-  );
-}
-
-/** A number of one's own: typed and understood; used on Enter, cleared only when it was kept. */
-function OwnValue({
-  label,
-  text,
-  outcome,
-  onType,
-  onUse,
-  fieldRef,
-}: {
-  label: string;
-  text: string;
-  outcome: Read;
-  onType: (text: string) => void;
-  onUse: () => void;
-  fieldRef?: RefObject<HTMLInputElement | null>;
-}) {
-  const id = useId();
-  return (
-    <Box>
-      <Field
-        label={label}
-        figure
-        width="100%"
-        {...(fieldRef ? { ref: fieldRef } : {})}
-        value={text}
-        onChange={(e) => onType(e.target.value)}
-        onKeyDown={(e) => e.key === "Enter" && onUse()}
-        aria-invalid={outcome !== null && !outcome.ok}
-        aria-describedby={`${id}-said`}
-      />
-      <chakra.p
-        id={`${id}-said`}
-        role="status"
-        fontSize="12.5px"
-        minH="18px"
-        color={outcome && !outcome.ok ? "stop" : "quiet"}
-      >
-        {outcome && !outcome.ok ? <Words of={outcome.problem} /> : (outcome?.said ?? "")}
       </chakra.p>
     </Box>
   );

@@ -94,8 +94,7 @@ export function CutCard({
         mt="14px"
       >
         <Fact label="cut" value={`to the ${travel}`}>
-          cutter travels; {cut.feedAlong === "y" ? "X and Z locked" : "Y and Z locked"}
-          {cut.lanes > 1 && `; ${cut.lanes} lanes`}
+          cutter travels{cut.lanes > 1 && `; ${cut.lanes} lanes`}
         </Fact>
         <Fact
           label="feed"

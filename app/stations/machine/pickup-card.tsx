@@ -5,6 +5,7 @@ import type { Step } from "../../../core/steps/index.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { PaperThickness } from "./paper-thickness.tsx";
 
 /** A datum picked up: what to set, with its sign drawn, and what is done in which order; a stale zero is crossed out. */
 export function PickupCard({ step, pickup }: { step: Step; pickup: NonNullable<Step["pickup"]> }) {
@@ -59,6 +60,7 @@ export function PickupCard({ step, pickup }: { step: Step; pickup: NonNullable<S
       <chakra.p fontSize="16px" color="quiet" mt="4px">
         The zero is then known within <Figure of={mm(pickup.error)} decimals={3} />.
       </chakra.p>
+      {pickup.medium > 0 && <PaperThickness now={pickup.medium} />}
       <Box mt="8px" fontSize="17px">
         <Warnings of={step.notes} />
       </Box>

@@ -4,6 +4,7 @@ import type { Rehearsal } from "../../../core/plan/index.ts";
 import type { Finding } from "../../../core/rehearse/index.ts";
 import { cheekBlock } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
+import { walk } from "../../../tests/support/walker.ts";
 import type { JobIntent } from "../../instruments/job-context.tsx";
 import { MachineStation } from "./machine-station.tsx";
 
@@ -24,6 +25,7 @@ function open(findings: Finding[]) {
   render(
     jobStub(<MachineStation />, {
       job: cheekBlock(),
+      records: walk(cheekBlock(), { until: (s) => s.kind === "place" }).records,
       walk: () => Promise.resolve(walked),
       onIntent: (intent) => intents.push(intent),
     })("/jobs/cheek-block/machine"),
@@ -49,7 +51,6 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
     expect(intents[0]).toMatchObject({
       intent: "append",
       events: [
-        { type: "begun" },
         { type: "tick", tick: "looked-at" },
         { type: "note", text: "Setup 1 goes on although it was held up: shorter jaws" },
       ],

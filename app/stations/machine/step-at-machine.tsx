@@ -13,6 +13,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
+import { Words } from "../../instruments/words.tsx";
 import { CleanupCard } from "./cleanup-card.tsx";
 import { CutCard } from "./cut-card.tsx";
 import { OperationSide, StepPicture } from "./operation-side.tsx";
@@ -53,6 +54,10 @@ export function StepAtMachine({
       void submit.append(...beginningOf(plan.setups, step.op, records, piece), ...events);
   };
   const isCurrent = step === current;
+  // At a cut what is to be locked first is asked by the large button, where the hand is.
+  const atCut = step.pass !== null || step.move !== null;
+  const asked = atCut ? step.ticks.find((t) => !t.done) : undefined;
+  const tick = (id: string) => send({ type: "tick", op: step.op, tick: id });
   const gate = useSetupGate(step, state?.ticks.has(lookedAt) ?? false);
   const act = () => {
     if (isCurrent && !submit.busy && !gate.holds) send(...eventsOfPress(step));
@@ -95,13 +100,10 @@ export function StepAtMachine({
       {step.pickup && <PickupCard step={step} pickup={step.pickup} />}
       {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
       <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
-      {step.ticks.length > 0 && (
-        <TickCard
-          step={step}
-          enabled={isCurrent && !submit.busy && !gate.holds}
-          onTick={(tick) => send({ type: "tick", op: step.op, tick })}
-        />
+      {step.ticks.length > 0 && !atCut && (
+        <TickCard step={step} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
       )}
+      {asked?.other?.given && <Warnings of={[asked.other.then]} />}
       {step.kind === "cleanup" && isFaceSetup(setup) && (
         <CleanupCard step={step} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={send} />
       )}
@@ -125,7 +127,12 @@ export function StepAtMachine({
         </Box>
       )}
       <StepButtons
-        done={doneWords(step)}
+        done={asked ? <Words of={asked.phrase} /> : doneWords(step)}
+        other={
+          asked?.other && !asked.other.given
+            ? { says: <Words of={asked.other.says} />, onOther: () => tick(asked.other!.id) }
+            : null
+        }
         enabled={isCurrent}
         busy={submit.busy}
         measuring={

@@ -1,24 +1,28 @@
 import { chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { Button } from "../../instruments/button.tsx";
 import { StepFoot } from "./machine-frame.tsx";
 
-/** The buttons at the foot of a step: done, measured or left out, a reading between, what is wrong. */
+/** The buttons at the foot of a step: done, its other answer, measured or left out, a reading between, what is wrong. */
 export function StepButtons({
   done,
   enabled,
   busy,
   measuring,
   onDone,
+  other,
   reading,
   onWrong,
 }: {
-  /** Words of the large button; null where the step is not done by one. */
-  done: string | null;
+  /** What the large button says; null where the step is not done by one. */
+  done: ReactNode;
   enabled: boolean;
   busy: boolean;
   /** The measurement that is due now: whether anything was read, and how it is left out; null of leave for one that is required. */
   measuring: { read: boolean; onLeave: (() => void) | null } | null;
   onDone: () => void;
+  /** The other honest answer to what the large button asks. */
+  other: { says: ReactNode; onOther: () => void } | null;
   /** The pad for a reading nobody asked for; null where there is nothing to read. */
   reading: { open: boolean; onToggle: () => void } | null;
   onWrong: () => void;
@@ -32,12 +36,21 @@ export function StepButtons({
           disabled={!enabled || busy}
           onClick={onDone}
           gridColumn={{ base: "1 / -1", md: "auto" }}
-          css={{ fontSize: "26px" }}
+          css={{
+            fontSize: typeof done === "string" ? "26px" : "21px",
+            whiteSpace: "normal",
+            lineHeight: 1.2,
+          }}
         >
-          {done}
+          <span>{done}</span>
           <chakra.span fontFamily="mono" fontSize="15px" fontWeight="400" hideBelow="md">
             space
           </chakra.span>
+        </Button>
+      )}
+      {other && (
+        <Button look="warn" size="machine" disabled={!enabled || busy} onClick={other.onOther}>
+          {other.says}
         </Button>
       )}
       {measuring ? (

@@ -4,6 +4,7 @@ import type { Machine } from "../../../core/shop/index.ts";
 import type { Step } from "../../../core/steps/index.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { PaperThickness } from "./paper-thickness.tsx";
 
 /** Touch-off through paper: what to set at the touch, drawn with its sign; a stale zero is crossed out. */
 export function TouchCard({
@@ -47,9 +48,9 @@ export function TouchCard({
         <Warnings of={step.notes} />
       </Box>
       <chakra.p fontSize="15px" color="quiet">
-        Paper: <Figure of={mm(touch.medium)} />. At zero the block would be{" "}
-        <Figure of={mm(touch.sizeAtZero)} />.
+        At zero the block would be <Figure of={mm(touch.sizeAtZero)} />.
       </chakra.p>
+      <PaperThickness now={touch.medium} />
     </>
   );
 }

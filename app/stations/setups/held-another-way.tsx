@@ -1,11 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { axisOf, type Face, faceNames, orientation } from "../../../core/frame/index.ts";
 import { faceCalled } from "../../../core/holding/index.ts";
-import type { PickupWay } from "../../../core/locate/index.ts";
+import { type PickupWay, touchError, touchWays, touchWords } from "../../../core/locate/index.ts";
+import { mm, showQuantity } from "../../../core/quantity/index.ts";
 import {
   faceOf,
   type FaceSetup,
   faceSetupsOf,
+  type FeatureSetup,
   isFaceSetup,
   keyOfSetup,
   type Setup,
@@ -57,7 +59,7 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
             label={device === "table" ? "Under the part" : "Between part and jaws"}
           />
         )}
-        {!isFaceSetup(setup) && <PickupChoice own={own} />}
+        {!isFaceSetup(setup) && <PickupChoice setup={setup} own={own} />}
         <StopChoice seat={seat} own={own} />
         {isFaceSetup(setup) && <JackChoice setup={setup} own={own} />}
         {isFaceSetup(setup) && <OrderChoice setup={setup} />}
@@ -103,19 +105,26 @@ function JackChoice({ setup: { seat }, own }: { setup: FaceSetup; own: Own }) {
   );
 }
 
-function PickupChoice({ own }: { own: Own }) {
-  const { shop, reason } = useJob();
+function PickupChoice({ setup, own }: { setup: FeatureSetup; own: Own }) {
+  const { shop, reason, plan, job, unit } = useJob();
   const pickup = own.reportOf("pickup")?.override;
   const finder = edgeFinderOf(inUse(shop)) !== undefined;
+  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
+  const { way } = plan.zeros[keyOfSetup(setup)]?.pickups.find((p) => p.axis === "x") ?? { way: null };
+  const owned = touchWays.filter((w) => finder || !w.startsWith("finder"));
   return (
     <Choice<PickupWay>
       label="Zero picked up by"
-      value={(pickup?.what === "pickup" && pickup.value) || (finder ? "finder" : "paper")}
+      value={(pickup?.what === "pickup" && pickup.value) || (way ?? (finder ? "finder" : "paper"))}
       options={[
-        ...(finder ? [["finder", "edge finder"] as const] : []),
-        ["paper", "cutter and paper"],
+        ...owned.map(
+          (w) =>
+            [
+              w,
+              `${touchWords[w]}${machine ? `, within ${showQuantity(mm(touchError(w, machine.axes.x, false)), unit, 3)}` : ""}`,
+            ] as const,
+        ),
         ["sides", "both sides, halved"],
-        ["indicator", "indicator"],
       ]}
       onChoose={(way) => own.set([["pickup", way]], reason || "by choice")}
     />

@@ -1,0 +1,33 @@
+import type { Material } from "../handbook/index.ts";
+import { type Phrase, say, words } from "../working/index.ts";
+
+/** From this much metal a minute a brush no longer cools, cm³/min (guess). */
+const brushed = 10;
+
+export interface CutForFluid {
+  /** How the cutter meets the metal: along its way, straight down, or as a tap turned by hand. */
+  goes: "along" | "down" | "byHand";
+  /** Metal taken off, cm³/min. */
+  removal: number;
+}
+
+/** Whether a material is cut dry first of all. */
+export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.test(fluid) || fluid === "";
+
+/**
+ * Which fluid, and how it gets to the edge at this cut: none where the material is cut dry, brushed on while little comes off,
+ * in a steady flow where much does; before a plunge, since none reaches the point in the hole (domain.md 6, by the handbook's
+ * materials).
+ */
+export function fluidWords(material: Pick<Material, "fluid">, { goes, removal }: CutForFluid): Phrase {
+  const { fluid } = material;
+  if (fluid === "") return words("No cutting fluid is known for it: ask before you put any on.");
+  if (cutsDry(material) && goes !== "byHand")
+    return say`Cut it ${fluid}: chips brushed or drawn off, never blown at anyone.`;
+  if (goes === "byHand") return say`Oil on the tap before it starts, fresh after every turn back (${fluid}).`;
+  if (goes === "down")
+    return say`Cutting fluid: ${fluid}, on before it goes down, and again each time it comes out.`;
+  return removal > brushed
+    ? say`Cutting fluid: ${fluid}, in a steady flow, since much comes off. Without a pump brush it on all through the cut.`
+    : say`Cutting fluid: ${fluid}, brushed on before each stroke.`;
+}

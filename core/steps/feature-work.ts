@@ -110,13 +110,13 @@ export function featureWork(
           say`${op.toolName} in, ${speedOf(op)}`,
           toolIn(op, asked, place, (id, phrase) => tick(id, phrase, toucher ? since : 0), upright),
         );
-      if (fresh || upright || turnsElse) stoodStill = false;
       else if (turnsElse)
         add(op, "check", "check", say`${op.toolName} stays, ${speedOf(op)}`, {
           ticks: speedTicks(asked, tick),
           turns: turnsOf(asked.cutter, machine),
           notes: [warn(words(cautions.eyes))],
         });
+      if (fresh || upright || turnsElse) stoodStill = false;
       spindle = { tool: op.cutter ?? "", rpm: op.set?.rpm ?? 0 };
       const late = sides.filter(({ toucher }) => isCutter(toucher, op));
       // A disc cutter finds the middle of the shaft by Z before its edge comes to the side.

@@ -43,6 +43,7 @@ function strokes(count: number): Instruction[] {
       on: "vise",
       things: [{ id: "parallels", height: 16, thickness: 8, length: 125, inset: 0, single: false }],
       out: null,
+      squared: null,
       projection: 16,
     },
     { do: "clamp", grip: 20, loose: false },

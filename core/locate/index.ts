@@ -18,6 +18,7 @@ export {
   type Toucher,
   zeroedToward,
 } from "./pickup.ts";
+export * from "./quill.ts";
 export * from "./settle.ts";
 export { crownPlace, setupMoves, type Shifts } from "./setup-moves.ts";
 export * from "./setup-frame.ts";

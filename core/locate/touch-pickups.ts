@@ -13,6 +13,7 @@ import {
   type Toucher,
 } from "./pickup.ts";
 import { type SetupFrame, sideInSetup, sweepInSetup } from "./setup-frame.ts";
+import { depthScrew } from "./quill.ts";
 import { topSetting } from "./touch.ts";
 
 /** A disc cutter touches the crown with its edge: zero is there, and its depth counts from it. */
@@ -58,6 +59,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
 
 /**
  * What Z is set to when a tool touches the face that is up through paper: every new tool anew.
+ * @param quill whether the quill goes down, knee or head locked
  * @param round touched on the crown of a shaft; at X where it stands for good, null where it does not
  */
 export function topPickup(
@@ -65,8 +67,9 @@ export function topPickup(
   toucher: Toucher,
   tilted: boolean,
   round: { at: Mm | null } | null,
+  quill = false,
 ): Pickup {
-  const screw = machine.axes.z;
+  const screw = depthScrew(quill, machine);
   const tool = toucher.name;
   const by = setBy(screw);
   return {
@@ -86,15 +89,28 @@ export function topPickup(
     by,
     near: round === null || round.at === null ? null : { x: round.at, z: null },
     error: touchError("paper", screw, false),
-    title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper`,
+    title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper${quill ? ", by the quill" : ""}`,
     order: [
+      ...(quill
+        ? [
+            words(
+              "Quill up at its stop: bring the part up until the point stands a little over it, then lock the knee or the head. From here the quill alone goes down.",
+            ),
+          ]
+        : []),
       round
         ? say`Come down on the crown of the section that is cut, over the middle of the shaft${round.at === null ? say`` : say` at X ${precise(mm(round.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`
         : words("Come down over the part until the paper just drags, the spindle turned by hand."),
-      by === "readout"
-        ? say`Set Z to ${precise(mm(paper), 2)}: the top then reads 0.`
-        : say`Set the Z collar to 0, lift clear, go ${precise(mm(paper), 2)} on and set it to 0 again: the paper is counted.`,
-      words("Lower the knee or lift the head clear before the table is moved."),
+      quill
+        ? say`Set the scale of the quill to ${precise(mm(paper), 2)}: the top then reads 0, and the stop is set from there.`
+        : by === "readout"
+          ? say`Set Z to ${precise(mm(paper), 2)}: the top then reads 0.`
+          : say`Set the Z collar to 0, lift clear, go ${precise(mm(paper), 2)} on and set it to 0 again: the paper is counted.`,
+      words(
+        quill
+          ? "Let the quill up clear before the table is moved."
+          : "Lower the knee or lift the head clear before the table is moved.",
+      ),
     ],
     warnings: [
       note(rule("M23.top")`Paper counts in Z too.`),

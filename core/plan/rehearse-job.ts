@@ -1,4 +1,4 @@
-import { type Axis, axisNames, axisOf, faceNames, facesOf } from "../frame/index.ts";
+import { type Axis, axisNames, type Face, faceNames } from "../frame/index.ts";
 import { conditionFacts, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
 import type { Limits, Mm } from "../quantity/index.ts";
@@ -196,6 +196,7 @@ function judgedAfter(
         drawing,
         untouched: without((id) => cut.has(id) || begun.has(id)),
         unfinished: without((id) => cut.has(id)),
+        raw: rawFaces(made),
         axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
         squared,
         strokes: literal.strokes,
@@ -203,28 +204,26 @@ function judgedAfter(
         end: { op: step.op, step: "end", setup: step.setup },
       }),
     )
-    .filter((finding) => !admitted(finding, made, drawing));
+    .filter((finding) => !admitted(finding, made));
 }
 
-/** How far from a face metal still belongs to its skin, mm. */
-const skinDeep = 1.5;
-
-/**
- * Whether the application says itself what the part is found to be: a size it does not call good, or the skin of a face that it
- * leaves as it was bought, or that was answered not to be clean.
- */
-function admitted({ sort, what, at }: Finding, { setups, requirements }: Plan, drawing: Part): boolean {
-  if (sort !== "left" && sort !== "below") return false;
+/** Whether the application says itself that a size is not good. */
+function admitted({ sort, what }: Finding, { requirements }: Plan): boolean {
   const axis = axisNames.find((a) => a === what);
-  if (axis) return requirements.some((r) => r.of === axis && r.verdict && r.verdict.verdict !== "good");
+  return (
+    (sort === "left" || sort === "below") &&
+    axis !== undefined &&
+    requirements.some((r) => r.of === axis && r.verdict && r.verdict.verdict !== "good")
+  );
+}
+
+/** Faces that stay with the skin they were bought with, or were answered not to be clean: what a person is told of them. */
+function rawFaces({ setups }: Plan): Face[] {
   const { after } = faceSetupsOf(setups).at(-1) ?? { after: null };
-  if (what !== "the block" || !after) return false;
-  return faceNames.some((face) => {
+  if (!after) return [];
+  return faceNames.filter((face) => {
     const { condition, clean } = after.faces[face];
-    if (clean && conditionFacts[condition].machined) return false;
-    const along = axisOf(face);
-    const from = facesOf(along)[0] === face ? 0 : (drawing.sizes[along]?.nominal ?? 0);
-    return at !== null && Math.abs(at[axisNames.indexOf(along)]! - from) < skinDeep;
+    return !clean || !conditionFacts[condition].machined;
   });
 }
 

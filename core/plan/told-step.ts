@@ -9,6 +9,8 @@ import {
   type FeatureSetup,
   isFaceSetup,
   setupWith,
+  softAtJaw,
+  squaredAgainst,
   travelOf,
 } from "../route/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
@@ -81,9 +83,10 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           do: "place",
           at: setup.at,
           on: seat.table ? "table" : "vise",
-          things: thingsOf(seat, by),
+          things: [...thingsOf(seat, by), ...(softAtJaw(setup) ? [{ id: "soft" } as const] : [])],
           out: seat.overhang === null ? null : { end: face, by: seat.overhang, side: end },
           projection: seat.projection,
+          squared: squaredAgainst(setup),
         },
       ];
     }
@@ -226,6 +229,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           things: device === "vBlocks" ? [...things, { id: "blocks" }] : things,
           out: null,
           projection: seat.projection,
+          squared: squaredAgainst(setup),
         },
       ];
     }

@@ -1,4 +1,4 @@
-import { downOf, type Orientation } from "../frame/index.ts";
+import { downOf, type Face, type Orientation } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
@@ -22,6 +22,8 @@ export interface Placing {
   on: "vise" | "table" | "blocks";
   out: { by: Mm; end: Orientation["up"] } | null;
   projection: Mm;
+  /** The face a square on the bed is put against to set the part upright; null where it sits as it lies. */
+  squared: Face | null;
 }
 
 /** How far out the things that hold are, mm over mm. */
@@ -87,10 +89,13 @@ export function poseOf(
   const square = (first: Vec, second: Vec): Vec => unit(plus(second, scaled(first, -dot(first, second))));
   // On the table the part lies flat and is set along X by its edge; in the vise the jaw comes first.
   const flat = placing.on === "table";
-  const alongZ = flat ? unit(below) : square(fixed, below);
-  const alongY = flat ? square(alongZ, fixed) : unit(fixed);
+  // With packing that gives at the jaw the part settles on what is below.
+  const settles = flat || things.has("soft");
+  const alongZ = settles ? unit(below) : square(fixed, below);
+  const alongY = settles ? square(alongZ, fixed) : unit(fixed);
   const alongX = cross(alongY, alongZ);
-  const turned = poseAlong(alongX, alongY, alongZ);
+  const turned =
+    placing.squared === null ? poseAlong(alongX, alongY, alongZ) : setUpright(part.planes[placing.squared]);
   const tilted = flat ? turned : tiltedBy(turned, errors, things.has("parallels"));
   const { min, max } = part.solid.posed(tilted).bounds;
   const end = vise && placing.on !== "table" ? vise.jawWidth / 2 : 0;
@@ -117,6 +122,13 @@ export function poseOf(
       : { min, max };
   const y = side > 0 ? -between.max[1] : -between.min[1];
   return moved(tilted, [x, y, z]);
+
+  /** Flush to the fixed jaw, the face that the square stands against upright. */
+  function setUpright(face: Vec): Pose {
+    const side = square(alongY, face);
+    const upright = scaled(side, dot(side, alongX) > 0 ? 1 : -1);
+    return poseAlong(upright, alongY, cross(upright, alongY));
+  }
 }
 
 /** Whether a face looks to the right in a pose. */

@@ -1,4 +1,4 @@
-import { type Axis, axisNames } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { cutoutOf, featuresOf, limitsOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Dimension, Mm } from "../quantity/index.ts";
 import type { Finding } from "./finding.ts";
@@ -61,6 +61,8 @@ export interface JudgeAsked {
   unfinished: ReadonlySet<string>;
   /** Sizes that are to be reached by now. */
   axes: readonly Axis[];
+  /** Faces that stay as they were bought, as the application says itself: nothing is held against their skin. */
+  raw: readonly Face[];
   /** Whether the block stands as it will, so that what is cut into it can be held against it. */
   squared: boolean;
   strokes: readonly Stroke[];
@@ -79,6 +81,7 @@ export function judgePart({
   untouched,
   unfinished,
   axes,
+  raw,
   squared,
   strokes,
   kit,
@@ -140,11 +143,29 @@ export function judgePart({
         });
       }
     };
-    told(outside(solid, drawnSolid(drawing, site, unfinished, kit)), "left");
+    const skins = raw.map((face) => skinOf(face, actual, kit));
+    const bared = (body: Solid): Solid => skins.reduce((rest, skin) => rest.minus(skin), body);
+    told(outside(bared(solid), bared(drawnSolid(drawing, site, unfinished, kit))), "left");
     const least = drawnSolid(drawing, site, untouched, kit).minus(drillPoints(drawing, site, kit));
-    told(outside(least, solid), "below");
+    told(outside(bared(least), bared(solid)), "below");
     return findings;
   });
+}
+
+/** How far from a face metal still belongs to its skin, mm. */
+const skinDeep = 1.5;
+/** Beyond any part, mm. */
+const far = 2000;
+
+/** The skin of a face of the block: a layer under it, and all that stands over it. */
+function skinOf(face: Face, sizes: Record<Axis, Mm>, kit: SolidKit): Solid {
+  const axis = axisOf(face);
+  const i = axisNames.indexOf(axis);
+  const low: [Mm, Mm, Mm] = [-far, -far, -far];
+  const high: [Mm, Mm, Mm] = [far, far, far];
+  if (facesOf(axis)[0] === face) high[i] = skinDeep;
+  else low[i] = sizes[axis] - skinDeep;
+  return kit.box(low, high);
 }
 
 /** The stroke that took a piece of metal away: the first whose way holds most of it. */

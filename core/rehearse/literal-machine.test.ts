@@ -69,6 +69,7 @@ const place = (more: Partial<Extract<Step, { do: "place" }>> = {}): Step => ({
   on: "vise",
   things: [parallels],
   out: null,
+  squared: null,
   projection: 12,
   ...more,
 });
@@ -195,6 +196,7 @@ function obey(
           untouched: new Set(),
           unfinished: new Set(),
           axes: ["length", "width", "height"],
+          raw: [],
           squared: true,
           strokes: literal.strokes,
           kit,

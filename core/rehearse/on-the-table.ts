@@ -86,7 +86,13 @@ export class OnTheTable {
       this.#lift();
     }
     this.#things = new Map(told.things.map((t) => [t.id, t]));
-    const placing: Placing = { at: told.at, on: told.on, out: told.out, projection: told.projection };
+    const placing: Placing = {
+      at: told.at,
+      on: told.on,
+      out: told.out,
+      projection: told.projection,
+      squared: told.squared,
+    };
     const vise = told.on === "table" ? null : this.vise;
     const pose = poseOf(this.#part, placing, this.#things, vise, this.#errors, this.kit);
     if (told.out?.side) {

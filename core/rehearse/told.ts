@@ -17,6 +17,8 @@ export type Thing =
   | { id: "blocks" }
   | { id: "points" }
   | { id: "paper" }
+  /** Soft packing at the fixed jaw. */
+  | { id: "soft" }
   | { id: "jack" }
   | { id: "stop" };
 export type ThingId = Thing["id"];
@@ -46,6 +48,8 @@ export type Instruction =
       out: { end: Face; by: Mm; side: "left" | "right" | null } | null;
       /** Told to stand above the jaws; only where it says how high a round part lies. */
       projection: Mm;
+      /** The face a square is put against to set it upright; null where it sits as it lies. */
+      squared: Face | null;
     }
   /** The straps go over another edge; the part stays. */
   | { do: "swap"; straps: Extract<Thing, { id: "straps" }> }

@@ -120,11 +120,27 @@ export function drawnSolid(part: Part, site: Site, out: ReadonlySet<string>, kit
 }
 
 /** Lays a real part as the drawing lies: its bottom down, its front to the front, its low faces at nothing. */
-export function drawnPose({ solid, planes }: Workpart): Pose {
-  const up = scaled(planes.bottom, -1);
-  const toBack = scaled(planes.front, -1);
-  const back = unit(plus(toBack, scaled(up, -dot(toBack, up))));
-  const pose = poseAlong(cross(back, up), back, up);
+export function drawnPose({ solid, planes, machined }: Workpart): Pose {
+  // Machined faces lie as drawn, raw ones as they happen to: of each size the better face counts, and the better size first.
+  const ways = (["height", "width", "length"] as const)
+    .map((axis) => {
+      const [low, high] = facesOf(axis);
+      const byHigh = !machined[low] && machined[high];
+      return {
+        axis,
+        way: byHigh ? planes[high] : scaled(planes[low], -1),
+        good: machined[low] || machined[high],
+      };
+    })
+    .sort((a, b) => Number(b.good) - Number(a.good));
+  const [first, second] = ways;
+  const one = unit(first!.way);
+  const two = unit(plus(second!.way, scaled(one, -dot(second!.way, one))));
+  const known = { [first!.axis]: one, [second!.axis]: two } as Partial<Record<Axis, Vec>>;
+  const { length, width, height } = known;
+  const x = length ?? cross(width!, height!);
+  const y = width ?? cross(height!, x);
+  const pose = poseAlong(x, y, height ?? cross(x, y));
   const { min } = solid.posed(pose).bounds;
   return moved(pose, [-min[0], -min[1], -min[2]]);
 }

@@ -3,7 +3,7 @@ import { otherFaceAtJaw, parallelReached, seatWarnings, thinBows, heldWarnings }
 import type { Cut } from "../cutting/index.ts";
 import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, mm } from "../quantity/index.ts";
-import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
+import { note, type Phrase, rule, say, stop, warn, type Warning } from "../working/index.ts";
 import { handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
 import type { RouteContext } from "./route-context.ts";
@@ -54,6 +54,15 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
           ? []
           : seatWarnings(before, seat, cut.kind === "side" || stays)),
       ...cut.warnings,
+      ...(context.spares[axis].verdict === "unmeasured"
+        ? [
+            stop(
+              rule(
+                "M10.unmeasured",
+              )`The ${axis} of the lump is not measured: nothing can be planned to come off here. Measure it under Stock first.`,
+            ),
+          ]
+        : []),
       ...(sized && from < limits.lower
         ? [
             warn(

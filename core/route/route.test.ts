@@ -114,15 +114,16 @@ describe("round the block", () => {
     expect(phraseText(wide.refusal!.reason, "mm")).toMatch(/between the jaws/);
   });
 
-  test("a face with nothing to take off stays as it is and says so", () => {
+  test("a face that was measured and has nothing to take off is not clamped for nothing", () => {
     const made = planned(
       ...conditions("sawn", { front: "ground", back: "ground" }),
       ["stock/measured/width/p1", read(60)],
       ["stock/measured/width/p2", read(60)],
     );
-    const stays = faceCuts(made).filter((s) => s.axis === "width");
-    expect(stays.map((s) => s.cut.passes.length)).toEqual([0, 0]);
-    expect(phraseText(stays[0]!.title, "mm")).toMatch(/stays as it is/);
+    expect(faceCuts(made).map((s) => s.axis)).toEqual(["height", "height", "length", "length"]);
+    expect(faceCuts(made).map((s) => s.number)).toEqual([1, 2, 3, 4]);
+    expect(made.requirements.map((r) => r.of)).toContain("width");
+    expect(made.refusal).toBeNull();
   });
 });
 

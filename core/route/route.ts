@@ -47,7 +47,11 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     if (!next) return { setups: linked(setups), refusal: null };
     const planned = planFaceSetup(piece, next, setups.at(-1) ?? null, context);
     if (!planned.ok) return { setups: linked(setups), refusal: { ...planned, number: setups.length + 1 } };
-    setups.push(planned.value);
+    if (!isIdle(planned.value, context)) setups.push(planned.value);
     piece = planned.value.after;
   }
 }
+
+/** Nothing comes off a face that was measured: it stays as it was bought, and is not clamped for nothing. */
+const isIdle = (setup: FaceSetup, { spares }: RouteContext): boolean =>
+  faceOf(setup).cut.passes.length === 0 && spares[faceOf(setup).axis].verdict !== "unmeasured";

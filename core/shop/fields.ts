@@ -98,6 +98,8 @@ export const shopFields: Record<ShopList, ShopField[]> = {
         help: "Gives force and spring until a pull test does.",
       },
       { key: "depthBy", label: "for depth", kind: "choice", options: worded(["knee", "head"]) },
+      { key: "quillTravel", label: "travel of the quill", kind: "length", mayBeEmpty: true },
+      { key: "quillDivision", label: "quill set by", kind: "length", mayBeEmpty: true },
       { key: "taper", label: "spindle taper", kind: "text", mayBeEmpty: true },
       { key: "daylight", label: "daylight, table to nose", kind: "length" },
       { key: "travel.x", label: "travel along", kind: "length" },

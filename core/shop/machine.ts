@@ -1,5 +1,5 @@
 import { classForce, classSpring, machineClassSchema } from "../handbook/index.ts";
-import type { Kw, Rpm } from "../quantity/index.ts";
+import type { Kw, Mm, Rpm } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 import { nearestByRatio } from "./speed-steps.ts";
 
@@ -62,6 +62,10 @@ export const machineSchema = z.object({
   axes: z.object({ x: axisScrewSchema, y: axisScrewSchema, z: axisScrewSchema }),
   /** What moves for depth: raising the knee or lowering the head. */
   depthBy: z.enum(["knee", "head"]),
+  /** How far the quill goes down, mm; null where the spindle has none. */
+  quillTravel: z.number().positive().nullable().default(null),
+  /** What the quill's scale or stop is set by, mm; null for the usual. */
+  quillDivision: z.number().positive().nullable().default(null),
   /** Own tram reading: rise in mm over the swept diameter along X and across; null when not swept. */
   tramAlong: z.number().nullable(),
   tramAcross: z.number().nullable(),
@@ -107,6 +111,16 @@ export function settingsNear(machine: Machine, wanted: Rpm, top = Infinity): Spi
     return [setting(machine, range, rpm)];
   });
 }
+
+/** What a quill's stop is set by where the shop does not say, mm (guess). */
+const usualQuillDivision = 0.1;
+
+/** The quill of a machine: how far it goes, and what its scale or stop is set by, mm; null where it has none. */
+export const quillOf = ({
+  quillTravel,
+  quillDivision,
+}: Pick<Machine, "quillTravel" | "quillDivision">): { travel: Mm; division: Mm } | null =>
+  quillTravel === null ? null : { travel: quillTravel, division: quillDivision ?? usualQuillDivision };
 
 /** Slowest and fastest the spindle turns, rpm. */
 export function speedSpan(machine: Machine): [slowest: Rpm, fastest: Rpm] {

@@ -6,6 +6,8 @@ import {
   setupMoves,
   type Locating,
   type Pickup,
+  depthScrew,
+  isByQuill,
   settledAgainstSlack,
   crownPlace,
   slackOf,
@@ -18,7 +20,7 @@ import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/ind
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
 import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
-import { lockTick } from "./lock-ticks.ts";
+import { lockTick, quillTick } from "./lock-ticks.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import {
   type InSpindle,
@@ -122,7 +124,9 @@ export function featureWork(
       // A disc cutter finds the middle of the shaft by Z before its edge comes to the side.
       const beside = late.filter((p) => p.axis === "y" && op.sweep.kind === "disc");
       late.filter((p) => !beside.includes(p)).forEach((pickup) => zero(op, pickup, again(pickup.axis)));
-      if (fresh || op.tilt !== null || upright || before?.crown !== op.crown || again("z") > 0)
+      const quill = isByQuill(op, machine);
+      const other = before === undefined || isByQuill(before, machine) !== quill || before.crown !== op.crown;
+      if (fresh || op.tilt !== null || upright || other || again("z") > 0)
         zero(
           op,
           topPickup(
@@ -132,6 +136,7 @@ export function featureWork(
             setup.device === "vBlocks" && !setup.seat.square
               ? { at: crownPlace(setup, locating, op, movesOf) }
               : null,
+            quill,
           ),
           again("z"),
         );
@@ -254,6 +259,9 @@ export function featureWork(
         notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
         ticks: [
           ...(stoodStill && op.set && move === firstIn ? [startedAgainTick(asked, move.number, tick)] : []),
+          ...(isByQuill(op, machine) && move === firstIn
+            ? [quillTick(move.number, machine, (id, phrase) => tick(id, phrase, since))]
+            : []),
           ...(isFirstFeed(all, i)
             ? [
                 lockTick({ number: move.number, fed: move.axis, machine }, (id, phrase) =>
@@ -272,6 +280,8 @@ export function featureWork(
   /** Tells moves one after the other, each from where the one before it ended. */
   function told(op: FeatureOperation, all: readonly Stroke[]) {
     const here: Partial<Record<ZeroAxis, Mm>> = {};
+    const quill = isByQuill(op, machine);
+    const screws = { ...machine.axes, z: depthScrew(quill, machine) };
     return (move: Stroke, id: string, title: Phrase, more: Partial<Step>) => {
       const targets = (["x", "y", "z"] as const).flatMap((axis) => {
         const to = move.to[axis];
@@ -280,12 +290,12 @@ export function featureWork(
         here[axis] = to;
         const asked = { to, from, kind: move.kind, toward: toward[axis] };
         // The weight of knee or head keeps the slack of Z on one side.
-        const slack = axis === "z" ? 0 : slackOf(machine.axes[axis]);
-        return [{ axis, from, ...settledAgainstSlack(asked, slack, machine.axes[axis]) }];
+        const slack = axis === "z" ? 0 : slackOf(screws[axis]);
+        return [{ axis, from, ...settledAgainstSlack(asked, slack, screws[axis]) }];
       });
       add(op, "move", id, title, {
         ...more,
-        move: { move, targets, of: all.length },
+        move: { move, targets, of: all.length, quill },
         notes: [
           ...(more.notes ?? []),
           ...moveNotes(move, op, place.material),

@@ -41,9 +41,7 @@ describe("locked before the feed", () => {
     for (const step of cuts) {
       const [lock] = step.ticks;
       expect(lock?.id).toBe(`locked-${step.pass!.number}`);
-      expect(said(step)[0]).toMatch(
-        /Set there, then (?:X|Y|X and Y) and knee locked|Set there, then [XY] and knee/,
-      );
+      expect(said(step)[0]).toMatch(/Set there, then [XY], knee and quill locked/);
       const open = { ...step, ticks: step.ticks.map((t) => ({ ...t, done: false })) };
       expect(eventsOfPress(open).map((e) => e.type)).toEqual(["tick"]);
       const locked = { ...step, ticks: step.ticks.map((t) => ({ ...t, done: true })) };
@@ -59,7 +57,7 @@ describe("locked before the feed", () => {
       const locks = step.ticks.some((t) => t.id.startsWith("locked-"));
       if (locks) {
         asked++;
-        expect(step.move!.move.kind).toBe("feed");
+        expect(step.move!.move.kind).toBe(step.move!.quill ? "down" : "feed");
         expect(before?.op === step.op && before.move!.move.kind === "feed").toBe(false);
       }
       before = step;
@@ -73,7 +71,7 @@ describe("locked before the feed", () => {
       machines: demoShop.machines.map((m) => ({ ...m, depthBy: "head" as const })),
     };
     const first = planOf(cheekBlock(), [], shop).steps.find((s) => s.pass);
-    expect(said(first!)[0]).toMatch(/head locked\. A loose head drops/);
+    expect(said(first!)[0]).toMatch(/head and quill locked\. A loose head drops/);
   });
 
   test("from a zero that is taken anew the next pass is locked anew, those cut stay cut", () => {
@@ -92,6 +90,47 @@ describe("locked before the feed", () => {
     );
     expect(cut(anew, "cut-2").ticks[0]!.done).toBe(false);
     expect(cut(anew, "cut-1").ticks[0]!.done).toBe(true);
+  });
+});
+
+describe("holes go down by the quill", () => {
+  const zOf = (steps: readonly Step[], op: string) =>
+    steps.find((s) => s.op === op && s.pickup?.axis === "z");
+  const downs = (made: { steps: readonly Step[] }) => made.steps.filter((s) => s.move?.move.kind === "down");
+  const withQuill = (quillTravel: number | null): Shop => ({
+    ...demoShop,
+    machines: demoShop.machines.map((m) => ({ ...m, quillTravel })),
+  });
+
+  test("its scale is set at the touch, its stop is a figure of that scale, and knee, X and Y are locked first", () => {
+    const quills = downs(whole.plan).filter((s) => s.move!.quill);
+    expect(quills.length).toBeGreaterThan(4);
+    for (const step of quills) {
+      const [target] = step.move!.targets;
+      expect(target!.settled.stop / 0.05).toBeCloseTo(Math.round(target!.settled.stop / 0.05), 6);
+    }
+    const first = quills[0]!;
+    expect(said(first).at(-1)).toMatch(/X, Y and knee locked, the quill free/);
+    const zero = zOf(whole.plan.steps, first.op)!;
+    expect(phraseText(zero.title, "mm")).toMatch(/by the quill/);
+    expect(zero.pickup!.by).toBe("readout");
+  });
+
+  test("what is milled goes down by the knee, from a zero of its own", () => {
+    for (const step of downs(whole.plan).filter((s) => !s.move!.quill)) {
+      expect(/drill|ream|tap|spot|bore/i.test(step.op)).toBe(false);
+      const zero = whole.plan.steps
+        .slice(0, whole.plan.steps.indexOf(step))
+        .findLast((s) => s.pickup?.axis === "z" && s.setup === step.setup);
+      expect(phraseText(zero!.title, "mm")).not.toMatch(/quill/);
+    }
+  });
+
+  test.each([[null], [11]])("with a quill of %s mm they go down by the knee", (travel) => {
+    const made = planOf(cheekBlockWithFeatures(), [], withQuill(travel));
+    const holes = downs(made).filter((s) => /drill|ream|tap/i.test(s.op));
+    expect(holes.length).toBeGreaterThan(2);
+    expect(holes.some((s) => s.move!.quill)).toBe(false);
   });
 });
 

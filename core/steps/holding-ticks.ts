@@ -1,7 +1,15 @@
-import type { Face } from "../frame/index.ts";
+import { downOf, type Face } from "../frame/index.ts";
 import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup } from "../route/index.ts";
+import {
+  capital,
+  faceOf,
+  type FaceSetup,
+  isFaceSetup,
+  type Setup,
+  softAtJaw,
+  squaredAgainst,
+} from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
 import { note, type Phrase, rule, say, warn, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
@@ -24,7 +32,19 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
   if (!isFaceSetup(setup)) return viseTicks(seat, `the ${at.fixed} face`, at.up, tick);
   return device === "table"
     ? tableTicks(setup, tick)
-    : viseTicks(seat, faceCalled(setup.before, seat.fixed), faceOf(setup).face, tick);
+    : [
+        ...viseTicks(seat, faceCalled(setup.before, seat.fixed), faceOf(setup).face, tick),
+        ...(softAtJaw(setup)
+          ? [
+              tick(
+                "soft",
+                rule(
+                  "M50.soft",
+                )`Soft packing, card or a strip of aluminum, between ${faceCalled(setup.before, seat.fixed)} and the fixed jaw: raw it would hold the part off ${faceCalled(setup.before, downOf(setup.at))}`,
+              ),
+            ]
+          : []),
+      ];
 }
 
 /** A shaft in V-blocks: along X, or upright. */
@@ -134,7 +154,7 @@ export function clampTicks(setup: Setup, since: Moved | null, tick: MakeTick): T
         ...again,
       ];
     case "vise":
-      return [...viseClampTicks(seat, tick), ...again];
+      return [...viseClampTicks(setup, tick), ...again];
   }
 }
 
@@ -173,10 +193,17 @@ const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
 ];
 
 /** Ticks of tightening a vise: no pull after the tapping (M50). */
-function viseClampTicks(seat: Seat, tick: MakeTick): Tick[] {
+function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
+  const { seat } = setup;
+  const against = squaredAgainst(setup);
   return [
-    ...(seat.square
-      ? [tick("squared", words("Set upright with a square on the bed, held lightly by the jaws"))]
+    ...(against !== null
+      ? [
+          tick(
+            "squared",
+            say`Set upright with a square on the bed, its blade to ${isFaceSetup(setup) ? faceCalled(setup.before, against) : `the ${against} face`}, held lightly by the jaws`,
+          ),
+        ]
       : []),
     ...(seat.points
       ? [tick("aligned", words("Third point set until an indicator over the top reads level on the average"))]
@@ -245,6 +272,7 @@ export function takeOutTicks(setup: Setup, tick: MakeTick): Tick[] {
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
     ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),
+    ...(softAtJaw(setup) ? [tick("out-soft", words("Soft packing out"))] : []),
     ...(seat.stop ? [tick("out-stop", words("Stop off"))] : []),
     ...(seat.parallels
       ? [tick("out-parallels", words(seat.parallels.single ? "The parallel out" : "Both parallels out"))]

@@ -22,6 +22,8 @@ export interface StepMove {
   /** As it can be set, by axis. */
   targets: MoveTarget[];
   of: number;
+  /** Down by the quill, knee or head locked. */
+  quill: boolean;
 }
 
 /** How a size of a feature is measured: a depth from its face, a gap inside, else outside. */

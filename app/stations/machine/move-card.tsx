@@ -9,7 +9,8 @@ import { Figure } from "../../instruments/words.tsx";
 type Axis = "x" | "y" | "z";
 
 /** Which way the cutter goes along an axis, and what the hand turns for it. */
-function direction(axis: Axis, from: number | null, to: number, machine: Machine): string {
+function direction(axis: Axis, from: number | null, to: number, machine: Machine, quill: boolean): string {
+  if (axis === "z" && quill) return "pull the quill down to its stop";
   if (axis === "z") return machine.depthBy === "knee" ? "raise the knee" : "lower the head";
   if (from === null) return axis === "x" ? "table along" : "table across";
   return `cutter ${sideOf(axis, to > from ? 1 : -1)}`;
@@ -47,7 +48,7 @@ export function MoveCard({
   machine: Machine;
 }) {
   const operation = setup.operations.find((o) => o.key === step.op)!;
-  const { move, targets, of } = shown;
+  const { move, targets, of, quill } = shown;
   const several = targets.length > 1;
   const { set } = operation;
   const { lead, powerFeeds } = machine.axes[move.axis];
@@ -75,8 +76,8 @@ export function MoveCard({
               <chakra.span color="accent">{axis.toUpperCase()}</chakra.span> <Figure of={mm(settled.stop)} />
             </chakra.p>
             <chakra.p fontSize={{ base: "15px", md: "19px" }}>
-              {direction(axis, from, settled.stop, machine)}
-              {settled.dial && machine.axes[axis].readout === null && (
+              {direction(axis, from, settled.stop, machine, quill)}
+              {settled.dial && machine.axes[axis].readout === null && !(axis === "z" && quill) && (
                 <>
                   {" "}
                   · dial, from zero: <b>{settled.dial.turns}</b> {settled.dial.turns === 1 ? "turn" : "turns"}{" "}
@@ -135,7 +136,16 @@ export function MoveCard({
           <Fact label={`feed, by ${by}`}>
             <Figure of={quantity("feed", vf)} />
             <chakra.div fontSize="15px" fontWeight="400" color="quiet">
-              by hand: <Pace seconds={(60 * lead) / vf} large />
+              {quill && move.axis === "z" ? (
+                <>
+                  by its lever: <Figure of={mm(leverStroke)} /> in{" "}
+                  <Figure of={quantity("seconds", (60 * leverStroke) / vf)} />
+                </>
+              ) : (
+                <>
+                  by hand: <Pace seconds={(60 * lead) / vf} large />
+                </>
+              )}
             </chakra.div>
           </Fact>
           <Fact label="spindle">
@@ -149,6 +159,9 @@ export function MoveCard({
     </>
   );
 }
+
+/** What the pace of the quill's lever is told over, mm. */
+const leverStroke = 10;
 
 /** The reading that a stop may not pass: its tolerance further in the direction of the move. */
 function past({ axis, settled, from }: StepMove["targets"][number], exact: number): number {

@@ -12,6 +12,7 @@ const seat = (grip: number, above: number): Seat => ({
   rod: null,
   paper: false,
   tap: true,
+  soft: false,
   square: false,
   grip,
   effectiveGrip: grip,

@@ -43,6 +43,11 @@ export const seatSchema = z.object({
   paper: z.boolean().default(false),
   /** Tapped down after tightening; else hand pressure only. */
   tap: z.boolean(),
+  /**
+   * Soft packing at the fixed jaw: the face there is raw, the one below is machined, and only one of them can lie flush. With packing
+   * that gives the part settles on the machined one.
+   */
+  soft: z.boolean().default(false),
   /** Set with a square before tightening: nothing else holds it upright. */
   square: z.boolean(),
   /** All mm. Grip from the bottom of the part to the top of the jaws; projection above the jaws after the last pass. */
@@ -210,6 +215,7 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     points: request.points,
     table: null,
     tap: isReference(piece, downOf(at)),
+    soft: overhang === null && isReference(piece, downOf(at)) && !isReference(piece, at.fixed),
     square: request.square,
     grip,
     effectiveGrip,

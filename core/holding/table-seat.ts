@@ -94,6 +94,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     points: request.points,
     table: { packing: strapHold.packing, straps, over: request.over, reach: strapHold.reach },
     tap: isReference(piece, downOf(at)),
+    soft: false,
     square: false,
     grip: 0,
     effectiveGrip: 0,

@@ -9,7 +9,6 @@ import {
   type FeatureSetup,
   isFaceSetup,
   setupWith,
-  softAtJaw,
   squaredAgainst,
   travelOf,
 } from "../route/index.ts";
@@ -49,6 +48,7 @@ function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
   for (const [there, id] of [
     [seat.points, "points"],
     [seat.paper, "paper"],
+    [seat.soft, "soft"],
     [seat.jack, "jack"],
     [seat.stop, "stop"],
   ] as const)
@@ -83,7 +83,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           do: "place",
           at: setup.at,
           on: seat.table ? "table" : "vise",
-          things: [...thingsOf(seat, by), ...(softAtJaw(setup) ? [{ id: "soft" } as const] : [])],
+          things: thingsOf(seat, by),
           out: seat.overhang === null ? null : { end: face, by: seat.overhang, side: end },
           projection: seat.projection,
           squared: squaredAgainst(setup),

@@ -302,6 +302,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     rod: null,
     paper: request.own?.paper ?? false,
     tap: false,
+    soft: false,
     square: upright,
     grip,
     effectiveGrip: tidy(grip - vise.jawChamfer),

@@ -5,7 +5,7 @@ export { type FeatureOperation, handFeed, minutesOfOperation } from "./feature-o
 export * from "./feature-order.ts";
 export * from "./feature-plan.ts";
 export { capital } from "./capital.ts";
-export * from "./soft-at-jaw.ts";
+export * from "./cut-for-fluid.ts";
 export * from "./squared-against.ts";
 export { placingTime } from "./handling.ts";
 export * from "./held.ts";

@@ -1,10 +1,9 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
-import { removalRate } from "../cutting/index.ts";
 import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
-import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
+import { cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import {
   depthAxis,
@@ -71,7 +70,7 @@ export function faceWork(
         make("check", "check", say`${name} ${stays ? "stays" : "in"}, ${quantity("spindleSpeed", cut.rpm)}`, {
           ticks: stays ? speedTicks(asked, before) : spindleTicks(name, asked, before),
           turns: turnsOf(cutter, machine),
-          notes: toolNotes(place, { goes: "along", removal: removalRate(cut.depth, cut.width, cut.vf) }),
+          notes: toolNotes(place, cutForFluid(op)),
         }),
       );
     if (op.looks !== null) steps.push(endHeight(op, state, place, name, make));

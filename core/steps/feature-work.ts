@@ -1,5 +1,4 @@
 import { type Stroke, type Measured, minutesOfEach, strokesAgain, widestLane } from "../recipes/index.ts";
-import { type CutForFluid, removalRate } from "../cutting/index.ts";
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
   featureMoves,
@@ -16,7 +15,7 @@ import {
   zeroedToward,
 } from "../locate/index.ts";
 import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
+import { cutForFluid, type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, type Warning, warn, words } from "../working/index.ts";
 import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
@@ -412,16 +411,10 @@ function toolIn(
           ]
         : []),
     ]),
-    notes: toolNotes(place, fluidCut(op)),
+    notes: toolNotes(place, cutForFluid(op)),
     minutes: handlingTimes.cutterChange,
   };
 }
-
-/** How the cutter of an operation meets the metal, for its fluid. */
-const fluidCut = ({ by, set, cut, diameter }: FeatureOperation): CutForFluid => ({
-  goes: set === null ? "byHand" : by === "hole" ? "down" : "along",
-  removal: cut && set ? removalRate(cut.depth, Math.min(cut.width, diameter), set.vf) : 0,
-});
 
 /** The first feed along one axis at a depth: there the other axes are locked. */
 const isFirstFeed = (all: readonly Stroke[], i: number): boolean =>

@@ -1,15 +1,7 @@
 import { downOf, type Face } from "../frame/index.ts";
 import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import {
-  capital,
-  faceOf,
-  type FaceSetup,
-  isFaceSetup,
-  type Setup,
-  softAtJaw,
-  squaredAgainst,
-} from "../route/index.ts";
+import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
 import { note, type Phrase, rule, say, warn, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
@@ -34,7 +26,7 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
     ? tableTicks(setup, tick)
     : [
         ...viseTicks(seat, faceCalled(setup.before, seat.fixed), faceOf(setup).face, tick),
-        ...(softAtJaw(setup)
+        ...(seat.soft
           ? [
               tick(
                 "soft",
@@ -272,7 +264,7 @@ export function takeOutTicks(setup: Setup, tick: MakeTick): Tick[] {
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
     ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),
-    ...(softAtJaw(setup) ? [tick("out-soft", words("Soft packing out"))] : []),
+    ...(seat.soft ? [tick("out-soft", words("Soft packing out"))] : []),
     ...(seat.stop ? [tick("out-stop", words("Stop off"))] : []),
     ...(seat.parallels
       ? [tick("out-parallels", words(seat.parallels.single ? "The parallel out" : "Both parallels out"))]

@@ -1,9 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { fluidWords } from "../../../core/cutting/index.ts";
 import { type CutFigure, cutKey, type FeatureFigure } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import {
   conditionsOf,
+  cutForFluid,
   type FaceOperation,
   type FeatureOperation,
   isFaceSetup,
@@ -14,6 +16,7 @@ import {
 } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Pace } from "../../instruments/pace.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
@@ -21,6 +24,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 /** The figures of a cut, each with its working: speed, feed, depth, how often, power, force, time. */
 export function CutFigures({ setup, operation }: { setup: Setup; operation: Operation }) {
   const { unit } = useJob();
+  const { material } = useEquipment();
   const { cut } = operation;
   const set = conditionsOf(operation);
   return (
@@ -96,6 +100,11 @@ export function CutFigures({ setup, operation }: { setup: Setup; operation: Oper
           </chakra.div>
           <Pace seconds={set.pace} />
         </Box>
+      )}
+      {material && operation.by !== "hand" && (
+        <chakra.p gridColumn="1 / -1" fontSize="14px" py="6px">
+          <Words of={fluidWords(material, cutForFluid(operation))} />
+        </chakra.p>
       )}
     </Box>
   );

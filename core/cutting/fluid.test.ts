@@ -13,11 +13,11 @@ const text = (id: string, cut: CutForFluid) =>
   );
 
 test.each<[material: string, cut: CutForFluid, says: RegExp, not: RegExp]>([
-  ["steel-free", { goes: "along", removal: 3 }, /brushed on before each stroke/, /steady flow/],
-  ["steel-free", { goes: "along", removal: 40 }, /steady flow/, /before each stroke/],
-  ["steel-free", { goes: "down", removal: 3 }, /before it goes down/, /stroke/],
+  ["steel-free", { goes: "along", removal: 3 }, /Brush it on before each stroke/, /steadily/],
+  ["steel-free", { goes: "along", removal: 40 }, /flow steadily/, /before each stroke/],
+  ["steel-free", { goes: "down", removal: 3 }, /On before it goes down/, /stroke/],
   ["steel-free", { goes: "byHand", removal: 0 }, /Oil on the tap/, /flow/],
-  ["pvc", { goes: "along", removal: 90 }, /^Cut it dry/, /flow|brushed on/],
+  ["pvc", { goes: "along", removal: 90 }, /^Cut it dry/, /flow|Brush it/],
 ])("%s, %o", (material, cut, says, not) => {
   expect(text(material, cut)).toMatch(says);
   expect(text(material, cut)).not.toMatch(not);

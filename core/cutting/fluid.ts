@@ -26,8 +26,8 @@ export function fluidWords(material: Pick<Material, "fluid">, { goes, removal }:
     return say`Cut it ${fluid}: chips brushed or drawn off, never blown at anyone.`;
   if (goes === "byHand") return say`Oil on the tap before it starts, fresh after every turn back (${fluid}).`;
   if (goes === "down")
-    return say`Cutting fluid: ${fluid}, on before it goes down, and again each time it comes out.`;
+    return say`Cutting fluid: ${fluid}. On before it goes down, and again each time it comes out.`;
   return removal > brushed
-    ? say`Cutting fluid: ${fluid}, in a steady flow, since much comes off. Without a pump brush it on all through the cut.`
-    : say`Cutting fluid: ${fluid}, brushed on before each stroke.`;
+    ? say`Cutting fluid: ${fluid}. Much comes off: let it flow steadily; without a pump brush it on all through the cut.`
+    : say`Cutting fluid: ${fluid}. Brush it on before each stroke.`;
 }

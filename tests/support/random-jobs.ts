@@ -236,7 +236,9 @@ export function randomJob(seed: number): RandomJob {
       height: form === "plate" ? d.between(3, 12) : d.between(6, large ? 120 : 70),
     };
     for (const axis of axisNames) {
-      const tolerance = d.one(["", " ±0.05", " ±0.1", " +0.1/0", " h9"]);
+      // The limits of fits are tabled up to 250 mm: beyond, the drawing asks for plain ones.
+      const drawnTolerance = d.one(["", " ±0.05", " ±0.1", " +0.1/0", " h9"]);
+      const tolerance = drawnTolerance === " h9" && drawn[axis] > 250 ? " ±0.1" : drawnTolerance;
       job = set(job, `part/sizes/${axis}`, dim(`${text(drawn[axis])}${tolerance}`));
     }
     const rough = form === "casting" ? "cast" : form === "plate" ? "plate" : "sawn";

@@ -175,7 +175,7 @@ test("a shaft: a key looked up from its diameter, a wrong depth told, its figure
     ["stock", /A shaft comes turned to its drawing/],
     ["setups", /The shaft in V-blocks along X/],
     ["cuts", /Rough out the keyseat/],
-    ["machine", /The shaft in V-blocks along X/],
+    ["machine", /Before you start/],
     ["record", /the seat width/],
   ] as const) {
     await page.goto(`/jobs/drum-shaft/${station}`);

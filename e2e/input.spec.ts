@@ -109,7 +109,7 @@ test("a stale zero blocks the cut until it is taken again; the last entry can be
 }) => {
   await loadDemo(page);
   await openStation(page, "machine");
-  await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
+  await expect(page.getByText("Before you start")).toBeVisible();
   for (let i = 0; i < 60 && !(await page.getByRole("button", { name: /Cut done/ }).isVisible()); i++) {
     const before = await page.locator("main").innerText();
     await pressSpace(page);
@@ -120,7 +120,9 @@ test("a stale zero blocks the cut until it is taken again; the last entry can be
   await expect(page.getByRole("alert")).toContainText("is stale");
   await expect(page.getByRole("button", { name: /Cut done/ })).toHaveCount(0);
   await pressSpace(page);
-  await expect(page.getByRole("button", { name: /Cut done/ })).toBeVisible();
+  // From the new zero the pass is set and locked anew before it can be cut.
+  await expect(page.getByRole("button", { name: /Set there, then/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Cut done/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Something is wrong" }).click();
   await page.getByRole("button", { name: /Take back the last entry/ }).click();
   await expect(page.getByRole("button", { name: /Zero is taken/ })).toBeVisible();
@@ -130,12 +132,14 @@ test("a held Space ticks and cuts nothing, a doubled one ticks once", async ({ s
   await loadDemo(page);
   await openStation(page, "machine");
   const ticked = page.locator("ol").getByRole("button", { pressed: true });
-  await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
-  // Heard at all: a press that is meant ticks one.
+  // Heard at all: presses that are meant lead to the first setup, and one ticks there.
+  const placing = page.getByText("Jaws, bed and part wiped clean");
   await expect(async () => {
     await pressSpace(page);
-    await expect(ticked).toHaveCount(1, { timeout: 1_000 });
+    await expect(placing).toBeVisible({ timeout: 1_000 });
   }).toPass();
+  await pressSpace(page);
+  await expect(ticked).toHaveCount(1);
   for (let i = 0; i < 60; i++) {
     await page.keyboard.down("Space");
     await page.waitForTimeout(33);

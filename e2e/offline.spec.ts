@@ -30,16 +30,16 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
   await page.evaluate(() => navigator.serviceWorker.ready);
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await page.goto("/jobs/cheek-block/machine");
-  await expect(page).toHaveURL(/\/machine\/back\.face\/place\?piece=1/);
+  await expect(page).toHaveURL(/\/machine\/back\.face\/ready\?piece=1/);
   running.kill("SIGTERM");
   await new Promise((resolve) => running.on("exit", resolve));
 
   await page.reload();
-  await expect(page.getByText("Jaws, bed and part wiped clean")).toBeVisible();
+  await expect(page.getByText("Before you start")).toBeVisible();
   // Keys act as soon as the view listens, a moment after it can be seen.
   await expect(async () => {
     await pressSpace(page);
-    await expect(page.getByRole("button", { name: /wiped clean/, pressed: true })).toBeVisible({
+    await expect(page.getByRole("button", { name: /glasses on/, pressed: true })).toBeVisible({
       timeout: 1_000,
     });
   }).toPass();

@@ -92,6 +92,7 @@ export function featureWork(
       if (toucher) {
         touchTool(op, toucher, since);
         early.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
+        if (since > 0) tryNewZero(op, setup.operations.slice(0, i), since);
         spindle = { tool: toucher.kind === "cutter" ? toucher.id : toucher.kind, rpm: 0 };
       }
       const fresh = spindle?.tool !== op.cutter;
@@ -140,7 +141,6 @@ export function featureWork(
           again("z"),
         );
       beside.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
-      if (since > 0) tryNewZero(op, setup.operations.slice(0, i), since);
       moves(op, asked);
     }
     // A burr is measured with the size: it comes off first.

@@ -25,10 +25,10 @@ const phone: [number, number] = [390, 844];
 const tablet: [number, number] = [820, 1180];
 const job = "/jobs/cheek-block";
 
-/** Ticks, zero and first pass of setup 1: the machine shows a pass in the middle of the ladder. */
-const toSecondPass = Array<string>(11).fill("Space");
+/** Ticks, zero, lock and first pass of setup 1: the machine shows a pass in the middle of the ladder. */
+const toSecondPass = Array<string>(14).fill("Space");
 /** Placing, clamping, tool and three zeros of a shaft: the machine shows the first feed along its keyseat. */
-const toKeyseat = Array<string>(16).fill("Space");
+const toKeyseat = Array<string>(25).fill("Space");
 
 export const views: View[] = [
   { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },

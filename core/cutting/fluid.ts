@@ -12,7 +12,7 @@ export interface CutForFluid {
 }
 
 /** Whether a material is cut dry first of all. */
-export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.test(fluid) || fluid === "";
+export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.test(fluid);
 
 /**
  * Which fluid, and how it gets to the edge at this cut: none where the material is cut dry, brushed on while little comes off,
@@ -22,8 +22,7 @@ export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.t
 export function fluidWords(material: Pick<Material, "fluid">, { goes, removal }: CutForFluid): Phrase {
   const { fluid } = material;
   if (fluid === "") return words("No cutting fluid is known for it: ask before you put any on.");
-  if (cutsDry(material) && goes !== "byHand")
-    return say`Cut it ${fluid}: chips brushed or drawn off, never blown at anyone.`;
+  if (cutsDry(material)) return say`Cut it ${fluid}: chips brushed or drawn off, never blown at anyone.`;
   if (goes === "byHand") return say`Oil on the tap before it starts, fresh after every turn back (${fluid}).`;
   if (goes === "down")
     return say`Cutting fluid: ${fluid}. On before it goes down, and again each time it comes out.`;

@@ -97,6 +97,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       error: touchError(way, screw, true),
       title: say`Pick up the middle in ${NAME} ${between}`,
       order: [
+        ...(way === "finderTurned" ? [turnAtEach] : []),
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
         say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
         say`The middle is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
@@ -173,7 +174,11 @@ const signs: Readonly<Record<TouchWay, string>> = {
 };
 
 const turnHalf = words(
-  "Turn the finder half round in its holder and touch again: the middle of the two is the touch, whatever it runs out.",
+  "Turn the finder half round in its holder and touch again: the center of the two is the touch, whatever its run-out.",
+);
+
+const turnAtEach = words(
+  "At each side touch twice, the finder turned half round in its holder between: the center of the two counts.",
 );
 
 const withWords = (way: TouchWay, name: string): Phrase =>

@@ -59,7 +59,7 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
             stop(
               rule(
                 "M10.unmeasured",
-              )`The ${axis} of the lump is not measured: nothing can be planned to come off here. Measure it under Stock first.`,
+              )`The ${axis} of the stock is not measured, so no cut can be planned here. Measure it first, at the Stock station.`,
             ),
           ]
         : []),

@@ -78,7 +78,8 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
 function beforeStarting(setup: Setup, progress: Progress, tick: MakeTick): Step {
   const first = keyOfSetup(setup);
   // A job begun before this was asked is not sent back to it.
-  const under = (progressOf(progress, first)?.ticks.size ?? 0) > 0 && !tick("dressed", words("")).done;
+  const ticks = progressOf(progress, first)?.ticks;
+  const under = ticks !== undefined && ticks.size > 0 && !ticks.has("dressed");
   const asked: MakeTick = (id, phrase) => {
     const made = tick(id, phrase);
     return { ...made, done: under || made.done };

@@ -9,8 +9,7 @@ import { Figure } from "../../instruments/words.tsx";
 type Axis = "x" | "y" | "z";
 
 /** Which way the cutter goes along an axis, and what the hand turns for it. */
-function direction(axis: Axis, from: number | null, to: number, machine: Machine, quill: boolean): string {
-  if (axis === "z" && quill) return "pull the quill down to its stop";
+function direction(axis: Axis, from: number | null, to: number, machine: Machine): string {
   if (axis === "z") return machine.depthBy === "knee" ? "raise the knee" : "lower the head";
   if (from === null) return axis === "x" ? "table along" : "table across";
   return `cutter ${sideOf(axis, to > from ? 1 : -1)}`;
@@ -51,11 +50,13 @@ export function MoveCard({
   const { move, targets, of, quill } = shown;
   const several = targets.length > 1;
   const { set } = operation;
+  // The quill goes straight down, by its lever.
+  const lever = quill && move.axis === "z";
   const { lead, powerFeeds } = machine.axes[move.axis];
   // Roughing a wall and its last pass have feeds of their own.
   const vf = move.vf ?? set?.vf ?? 0;
   // Only the axis that has power feeds can use one.
-  const by = set?.feedBy === "power" && powerFeeds.length > 0 ? "power" : "hand";
+  const by = set?.feedBy === "power" && powerFeeds.length > 0 && !lever ? "power" : "hand";
   return (
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
@@ -76,8 +77,8 @@ export function MoveCard({
               <chakra.span color="accent">{axis.toUpperCase()}</chakra.span> <Figure of={mm(settled.stop)} />
             </chakra.p>
             <chakra.p fontSize={{ base: "15px", md: "19px" }}>
-              {direction(axis, from, settled.stop, machine, quill)}
-              {settled.dial && machine.axes[axis].readout === null && !(axis === "z" && quill) && (
+              {lever ? "pull the quill down to its stop" : direction(axis, from, settled.stop, machine)}
+              {settled.dial && machine.axes[axis].readout === null && !lever && (
                 <>
                   {" "}
                   · dial, from zero: <b>{settled.dial.turns}</b> {settled.dial.turns === 1 ? "turn" : "turns"}{" "}
@@ -136,7 +137,7 @@ export function MoveCard({
           <Fact label={`feed, by ${by}`}>
             <Figure of={quantity("feed", vf)} />
             <chakra.div fontSize="15px" fontWeight="400" color="quiet">
-              {quill && move.axis === "z" ? (
+              {lever ? (
                 <>
                   by its lever: <Figure of={mm(leverStroke)} /> in{" "}
                   <Figure of={quantity("seconds", (60 * leverStroke) / vf)} />

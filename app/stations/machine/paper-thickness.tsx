@@ -4,6 +4,7 @@ import { usualPaper } from "../../../core/locate/index.ts";
 import { type Mm, mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { NotTaken } from "../../instruments/not-taken.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { OwnValue, readOwnLength } from "../../instruments/own-value.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
@@ -21,7 +22,7 @@ export function PaperThickness({ now }: { now: Mm }) {
   const outcome =
     text.trim() === ""
       ? null
-      : readOwnLength(text, unit, "Paper is thicker than nothing: measure it folded.");
+      : readOwnLength(text, unit, "A sheet has some thickness: type what the micrometer shows.");
   const measured = own.reportOf("paper");
   const use = () => {
     if (outcome?.ok && outcome.value <= thickest)
@@ -44,12 +45,7 @@ export function PaperThickness({ now }: { now: Mm }) {
           </Button>
         )}
       </chakra.p>
-      {own.refused && (
-        <Notice severity="warn" role="alert">
-          Something was changed in another tab meanwhile, so yours was not kept. It still stands in its field:
-          press "Use mine" again.
-        </Notice>
-      )}
+      {own.refused && <NotTaken />}
       {open && (
         <Box display="flex" gap="8px" alignItems="flex-start" mt="6px" flexWrap="wrap">
           <Box width="260px">

@@ -206,12 +206,13 @@ function leavesNothing(
 ) {
   const full = swept.filter((w) => w.depth >= hollow.depth - 1e-6);
   const reach = (p: readonly [number, number]) =>
-    Math.min(...full.map((w) => distanceTo(p, [w.from, w.to]) - w.r));
+    Math.min(...full.map((w) => distanceTo(p, w.from, w.to) - w.r));
   const least = Math.min(...full.map((w) => w.r));
   // Two walls that meet at an angle within the cutter's reach are an inside corner.
   const corner = (p: readonly [number, number], mine: number) =>
     hollow.walls.some(
-      (wall, i) => i !== mine && distanceTo(p, wall) < 2.2 * least && turns(hollow.walls[mine]!, wall) > 0.3,
+      (wall, i) =>
+        i !== mine && distanceTo(p, ...wall) < 2.2 * least && turns(hollow.walls[mine]!, wall) > 0.3,
     );
   hollow.walls.forEach((wall, i) => {
     const middle = [(wall[0][0] + wall[1][0]) / 2, (wall[0][1] + wall[1][1]) / 2] as const;
@@ -225,7 +226,7 @@ function leavesNothing(
     for (let y = Math.min(...ys); y <= Math.max(...ys); y += 2.7) {
       const p = [x, y] as const;
       if (!within(p) || !inHollow(p, hollow)) continue;
-      if (hollow.walls.some((wall) => distanceTo(p, wall) < least)) continue;
+      if (hollow.walls.some((wall) => distanceTo(p, ...wall) < least)) continue;
       const left = reach(p);
       if (left > 0.01) throw new Error(`${kind}: ${left.toFixed(3)} of the floor left at ${p.join()}`);
     }
@@ -323,7 +324,8 @@ describe.each(stairs)("stairs of a %s", (kind, arbitrary) => {
           for (let z = site.sizes.height - 0.3; z > lowest + 0.1; z -= 0.9) {
             const hollow = hollows.find((h) => inHollow([x, z], h));
             if (!hollow) continue;
-            if (piecesOf(hollow.outline).some((piece) => distanceTo([x, z], piece) < keptByStairs)) continue;
+            if (piecesOf(hollow.outline).some((piece) => distanceTo([x, z], ...piece) < keptByStairs))
+              continue;
             if (!cuts.some((c) => c.low <= x && x <= c.high && c.floor <= z))
               throw new Error(`${kind}: ${x.toFixed(1)}, ${z.toFixed(1)} is left standing`);
           }

@@ -34,10 +34,13 @@ export function opposite(face: Face): Face {
 }
 
 /** The two axes that span a face. */
-export function axesAcross(face: Face): [Axis, Axis] {
-  const [a, b] = axisNames.filter((axis) => axis !== axisOf(face));
-  return [a!, b!];
-}
+export const axesAcross = (face: Face): readonly [Axis, Axis] => across[axisOf(face)];
+
+const across: Record<Axis, readonly [Axis, Axis]> = {
+  length: ["width", "height"],
+  width: ["length", "height"],
+  height: ["length", "width"],
+};
 
 export type Sizes = Record<Axis, number>;
 

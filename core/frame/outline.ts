@@ -216,9 +216,9 @@ export function inOutline(outline: Outline, x: number, y: number): boolean {
   chordsKnown.set(outline, points);
   let inside = false;
   for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const [ax, ay] = points[i]!;
-    const [bx, by] = points[j]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+    const a = points[i]!;
+    const b = points[j]!;
+    if (a[1] > y !== b[1] > y && x < a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0])) inside = !inside;
   }
   return inside;
 }

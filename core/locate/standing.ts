@@ -23,11 +23,12 @@ export interface Swath {
 function placeInPart(frame: SetupFrame, [x, y]: Point, z: Mm, top: Mm): Sizes {
   const up = axisOf(frame.up);
   const high = facesOf(up)[1] === frame.up;
-  return {
-    [frame.x.axis]: frame.x.zero + frame.x.sign * x,
-    [frame.y.axis]: frame.y.zero + frame.y.sign * y,
-    [up]: high ? top + z : -top - z,
-  } as unknown as Sizes;
+  // One shape for all places: hundreds of thousands are asked about in a plan.
+  const place = { length: 0, width: 0, height: 0 };
+  place[frame.x.axis] = frame.x.zero + frame.x.sign * x;
+  place[frame.y.axis] = frame.y.zero + frame.y.sign * y;
+  place[up] = high ? top + z : -top - z;
+  return place;
 }
 
 function inBody({ sizes, shaft }: PartStanding, at: Sizes): boolean {
@@ -39,14 +40,18 @@ function inBody({ sizes, shaft }: PartStanding, at: Sizes): boolean {
 }
 
 /** Whether two swaths can lie over each other: their boxes meet. */
-function reaches(a: Omit<Swath, "z">, b: Omit<Swath, "z">): boolean {
+function reaches(a: Swath, b: Swath): boolean {
   const apart = a.radius + b.radius;
-  return ([0, 1] as const).every(
-    (i) =>
-      Math.min(a.from[i], a.to[i]) - apart <= Math.max(b.from[i], b.to[i]) &&
-      Math.max(a.from[i], a.to[i]) + apart >= Math.min(b.from[i], b.to[i]),
-  );
+  return meetAlong(a, b, 0, apart) && meetAlong(a, b, 1, apart);
 }
+
+const meetAlong = (a: Swath, b: Swath, i: 0 | 1, apart: Mm): boolean =>
+  Math.min(a.from[i], a.to[i]) - apart <= Math.max(b.from[i], b.to[i]) &&
+  Math.max(a.from[i], a.to[i]) + apart >= Math.min(b.from[i], b.to[i]);
+
+/** Whether a place lies within what a cutter went over. */
+const wentOver = ({ from, to, radius, z: end }: Swath, p: Point, z: Mm): boolean =>
+  end <= z && distanceTo(p, from, to) < radius;
 
 /** Answers whether metal stands at places of a setup, while its cutters go over it. */
 export class Standing {
@@ -79,13 +84,14 @@ export class Standing {
 
   metalAt(p: Point, z: Mm, swaths: readonly Swath[] = this.#swaths): boolean {
     // What the cutters went over is asked first: it is the cheapest, and most of what is gone.
-    if (swaths.some((s) => s.z <= z && distanceTo(p, [s.from, s.to]) < s.radius)) return false;
+    if (swaths.some((s) => wentOver(s, p, z))) return false;
     const at = placeInPart(this.#frame, p, z, this.#top);
     return inBody(this.#part, at) && !this.#part.gone.some((prism) => inPrism(prism, at));
   }
 
   /** Whether a cutter that goes straight from one place to another at a depth meets metal anywhere on its way. */
-  meets({ from, to, radius, z }: Swath): boolean {
+  meets(swath: Swath): boolean {
+    const { from, to, radius, z } = swath;
     const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
     const long = Math.hypot(dx, dy);
     const [ux, uy] = long < 1e-9 ? [1, 0] : [dx / long, dy / long];
@@ -95,7 +101,7 @@ export class Standing {
     const end = Math.max(z, this.#bottom) + shy;
     const heights = [end, 0.85 * end, 0.5 * end];
     // Newest first: what was cut last lies nearest.
-    const near = this.#swaths.filter((s) => reaches(s, { from, to, radius })).reverse();
+    const near = this.#swaths.filter((s) => reaches(s, swath)).reverse();
     for (let i = 0; i <= stations; i++) {
       const [cx, cy] = [from[0] + (dx * i) / stations, from[1] + (dy * i) / stations];
       const round = i === 0 || i === stations;

@@ -13,11 +13,15 @@ export const piecesOf = (outline: Outline): [Point, Point][] => {
 };
 
 /** Distance of a point from a straight piece. */
-export function distanceTo([px, py]: Point, [[ax, ay], [bx, by]]: readonly [Point, Point]): Mm {
-  const [dx, dy] = [bx - ax, by - ay];
+export function distanceTo(p: Point, from: Point, to: Point): Mm {
+  const dx = to[0] - from[0];
+  const dy = to[1] - from[1];
   const length = dx * dx + dy * dy;
-  const t = length === 0 ? 0 : Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / length));
-  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
+  const along = (p[0] - from[0]) * dx + (p[1] - from[1]) * dy;
+  const t = length === 0 ? 0 : Math.max(0, Math.min(1, along / length));
+  const offX = p[0] - from[0] - t * dx;
+  const offY = p[1] - from[1] - t * dy;
+  return Math.sqrt(offX * offX + offY * offY);
 }
 
 type Interval = [low: Mm, high: Mm];
@@ -89,7 +93,7 @@ export function freeAlong(
 
 /** Whether a cutter at a point touches none of the pieces. */
 export const isFree = (point: Point, pieces: readonly (readonly [Point, Point])[], radius: Mm): boolean =>
-  pieces.every((piece) => distanceTo(point, piece) >= radius - 1e-6);
+  pieces.every(([from, to]) => distanceTo(point, from, to) >= radius - 1e-6);
 
 /** The side of an outline's ways a cutter stands on: 1 to the left, −1 to the right. */
 export const offSide = (outline: Outline, metal: "inside" | "outside"): 1 | -1 =>

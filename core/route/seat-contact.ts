@@ -40,14 +40,13 @@ export function contactIn(
   const put = (axis: Axis, face: boolean, off: Mm) => (face ? sizes[axis] - off : off);
   const upHigh = facesOf(up)[1] === at.up;
   const fixedHigh = facesOf(across)[1] === at.fixed;
+  const place = { length: 0, width: 0, height: 0 };
   /** Whether metal stands at a place: along the jaws from the low end, from the fixed face inward, up from below. */
   const metal = (x: Mm, y: Mm, z: Mm): boolean => {
     if (gone.length === 0) return true;
-    const place = {
-      [along]: x,
-      [across]: put(across, fixedHigh, y),
-      [up]: put(up, !upHigh, z),
-    } as unknown as Sizes;
+    place[along] = x;
+    place[across] = put(across, fixedHigh, y);
+    place[up] = put(up, !upHigh, z);
     return !gone.some((prism) => inPrism(prism, place));
   };
   const middle = sizes[along] / 2;
@@ -57,8 +56,9 @@ export function contactIn(
   };
   const top = Math.max(skin, seat.grip - vise.jawChamfer);
   const heights = Array.from({ length: rows + 1 }, (_, i) => skin + ((top - 2 * skin) * i) / rows);
+  const before = over(vise.jawWidth);
   const jaw = (y: Mm): Mm => {
-    const held = heights.filter((z) => over(vise.jawWidth).some((x) => metal(x, y, z)));
+    const held = heights.filter((z) => before.some((x) => metal(x, y, z)));
     if (held.length === 0) return 0;
     // Between two rows that are asked about the truth lies somewhere: the smaller is told.
     const whole = held.length === heights.length;
@@ -67,7 +67,8 @@ export function contactIn(
   const carried = (from: Mm, to: Mm, width: Mm): Mm => {
     const half = Math.min(width, sizes[along]);
     const deep = Array.from({ length: rows }, (_, i) => from + ((to - from) * (i + 0.5)) / rows);
-    const met = over(width).reduce((n, x) => n + deep.filter((y) => metal(x, y, skin)).length, 0);
+    const under = over(width);
+    const met = under.reduce((n, x) => n + deep.filter((y) => metal(x, y, skin)).length, 0);
     return (met / (rows * columns)) * half * (to - from);
   };
   const between = sizes[across];

@@ -58,7 +58,12 @@ export function apart(a: Piece, b: Piece): number {
     cross(b[0], b[1], a[0]) > 0 !== cross(b[0], b[1], a[1]) > 0;
   return crosses
     ? 0
-    : Math.min(distanceTo(a[0], b), distanceTo(a[1], b), distanceTo(b[0], a), distanceTo(b[1], a));
+    : Math.min(
+        distanceTo(a[0], ...b),
+        distanceTo(a[1], ...b),
+        distanceTo(b[0], ...a),
+        distanceTo(b[1], ...a),
+      );
 }
 
 /** A prism cut straight down, as the readout counts: its walls within the part, its outline, how deep. */

@@ -47,7 +47,7 @@ export interface Cutout {
 export const span = (middle: Mm, width: Mm): Span => [middle - width / 2, middle + width / 2];
 
 /** The two axes across another, in their order. */
-export const acrossAxis = (axis: Axis): [Axis, Axis] => axesAcross(facesOf(axis)[0]);
+export const acrossAxis = (axis: Axis): readonly [Axis, Axis] => axesAcross(facesOf(axis)[0]);
 
 export function boxOfPrism({ axis, outline, span: along }: Prism): Box {
   const [a, b] = acrossAxis(axis);
@@ -61,6 +61,8 @@ export function inPrism(prism: Prism, at: Sizes): boolean {
   const along = at[prism.axis];
   if (along < prism.span[0] || along > prism.span[1]) return false;
   const [a, b] = acrossAxis(prism.axis);
+  const { x, y } = extentOfOutline(prism.outline);
+  if (at[a] < x[0] || at[a] > x[1] || at[b] < y[0] || at[b] > y[1]) return false;
   return inOutline(prism.outline, at[a], at[b]) && !(prism.island && inOutline(prism.island, at[a], at[b]));
 }
 

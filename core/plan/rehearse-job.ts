@@ -197,6 +197,7 @@ function judgedAfter(
         untouched: without((id) => cut.has(id) || begun.has(id)),
         unfinished: without((id) => cut.has(id)),
         raw: rawFaces(made),
+        form: Math.max(0, ...made.errors.map((e) => e.worst)),
         axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
         squared,
         strokes: literal.strokes,

@@ -47,14 +47,17 @@ export function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | n
         : Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
     // Open at one end: every lane comes in from there, and plunges nowhere.
     const toward = (i: number) => (ends.low === ends.high ? (i % 2 === 0 ? 1 : -1) : ends.low ? 1 : -1);
-    return at.map((a, i) => straight(along, a, laneReach(area, along, a, r, left), toward(i), ends, "full"));
+    const inRows = at.map((a, i) =>
+      straight(along, a, laneReach(area, along, a, r, left), toward(i), ends, "full"),
+    );
+    return count === 1 ? inRows : [...inRows, ...alongEnds(area, along, r, left)];
   }
   // From the open side toward the wall, the metal ahead of the cutter's flank.
   const toward = wallHigh ? "high" : "low";
   const width = lanes.across - (wallLow || wallHigh ? left : 0);
   const count = Math.max(1, Math.ceil(width / (widestLane * diameter) - 1e-9));
   const step = width / count;
-  return Array.from({ length: count }, (_, i) => {
+  const inRows = Array.from({ length: count }, (_, i) => {
     const edge = toward === "high" ? low + step * (i + 1) : high - step * (i + 1);
     const at = toward === "high" ? edge - r : edge + r;
     return straight(
@@ -65,6 +68,21 @@ export function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | n
       ends,
       "conventional",
     );
+  });
+  return lanes.across > r + left ? [...inRows, ...alongEnds(area, along, r, left)] : inRows;
+}
+
+/** Where lanes end at a wall their round ends leave ridges between them: the cutter runs along that wall once more. */
+function alongEnds(area: Area, along: "x" | "y", r: Mm, left: Mm): SpindleWay[] {
+  const other = along === "x" ? "y" : "x";
+  const open = { low: !area.walls[`${other}Low`], high: !area.walls[`${other}High`] };
+  return (["Low", "High"] as const).flatMap((end) => {
+    if (!area.walls[`${along}${end}`]) return [];
+    const [low, high] = area[along];
+    const at = end === "Low" ? low + r + left : high - r - left;
+    const metal = end === "Low" ? "low" : "high";
+    const reach = laneReach(area, other, at, r, left);
+    return [straight(other, at, reach, conventionalAlong(other, metal), open, "conventional")];
   });
 }
 
@@ -215,10 +233,12 @@ export function wallWays(sweep: Extract<Sweep, { kind: "walls" }>, diameter: Mm,
     const across = area[along === "x" ? "y" : "x"];
     const at = low ? across[0] + r - shift : across[1] - r + shift;
     const ends = { low: !area.walls[`${along}Low`], high: !area.walls[`${along}High`] };
+    // In a corner the pass stops as far off the wall ahead as off its own: what is left there is that wall's.
+    const ahead = (["Low", "High"] as const).some((end) => sides.includes(`${along}${end}`)) ? -shift : 0;
     return straight(
       along,
       at,
-      laneReach(area, along, Math.max(across[0] + r, Math.min(across[1] - r, at)), r, 0),
+      laneReach(area, along, Math.max(across[0] + r, Math.min(across[1] - r, at)), r, ahead),
       conventionalAlong(along, low ? "low" : "high"),
       ends,
       "conventional",

@@ -57,10 +57,19 @@ const gapOf = ({ x, y, walls, boss }: Area): Mm =>
 /** Whether a cutter has to go down into solid metal: nowhere to come in from. */
 export const isClosed = (area: Area): boolean => wallsOf(area).length === 4;
 
+/** Where two walls meet a cutter comes no further in than its own radius: one much wider than the area clears little of it. */
+function mostInCorner({ x, y, walls }: Area): Mm {
+  const corner = (walls.xLow || walls.xHigh) && (walls.yLow || walls.yHigh);
+  return corner ? Math.max(always, 2 * Math.min(x[1] - x[0], y[1] - y[0])) : Infinity;
+}
+/** Cutters up to this may clear any corner, mm (guess). */
+const always = 16;
+
 /** Roughing an area out, something left on its walls. */
 export function clearWork(asked: AreaAsked): Work {
   const { area, what, prefix = "" } = asked;
   const gap = gapOf(area);
+  const most = Math.min(gap - (area.boss ? 2 * wallAllowance : underWidth), mostInCorner(area));
   const lanes = lanesAlong(area);
   return {
     task: `${prefix}rough`,
@@ -71,7 +80,7 @@ export function clearWork(asked: AreaAsked): Work {
     tool: {
       by: "mill",
       kind: lanes.walls === 2 || area.boss ? "slot" : "step",
-      most: Number.isFinite(gap) ? tidy(gap - (area.boss ? 2 * wallAllowance : underWidth)) : null,
+      most: Number.isFinite(most) ? tidy(most) : null,
       least: null,
       plunges: isClosed(area) && !asked.drilled,
       total: null,

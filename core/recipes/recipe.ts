@@ -9,6 +9,7 @@ import {
   fittedLimits,
   limitsOf,
   type Part,
+  type Prism,
   type Site,
 } from "../part/index.ts";
 import { type Dimension, type Limits, middle, type Mm, tidy } from "../quantity/index.ts";
@@ -118,15 +119,26 @@ export function depthsFrom(up: Face, [low, high]: readonly [Mm, Mm], sizes: Size
 /** How deep below an approach face the metal begins at a place, after what was taken out before; mm. */
 export function metalFrom(up: Face, [x, y]: readonly [Mm, Mm], { before, sizes }: RecipePlace): Mm {
   const axis = axisOf(up);
-  const depths = before.flatMap(({ prisms }) =>
-    prisms.flatMap((prism) => {
-      if (prism.axis !== axis || prism.thread || prism.island) return [];
-      const { top, floor } = depthsFrom(up, prism.span, sizes);
-      const within = spansWithin(prism.outline, "x", x).some(([low, high]) => y > low && y < high);
-      return within && top < atEdge ? [floor] : [];
-    }),
-  );
-  return Math.max(0, ...depths);
+  const [a, b] = acrossAxis(axis);
+  const at = { [axis]: NaN, [a]: x, [b]: y } as Sizes;
+  const columns = before
+    .flatMap(({ prisms }) => prisms.flatMap((prism) => columnsIn(prism, axis, at)))
+    .map((span) => depthsFrom(up, span, sizes))
+    .sort((one, other) => one.top - other.top);
+  // One below the other is one column.
+  return columns.reduce((deep, { top, floor }) => (top < deep + atEdge ? Math.max(deep, floor) : deep), 0);
+}
+
+/** Where a line through a place, along an axis, runs in what a prism took out. */
+function columnsIn(prism: Prism, along: Axis, at: Sizes): readonly (readonly [Mm, Mm])[] {
+  if (prism.thread || prism.island || prism.inset !== undefined) return [];
+  const [a, b] = acrossAxis(prism.axis);
+  if (prism.axis === along) {
+    const within = spansWithin(prism.outline, "x", at[a]).some(([low, high]) => at[b] > low && at[b] < high);
+    return within ? [prism.span] : [];
+  }
+  const beyond = at[prism.axis] <= prism.span[0] || at[prism.axis] >= prism.span[1];
+  return beyond ? [] : spansWithin(prism.outline, a === along ? "y" : "x", at[a === along ? b : a]);
 }
 
 const atEdge = 1e-6;

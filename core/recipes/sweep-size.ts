@@ -78,10 +78,11 @@ export interface Cleared {
 
 /**
  * What a wall's cut takes off: what was left when its area was cleared, with the cutter that cleared it; where that went one way
- * down the middle and was narrower than the slot, more.
+ * down the middle and was narrower than the slot, more; and what a larger cutter left in a corner between two walls.
  * @param total what is left on a wall that nothing cleared, mm
+ * @param diameter of the cutter that cuts the wall, mm
  */
-export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[]): Mm {
+export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[], diameter: Mm): Mm {
   if (sweep.kind === "contour") {
     // Where rows end at a wall their round ends leave a ridge between two of them.
     const rows = earlier.findLast((o) => o.sweep.kind === "region");
@@ -93,10 +94,16 @@ export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[]):
   if (rough?.sweep.kind !== "clear") return total;
   const { across, walls } = lanesAlong(area);
   const left = leftOnWalls(area, rough.sweep.leave, rough.diameter);
-  return walls === 2 && lanesBetween(across, rough.diameter, left) === 1
-    ? Math.max(0.02, tidy((across - rough.diameter) / 2))
-    : left;
+  if (walls === 2 && lanesBetween(across, rough.diameter, left) === 1)
+    return Math.max(0.02, tidy((across - rough.diameter) / 2));
+  return tidy(left + (hasCorner(area) ? inCorner(rough.diameter, diameter) : 0));
 }
+
+/** Whether two walls of an area meet. */
+const hasCorner = ({ walls }: Area): boolean => (walls.xLow || walls.xHigh) && (walls.yLow || walls.yHigh);
+
+/** How far from both walls of a corner a cutter first meets what a larger one left there, mm. */
+const inCorner = (larger: Mm, smaller: Mm): Mm => Math.max(0, ((larger - smaller) / 2) * (1 - Math.SQRT1_2));
 
 /** How far the ridge between two rows stands out, the rows as far apart as lanes may be; mm. */
 const ridgeOf = (diameter: Mm): Mm => (diameter / 2) * (1 - Math.sqrt(1 - widestLane ** 2));

@@ -63,6 +63,8 @@ export interface JudgeAsked {
   axes: readonly Axis[];
   /** Faces that stay as they were bought, as the application says itself: nothing is held against their skin. */
   raw: readonly Face[];
+  /** How far out of square or parallel the application says itself that its faces may come, mm. */
+  form: Mm;
   /** Whether the block stands as it will, so that what is cut into it can be held against it. */
   squared: boolean;
   strokes: readonly Stroke[];
@@ -82,6 +84,7 @@ export function judgePart({
   unfinished,
   axes,
   raw,
+  form,
   squared,
   strokes,
   kit,
@@ -92,16 +95,27 @@ export function judgePart({
     const pose = drawnPose(part);
     const solid = part.solid.posed(pose);
     const planned = siteOfPart(drawing);
-    const gone = planned ? cutoutBoxes(drawing, planned) : [];
+    const { min, max } = solid.bounds;
+    const whole = Object.fromEntries(axisNames.map((axis, i) => [axis, max[i]! - min[i]!])) as Record<
+      Axis,
+      Mm
+    >;
+    // Before the block has its sizes what is cut into it lies where its faces are now.
+    const now = siteAs(drawing, whole);
+    const gone = [planned, now].flatMap((site) => (site ? cutoutBoxes(drawing, site) : []));
     const actual = Object.fromEntries(
-      axisNames.map((axis) => [axis, Math.max(...blockSizes(solid, axis, gone))]),
-    ) as Record<(typeof axisNames)[number], Mm>;
+      axisNames.map((axis) => {
+        const sizes = blockSizes(solid, axis, gone);
+        return [axis, sizes.length > 0 ? Math.max(...sizes) : whole[axis]];
+      }),
+    ) as Record<Axis, Mm>;
     if (!drawing.shaft)
       for (const axis of axes) {
         const size = drawing.sizes[axis];
         if (!size) continue;
         const { lower, upper } = limitsOf(size, drawing);
         const all = blockSizes(solid, axis, gone);
+        if (all.length === 0) continue;
         const [least, most] = [Math.min(...all), Math.max(...all)];
         const place = middleOf(solid.bounds);
         if (most > upper + unseen / 2)
@@ -131,7 +145,7 @@ export function judgePart({
         const thick = thickness(piece);
         const at = middleOf(piece.bounds);
         const feature = featureAt(at);
-        const may = (feature === null ? unseen : Math.max(allowed.get(feature) ?? 0, unseen)) + unseen;
+        const may = (feature === null ? Math.max(unseen, form) : Math.max(allowed.get(feature) ?? 0, unseen)) + unseen;
         if (thick <= may) continue;
         const where = sort === "below" ? blame(piece, strokes, pose, kit) : null;
         findings.push({

@@ -197,6 +197,7 @@ function obey(
           unfinished: new Set(),
           axes: ["length", "width", "height"],
           raw: [],
+        form: 0,
           squared: true,
           strokes: literal.strokes,
           kit,

@@ -36,6 +36,10 @@ export interface MachineAsked {
   chance: Chance;
 }
 
+/** Where a light way ends in a corner the wall ahead is met too: a segment of the cutter's round, as high as that way is thick; mm². */
+const aheadInCorner = (thick: Mm, radius: Mm): number =>
+  thick < radius ? (4 / 3) * thick * Math.sqrt(2 * radius * thick) : 0;
+
 /**
  * A person at the machine who knows nothing but what is told. It puts in what it is told to put in, turns the handles to the
  * figures it is told, with slack, zeros and tools as they are, and finds what comes of it. The metal is a body.
@@ -234,7 +238,8 @@ export class LiteralMachine {
     // A sliver that springs back from the pass before loads nothing, however tall it stands.
     if (!told.limits || down || Math.min(removed.height, removed.across) < thinnestCut) return;
     const at = middleOf(removed.bounds);
-    strokes.tooMuch(removed.across, told.limits.across, "wide", at);
+    const { across } = told.limits;
+    strokes.tooMuch(removed.across, across + aheadInCorner(across, tool.radius) / removed.along, "wide", at);
     strokes.tooMuch(removed.height, told.limits.along, "deep", at);
   }
 }

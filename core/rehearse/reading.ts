@@ -1,4 +1,4 @@
-import { type Axis, type Face, facesOf } from "../frame/index.ts";
+import { type Axis, axisNames, type Face, facesOf } from "../frame/index.ts";
 import { type Cutout, cutoutOf, featuresOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Shop } from "../shop/index.ts";
@@ -32,7 +32,11 @@ export class Reading {
   }
 
   #siteNow(solid: Solid) {
-    const first = (axis: "length" | "width" | "height") => blockSizes(solid, axis, this.#boxes)[0]!;
+    const { min, max } = solid.bounds;
+    const first = (axis: Axis) => {
+      const at = axisNames.indexOf(axis);
+      return blockSizes(solid, axis, this.#boxes)[0] ?? max[at]! - min[at]!;
+    };
     return siteAs(this.#drawing, { length: first("length"), width: first("width"), height: first("height") });
   }
 
@@ -73,6 +77,7 @@ export class Reading {
       const solid = part.solid.posed(drawnPose(part));
       if (size.of !== "feature") {
         const every = blockSizes(solid, size.of, this.#boxes);
+        if (every.length === 0) return null;
         // Nobody measures over a ledge that is left standing at a side for the next setup.
         const largest = Math.max(...every);
         const all = every.filter((is) => is > 0.9 * largest);

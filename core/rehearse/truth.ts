@@ -176,7 +176,7 @@ const beside = 0.4;
 export const cutoutBoxes = (part: Part, site: Site): Cutout["box"][] =>
   featuresOf(part).flatMap((feature) => cutoutOf(feature, site)?.box ?? []);
 
-/** The size of a block along one axis wherever its two faces still stand, at up to 25 places, mm. @param solid laid as the drawing lies */
+/** The size of a block along one axis wherever its two faces still stand, at up to 25 places, mm; none where features took all of them. @param solid laid as the drawing lies */
 export function blockSizes(solid: Solid, axis: Axis, cutouts: readonly Cutout["box"][]): Mm[] {
   const { min, max } = solid.bounds;
   const [a, b] = axesAcross(facesOf(axis)[0]);
@@ -204,7 +204,7 @@ export function blockSizes(solid: Solid, axis: Axis, cutouts: readonly Cutout["b
     if (hits.length < 2) return [];
     return [(hits.at(-1)! - hits[0]!) * (whole + 2)];
   });
-  return sizes.length > 0 ? sizes : [whole];
+  return sizes;
 }
 
 const bigger = (d: Dimension, by: Mm): Dimension => dimensionOf(d.nominal + by, d.written.unit, d);

@@ -10,6 +10,8 @@ export interface Removed {
   /** How high and how wide it is but for slivers: at its highest cut of some area, and across the way on the average at that height; mm. */
   height: Mm;
   across: Mm;
+  /** How far it reaches along the way, mm. */
+  along: Mm;
 }
 
 const nothing = 0.02;
@@ -185,7 +187,7 @@ function removedOf(body: Solid, toward: number): Removed | null {
   const swapped = Math.abs(s * c) < 1e-9 && Math.abs(s) > 0.5;
   const along = swapped ? seen.max[1] - seen.min[1] : seen.max[0] - seen.min[0];
   const reach = swapped ? seen.max[0] - seen.min[0] : seen.max[1] - seen.min[1];
-  return { volume, bounds, height, across: Math.min(reach, volume / Math.max(along * height, 1e-6)) };
+  return { volume, bounds, height, along, across: Math.min(reach, volume / Math.max(along * height, 1e-6)) };
 }
 
 /** Strips thinner than this share of the thickest are a skin left by the lane before, and no width of the cut. */
@@ -203,6 +205,7 @@ export function joined(strips: readonly Removed[]): Removed | null {
     volume: strips.reduce((sum, s) => sum + s.volume, 0),
     bounds: { min: ends("min", Math.min), max: ends("max", Math.max) },
     height,
+    along: Math.max(...strips.map((s) => s.along)),
     across: strips.reduce((sum, s) => sum + (s.height > someHeight * height ? s.across : 0), 0),
   };
 }

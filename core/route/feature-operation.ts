@@ -213,7 +213,7 @@ function withCutter(
         : tool.kind === "groove"
           ? cutter.fluteLength
           : Math.max(0.5, Math.min(width || d, d)),
-    total: side ? sideTotal(tool.total ?? 0.25, sweep, earlier) : Math.max(total, 0.05),
+    total: side ? sideTotal(tool.total ?? 0.25, sweep, earlier, d) : Math.max(total, 0.05),
     plunges: tool.plunges,
     halfTolerance: bySide ? tool.halfTolerance : null,
     interrupted: place.interrupted,

@@ -1,7 +1,7 @@
-import { axisNames, axisOf, extentOfOutline } from "../../frame/index.ts";
+import { axisNames, axisOf, extentOfOutline, inOutline, type Sizes } from "../../frame/index.ts";
 import { type Mm, mm } from "../../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../../working/index.ts";
-import { type Box, boxOfPrism, type Cutout, depthOf } from "./cutout.ts";
+import { acrossAxis, type Box, boxOfPrism, type Cutout, depthOf, inPrism, type Prism } from "./cutout.ts";
 import { pointBelow } from "./hole/point.ts";
 import type { Feature } from "./index.ts";
 
@@ -68,6 +68,33 @@ export function between(one: Held, other: Held): Warning[] {
         ),
       ]
     : [];
+}
+
+/** Places of a prism are asked about in so many rows each way. */
+const rows = 7;
+const inRows = ([low, high]: readonly [Mm, Mm]): Mm[] =>
+  Array.from({ length: rows }, (_, i) => low + ((high - low) * (i + 0.5)) / rows);
+
+/** Places spread over what a prism takes out; a part left standing in it is left aside. */
+function* placesIn({ axis, outline, span, island }: Prism): Generator<Sizes> {
+  const [a, b] = acrossAxis(axis);
+  const { x, y } = extentOfOutline(outline);
+  for (const u of inRows(x))
+    for (const v of inRows(y)) {
+      if (!inOutline(outline, u, v) || (island && inOutline(island, u, v))) continue;
+      for (const w of inRows(span)) yield { [a]: u, [b]: v, [axis]: w } as Sizes;
+    }
+}
+
+/** Whether all that one takes out, another takes out too: nothing is left to cut. */
+export function swallowed(one: Held, other: Held): boolean {
+  if (gaps(one.cutout.box, other.cutout.box).some((g) => g >= 0)) return false;
+  return one.cutout.prisms.every((prism) => {
+    if (prism.thread) return true;
+    for (const place of placesIn(prism))
+      if (!other.cutout.prisms.some((p) => inPrism(p, place))) return false;
+    return true;
+  });
 }
 
 /** A blind hole that runs past another it meets at right angles: the drill wanders there, and burrs stand inside. */

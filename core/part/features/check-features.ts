@@ -3,7 +3,7 @@ import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.t
 import type { Machine, Shop } from "../../shop/index.ts";
 import { rule, say, stop, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
-import { between, crossings, held, type Held } from "./between.ts";
+import { between, crossings, held, type Held, swallowed } from "./between.ts";
 import { chainAlong } from "./chain.ts";
 import { type Cutout, depthOf } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
@@ -36,11 +36,15 @@ export interface CheckedBy {
 }
 
 /** What is wrong with the features of a part, each with what to do; what is blocked is not planned. */
-export function checkFeatures(features: readonly Feature[], by: CheckedBy): FeatureFinding[] {
-  const { site, shop } = by;
+export function checkFeatures(features: readonly Feature[], checkedBy: CheckedBy): FeatureFinding[] {
+  const { site, shop } = checkedBy;
   const names = featureNames(features);
   const before: Held[] = [];
   const form = site.shaft ? "shaft" : "block";
+  const all = features.flatMap((feature) => {
+    const cutout = cutoutOf(feature, site);
+    return cutout ? [held(names.get(feature.id)!, feature, cutout)] : [];
+  });
   return features.flatMap((feature): FeatureFinding[] => {
     const name = names.get(feature.id)!;
     const cutout = cutoutOf(feature, site);
@@ -57,9 +61,24 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
     if (!cutout) return told([notWhole(feature, name, features, site)]);
     const outside = outsideOf(name, cutout, site);
     if (outside.length > 0) return told(outside);
-    const mine = held(name, feature, cutout);
+    const mine = all.find((h) => h.feature === feature)!;
     const others = [...before];
     before.push(mine);
+    // Of two that take out the same only the later has nothing left.
+    const by = all.find(
+      (other) =>
+        other.print !== mine.print &&
+        swallowed(mine, other) &&
+        (others.includes(other) || !swallowed(other, mine)),
+    );
+    if (by)
+      return told([
+        stop(
+          rule(
+            "drawing.swallowed",
+          )`Nothing is left to cut for the ${name}: the ${by.name} takes all of it away. Move it, or remove it.`,
+        ),
+      ]);
     return told([
       ...others.flatMap((other) => between(mine, other)),
       ...others.flatMap((other) =>
@@ -75,8 +94,8 @@ export function checkFeatures(features: readonly Feature[], by: CheckedBy): Feat
       ),
       ...thinWalls(mine, site),
       ...checkOf(feature, cutout, { shop, site }),
-      ...closeSizes(feature, name, by),
-      ...chains(mine, features, by),
+      ...closeSizes(feature, name, checkedBy),
+      ...chains(mine, features, checkedBy),
     ]);
   });
 }

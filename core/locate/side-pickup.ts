@@ -1,4 +1,4 @@
-import { oppositeSide, axisOf, type Face, facesOf } from "../frame/index.ts";
+import { axisOf, type Face, facesOf, oppositeSide } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { cuttingDiameter, edgeFinderOf } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
@@ -15,6 +15,7 @@ import {
 } from "./pickup.ts";
 import { type Datum, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
+import { cutAway, positionOf, touchedFor } from "./touchable.ts";
 
 function toolFor(request: LocateRequest): {
   way: TouchWay;
@@ -116,16 +117,22 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       ],
     };
   }
-  const where = sideInSetup(frame, datum)!;
-  const jaw = atJaw(request, datum);
+  const face = touchedFor(datum, axis, frame, request);
+  const gone = face === datum ? [] : cutAway(datum, face);
+  const where = sideInSetup(frame, face ?? datum)!;
+  const jaw = atJaw(request, face ?? datum);
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
-  const setting = way === "indicator" ? 0 : edgeSetting(0, tool, medium, side)!;
+  // Where the face that is touched reads, once the datum reads 0.
+  const edge =
+    face === datum || face === null ? 0 : frame[axis].sign * (positionOf(face, sizes) - frame[axis].zero);
+  const setting = way === "indicator" ? edge : edgeSetting(edge, tool, medium, side)!;
+  const on = tidy(off + Math.abs(edge));
   const toward = oppositeSide[where];
   const turnedHalf = way === "finderTurned" ? [turnHalf] : [];
   return {
     axis,
     datum,
-    faces: [datum],
+    faces: [face ?? datum],
     way,
     toucher,
     from: [where],
@@ -134,28 +141,29 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     medium,
     side,
     settings: [setting],
-    off,
+    off: on,
     by,
     near: null,
     error: touchError(way, screw, false),
-    title: say`Pick up the ${datum} face${datum === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
+    title: say`Pick up the ${face ?? datum} face${(face ?? datum) === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
       by === "readout"
         ? [
             say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}; ${signs[way]}.`,
             ...turnedHalf,
-            say`Set ${NAME} to ${precise(mm(setting), 3)}: the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0.`,
+            say`Set ${NAME} to ${precise(mm(setting), 3)}: ${edge === 0 ? say`the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0` : say`the ${datum} face, from which the places count, then reads 0`}.`,
             backOff,
           ]
         : [
             say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}, the last bit moving ${toward}; ${signs[way]}.`,
             ...turnedHalf,
-            off < 1e-6
+            on < 1e-6
               ? say`Set the ${NAME} collar to 0: the axis stands over the edge. Go up clear.`
-              : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(off), 3)} on to the ${toward}: the axis stands over the edge. Set the collar to 0 again.`,
+              : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(on), 3)} on to the ${toward}: the axis stands over the ${edge === 0 ? "edge" : say`place of the ${datum} face, from which the places count`}. Set the collar to 0 again.`,
             words("From here on every place is turns and divisions from this zero."),
           ],
     warnings: [
+      ...gone,
       ...jaw,
       note(betweenWords(way, tool, medium)),
       warn(rule("M24.back")`After the touch back off, then up, then over the part: never down beside it.`),

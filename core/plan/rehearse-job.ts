@@ -2,6 +2,7 @@ import { type Axis, axisNames, type Face, faceNames } from "../frame/index.ts";
 import { conditionFacts, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
 import type { Limits, Mm } from "../quantity/index.ts";
+import { leavesRadius } from "../recipes/index.ts";
 import {
   type Chance,
   chance,
@@ -197,6 +198,7 @@ function judgedAfter(
         untouched: without((id) => cut.has(id) || begun.has(id)),
         unfinished: without((id) => cut.has(id)),
         raw: rawFaces(made),
+        corners: cornersIn(made),
         form: Math.max(0, ...made.errors.map((e) => e.worst)),
         axes: squared ? axisNames : axisNames.filter((axis) => reached(axis, faces)),
         squared,
@@ -207,6 +209,14 @@ function judgedAfter(
     )
     .filter((finding) => !admitted(finding, made));
 }
+
+/** The radius that stays in sharp corners of features, by the cutter of their walls. */
+const cornersIn = ({ setups }: Plan): Map<string, Mm> =>
+  new Map(
+    featureSetupsOf(setups).flatMap((s) =>
+      s.operations.flatMap((o) => (leavesRadius(o.sweep) ? [[o.feature, o.diameter / 2] as const] : [])),
+    ),
+  );
 
 /** Whether the application says itself that a size is not good. */
 function admitted({ sort, what }: Finding, { requirements }: Plan): boolean {

@@ -2,6 +2,7 @@ import type { Face } from "../frame/index.ts";
 import { mm, type Mm, tidy } from "../quantity/index.ts";
 import { note, type Phrase, rule, say, warn, type Warning } from "../working/index.ts";
 import { type Measured, sideFace, type Work } from "./recipe.ts";
+import { hasCorner } from "./sweep-size.ts";
 import { type Area, lanesAlong, type SideName, sideNames } from "./sweep.ts";
 
 /** Left on walls by roughing, mm (domain.md 8). */
@@ -58,9 +59,9 @@ const gapOf = ({ x, y, walls, boss }: Area): Mm =>
 export const isClosed = (area: Area): boolean => wallsOf(area).length === 4;
 
 /** Where two walls meet a cutter comes no further in than its own radius: one much wider than the area clears little of it. */
-function mostInCorner({ x, y, walls }: Area): Mm {
-  const corner = (walls.xLow || walls.xHigh) && (walls.yLow || walls.yHigh);
-  return corner ? Math.max(always, 2 * Math.min(x[1] - x[0], y[1] - y[0])) : Infinity;
+function mostInCorner(area: Area): Mm {
+  const { x, y } = area;
+  return hasCorner(area) ? Math.max(always, 2 * Math.min(x[1] - x[0], y[1] - y[0])) : Infinity;
 }
 /** Cutters up to this may clear any corner, mm (guess). */
 const always = 16;

@@ -100,10 +100,19 @@ export function sideTotal(total: Mm, sweep: Sweep, earlier: readonly Cleared[], 
 }
 
 /** Whether two walls of an area meet. */
-const hasCorner = ({ walls }: Area): boolean => (walls.xLow || walls.xHigh) && (walls.yLow || walls.yHigh);
+export const hasCorner = ({ walls }: Area): boolean =>
+  (walls.xLow || walls.xHigh) && (walls.yLow || walls.yHigh);
 
 /** How far from both walls of a corner a cutter first meets what a larger one left there, mm. */
 const inCorner = (larger: Mm, smaller: Mm): Mm => Math.max(0, ((larger - smaller) / 2) * (1 - Math.SQRT1_2));
+
+/** Whether walls are cut that meet in a corner which is drawn sharp: the radius of their cutter stays in it. */
+export const leavesRadius = (sweep: Sweep): boolean =>
+  sweep.kind === "walls" &&
+  sweep.of === "area" &&
+  sweep.sides.length > 1 &&
+  sweep.area.corner === 0 &&
+  hasCorner(sweep.area);
 
 /** How far the ridge between two rows stands out, the rows as far apart as lanes may be; mm. */
 const ridgeOf = (diameter: Mm): Mm => (diameter / 2) * (1 - Math.sqrt(1 - widestLane ** 2));

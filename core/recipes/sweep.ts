@@ -83,8 +83,8 @@ export interface Reach2 {
 }
 
 /**
- * The direction lanes run over an area: with its walls where two of them face each other, out of its open ends, else the
- * longer way.
+ * The direction lanes run over an area: with its walls where two of them face each other, out of its open ends; in a corner the
+ * way that is conventional from outside; else the longer way.
  */
 export function lanesAlong({ x, y, walls }: Area): {
   along: "x" | "y";
@@ -102,6 +102,8 @@ export function lanesAlong({ x, y, walls }: Area): {
   const [byX, byY] = [of("x"), of("y")];
   if (byX.walls === 2 && byY.walls === 2) return byX.length >= byY.length ? byX : byY;
   if (byX.walls !== byY.walls) return byX.walls > byY.walls ? byX : byY;
+  // In a corner the one of the two ways that cuts conventional and comes in from outside.
+  if (byX.walls === 1) return walls.xHigh === walls.yHigh ? byX : byY;
   return byX.length >= byY.length ? byX : byY;
 }
 

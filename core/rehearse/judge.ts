@@ -28,6 +28,9 @@ function outside(body: Solid, other: Solid): Solid[] {
   return pieces.some((p) => p.volume < 0) ? [left] : pieces;
 }
 
+/** How thick what a round cutter leaves in a sharp corner is, as thickness is counted here: 2 (1 − π/4) R² over (2 + π/2) R. */
+const filletOf = (radius: Mm): Mm => (radius * (2 - Math.PI / 2)) / (2 + Math.PI / 2);
+
 interface Where {
   op: string;
   step: string;
@@ -63,6 +66,8 @@ export interface JudgeAsked {
   axes: readonly Axis[];
   /** Faces that stay as they were bought, as the application says itself: nothing is held against their skin. */
   raw: readonly Face[];
+  /** Radius that stays where walls of a feature meet, as the application says itself, mm. */
+  corners: ReadonlyMap<string, Mm>;
   /** How far out of square or parallel the application says itself that its faces may come, mm. */
   form: Mm;
   /** Whether the block stands as it will, so that what is cut into it can be held against it. */
@@ -84,6 +89,7 @@ export function judgePart({
   unfinished,
   axes,
   raw,
+  corners,
   form,
   squared,
   strokes,
@@ -145,7 +151,10 @@ export function judgePart({
         const thick = thickness(piece);
         const at = middleOf(piece.bounds);
         const feature = featureAt(at);
-        const may = (feature === null ? Math.max(unseen, form) : Math.max(allowed.get(feature) ?? 0, unseen)) + unseen;
+        const may =
+          (feature === null
+            ? Math.max(unseen, form)
+            : Math.max(allowed.get(feature) ?? 0, unseen) + filletOf(corners.get(feature) ?? 0)) + unseen;
         if (thick <= may) continue;
         const where = sort === "below" ? blame(piece, strokes, pose, kit) : null;
         findings.push({

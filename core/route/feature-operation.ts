@@ -9,10 +9,11 @@ import {
 } from "../cutting/index.ts";
 import { drillGrabs, type GripCapacity } from "../holding/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
-import { type Mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
+import { mm, type Mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Machine, type Shop } from "../shop/index.ts";
 import {
   done,
+  note,
   type Outcome,
   type Phrase,
   type Refusal,
@@ -26,6 +27,7 @@ import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import {
   lanesOf,
+  leavesRadius,
   type Measured,
   sideTotal,
   strokeMinutes,
@@ -336,6 +338,7 @@ export function operationOf(
     warnings: [
       ...work.notes,
       ...best.made.warnings,
+      ...(leavesRadius(work.sweep) ? [staysRound(best.made.diameter / 2)] : []),
       ...(best.cutter.kind === "twistDrill"
         ? drillGrabs({
             through: work.floor > place.standing,
@@ -355,6 +358,13 @@ export function operationOf(
     sameTool,
   });
 }
+
+const staysRound = (radius: Mm): Warning =>
+  note(
+    rule(
+      "M20.round",
+    )`Where two walls meet the radius of the cutter stays: ${mm(tidy(radius))}. If what goes in there is sharp, file the corner or relieve it.`,
+  );
 
 function whyThis(
   chosen: boolean,

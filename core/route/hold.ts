@@ -1,5 +1,5 @@
 import { chooseCut, type CutChoice, type CutTask, cutTask, nothingOwn } from "../cutting/index.ts";
-import { alongJaws, axisOf, type Face } from "../frame/index.ts";
+import { alongJaws, type Axis, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { cutterKindFacts, skinOf } from "../handbook/index.ts";
 import { gripCapacity, noRoomFor, type Seat, sideReach, strapCapacity } from "../holding/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
@@ -89,8 +89,15 @@ export function swept(
     };
   }
   const covered = seat.table && extent === "part" ? seat.table.reach : 0;
-  const across = rest ? tidy(rest.across + witnessOverlap) : tidy(acrossTop(seat) - covered);
-  return { length: seat.along, feedAlong: "x", across };
+  if (rest) return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap) };
+  // What is left standing of the walls below stands out beside the face.
+  const proud = (axis: Axis): Mm =>
+    facesOf(axis).reduce((sum, f) => sum + (before.faces[f].rest?.proud ?? 0), 0);
+  return {
+    length: tidy(seat.along + proud(alongJaws(seat))),
+    feedAlong: "x",
+    across: tidy(acrossTop(seat) - covered + proud(axisOf(seat.fixed))),
+  };
 }
 
 /** The task of cutting a face in a seat. */

@@ -3,9 +3,10 @@ import { strapHold } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Aid, AidKind } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { done, type Outcome, refused, rule, say } from "../working/index.ts";
+import { done, type Outcome, refused, rule, say, type Warning, warn } from "../working/index.ts";
+import { boltForce } from "./clamp-force.ts";
 import type { Seat } from "./seat.ts";
-import { studLength } from "./strap.ts";
+import { studLength, studWarnings } from "./strap.ts";
 
 export interface TableRequest {
   piece: Piece;
@@ -34,6 +35,47 @@ const besideStrap = strapHalf + holderReach + strapClear;
 const nutHeight = 10;
 const tNutHeight = 12;
 
+/** What a stud passes over a part on its packing, with nut and T-nut. */
+const stackOver = (standing: Mm) => ({
+  passes: [strapHold.lips, strapHold.packing, standing, strapHold.thick],
+  nut: nutHeight,
+  tNut: tNutHeight,
+  diameter: strapHold.stud,
+});
+
+/**
+ * What studs and T-nuts of the shop say against strapping a part (M47): the shortest stud that does, a T-nut of its thread, the
+ * pull against what the slot bears. Empty for a seat in a vise.
+ */
+export function strapWarnings(
+  { table, standing }: Pick<Seat, "table" | "standing">,
+  aids: readonly Aid[],
+): Warning[] {
+  if (!table) return [];
+  const stack = stackOver(standing);
+  const needed = studLength(stack);
+  const [stud] = aids
+    .filter((a) => a.kind === "stud" && a.to >= needed)
+    .map((a) => ({ length: Math.max(a.from, needed), thread: a.thread }))
+    .sort((a, b) => a.length - b.length);
+  const tNuts = aids.filter((a) => a.kind === "tNut");
+  if (!stud || tNuts.length === 0) return [];
+  const ofThread = tNuts.filter((a) => a.thread === stud.thread);
+  if (ofThread.length === 0)
+    return [
+      warn(
+        rule(
+          "M47.thread",
+        )`The studs are ${stud.thread || "of no thread that is entered"}, the T-nuts ${tNuts[0]!.thread || "of none"}: they do not go together. Correct it in the shop (S), or get T-nuts of that thread.`,
+      ),
+    ];
+  const slot = Math.max(...ofThread.map((a) => a.to));
+  return studWarnings(
+    { ...stack, length: stud.length, slot, tNutWidth: slot, underTNut: 0.3 * stack.diameter },
+    boltForce(strapHold.pull, strapHold.stud) ?? 0,
+  );
+}
+
 /**
  * A part strapped to the table on packing, its straps over one edge (domain.md 4 and 5). Refuses one strap alone without a
  * stop (M15), and studs that are too short for the height (M47).
@@ -60,12 +102,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
       say`Enter straps, studs and T-nuts in the shop${straps === 1 ? ", or set a stop" : ""}.`,
     );
   const standing = piece.sizes[axisOf(at.up)];
-  const needed = studLength({
-    passes: [strapHold.lips, strapHold.packing, standing, strapHold.thick],
-    nut: nutHeight,
-    tNut: tNutHeight,
-    diameter: strapHold.stud,
-  });
+  const needed = studLength(stackOver(standing));
   const between = piece.sizes[axisOf(at.fixed)];
   if (between < 2 * strapHold.reach + leastFree)
     return refused(

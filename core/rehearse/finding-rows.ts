@@ -17,6 +17,8 @@ const harmless: ReadonlySet<FindingSort> = new Set([
 
 /** Findings that say the same of one operation, with the first step and how many more. */
 export interface FindingRow {
+  /** The same for what is found again. */
+  key: string;
   first: Finding;
   worst: Finding;
   more: number;
@@ -28,7 +30,7 @@ export function findingRows(findings: readonly Finding[]): FindingRow[] {
   for (const finding of findings) {
     const key = `${finding.sort} ${finding.op} ${finding.what}`;
     const row = rows.get(key);
-    if (!row) rows.set(key, { first: finding, worst: finding, more: 0 });
+    if (!row) rows.set(key, { key, first: finding, worst: finding, more: 0 });
     else
       rows.set(key, {
         ...row,
@@ -37,6 +39,11 @@ export function findingRows(findings: readonly Finding[]): FindingRow[] {
       });
   }
   return [...rows.values()];
+}
+
+/** What was found of a setup, by what it is, so that a person can answer just this. */
+export interface FoundWarning extends Warning {
+  key: string;
 }
 
 /**
@@ -49,12 +56,13 @@ export function findingWarnings(
   setup: number,
   names: ReadonlyMap<string, string>,
   stepCalled: (finding: Finding) => Phrase | null,
-): Warning[] {
-  return findingRows(findings.filter((f) => f.setup === setup)).map(({ first, worst, more }) => {
+): FoundWarning[] {
+  return findingRows(findings.filter((f) => f.setup === setup)).map(({ key, first, worst, more }) => {
     const step = stepCalled(first);
     const found = findingPhrase(worst, names);
     const where = step ? say`${step}${more > 0 ? ` and ${more} more` : ""}: ` : say``;
     return {
+      key,
       severity: harmless.has(worst.sort) ? "warn" : "stop",
       phrase: { ...say`${where}${found}`, ...(found.id ? { id: found.id } : {}) },
     };

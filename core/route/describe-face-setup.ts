@@ -1,5 +1,12 @@
 import { axisOf, sideOf } from "../frame/index.ts";
-import { otherFaceAtJaw, parallelReached, seatWarnings, thinBows, heldWarnings } from "../holding/index.ts";
+import {
+  otherFaceAtJaw,
+  parallelReached,
+  seatWarnings,
+  strapWarnings,
+  thinBows,
+  heldWarnings,
+} from "../holding/index.ts";
 import type { Cut } from "../cutting/index.ts";
 import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, mm } from "../quantity/index.ts";
@@ -52,7 +59,10 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
         ? viseWarnings(setup, context)
         : entry === "stays"
           ? []
-          : seatWarnings(before, seat, cut.kind === "side" || stays)),
+          : [
+              ...seatWarnings(before, seat, cut.kind === "side" || stays),
+              ...strapWarnings(seat, context.shop.aids),
+            ]),
       ...cut.warnings,
       ...(context.spares[axis].verdict === "unmeasured"
         ? [

@@ -2,6 +2,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/re
 import { afterEach, describe, expect, test } from "vitest";
 import type { Rehearsal } from "../../../core/plan/index.ts";
 import type { Finding } from "../../../core/rehearse/index.ts";
+import type { Record } from "../../../core/steps/index.ts";
 import { cheekBlock } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
@@ -19,13 +20,16 @@ const finding = (more: Partial<Finding>): Finding => ({
   ...more,
 });
 
-function open(findings: Finding[]) {
+function open(findings: Finding[], more: Record[] = []) {
   const intents: JobIntent[] = [];
   const walked: Rehearsal = { findings, truths: [], done: 3, finished: true, records: [] };
   render(
     jobStub(<MachineStation />, {
       job: cheekBlock(),
-      records: walk(cheekBlock(), { until: (s) => s.kind === "place" }).records,
+      records: [...walk(cheekBlock(), { until: (s) => s.kind === "place" }).records, ...more].map((r, i) => ({
+        ...r,
+        seq: i + 1,
+      })),
       walk: () => Promise.resolve(walked),
       onIntent: (intent) => intents.push(intent),
     })("/jobs/cheek-block/machine"),
@@ -51,12 +55,29 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
     expect(intents[0]).toMatchObject({
       intent: "append",
       events: [
-        { type: "tick", tick: "looked-at" },
+        { type: "tick", tick: "looked-at hits back/face cutter | the fixed jaw" },
         { type: "note", text: "Setup 1 goes on although it was held up: shorter jaws" },
       ],
     });
     await waitFor(async () => expect((await firstTick()).disabled).toBe(false));
     expect(screen.getByText(/hits the fixed jaw/)).toBeTruthy();
+  });
+
+  test("what is found later holds it up anew", async () => {
+    const [first] = walk(cheekBlock(), { until: (s) => s.kind === "place" }).records;
+    open(
+      [finding({}), finding({ what: "holder | the moving jaw" })],
+      [
+        {
+          ...first!,
+          type: "tick",
+          op: "back/face",
+          tick: "looked-at hits back/face cutter | the fixed jaw",
+        } as Record,
+      ],
+    );
+    await screen.findByText(/hits the moving jaw/);
+    expect((await firstTick()).disabled).toBe(true);
   });
 
   test.each([

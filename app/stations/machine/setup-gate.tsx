@@ -1,21 +1,20 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { featureNames, featuresOf } from "../../../core/part/index.ts";
-import { findingWarnings } from "../../../core/rehearse/index.ts";
+import { findingWarnings, type FoundWarning } from "../../../core/rehearse/index.ts";
 import type { RecordEvent, Step } from "../../../core/steps/index.ts";
-import type { Warning } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 
-/** The tick that says: seen, and gone on all the same. */
-export const lookedAt = "looked-at";
+/** The tick that says of one thing found: seen, and gone on all the same. What is found later holds the setup up anew. */
+const lookedAt = ({ key }: FoundWarning): string => `looked-at ${key}`;
 
-/** What is kept when a setup goes on although it was held up. */
-const goingOn = ({ op, setup }: Step, reason: string): RecordEvent[] => [
-  { type: "tick", op, tick: lookedAt },
+/** What is saved when a setup goes on although it was held up. */
+const goingOn = ({ op, setup }: Step, reason: string, held: readonly FoundWarning[]): RecordEvent[] => [
+  ...held.map((warning): RecordEvent => ({ type: "tick", op, tick: lookedAt(warning) })),
   { type: "note", text: `Setup ${setup} goes on although it was held up: ${reason}` },
 ];
 
@@ -29,8 +28,9 @@ export interface SetupGate {
   stopped: boolean;
   again: () => void;
   /** What was found of this setup. */
-  warnings: Warning[];
-  /** Something found can hurt or spoil: the setup waits. */
+  warnings: FoundWarning[];
+  /** Something found can hurt or spoil, and nobody said yet why it may go on: the setup waits. */
+  held: FoundWarning[];
   holds: boolean;
 }
 
@@ -38,7 +38,7 @@ export interface SetupGate {
  * Before a part is placed its steps are followed to the letter in the worker; what is found of this setup holds it up until the
  * person has looked at it and says why it may go on. What was found stays in sight all the same.
  */
-export function useSetupGate(step: Step, passed: boolean): SetupGate {
+export function useSetupGate(step: Step, answered: (tick: string) => boolean): SetupGate {
   const { plan, job, walkThrough } = useJob();
   const asks = step.kind === "place";
   const { found, progress, stopped, again } = useLongWork(plan, asks ? walkThrough : notNow);
@@ -51,13 +51,15 @@ export function useSetupGate(step: Step, passed: boolean): SetupGate {
           ({ op, step: id }) => plan.steps.find((s) => s.op === op && s.id === id)?.title ?? null,
         )
       : [];
+  const held = warnings.filter((w) => w.severity === "stop" && !answered(lookedAt(w)));
   return {
     asks,
     progress,
     stopped,
     again,
     warnings,
-    holds: !passed && warnings.some((w) => w.severity === "stop"),
+    held,
+    holds: held.length > 0,
   };
 }
 
@@ -111,7 +113,7 @@ export function SetupGateCard({
             look="warn"
             size="machine"
             disabled={!enabled || reason.trim() === ""}
-            onClick={() => onPass(...goingOn(step, reason.trim()))}
+            onClick={() => onPass(...goingOn(step, reason.trim(), gate.held))}
           >
             I have looked at it, go on
           </Button>

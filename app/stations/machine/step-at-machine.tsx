@@ -22,7 +22,7 @@ import { MeasureCard } from "./measure-card.tsx";
 import { MoveCard } from "./move-card.tsx";
 import { padOf } from "./pad.ts";
 import { PickupCard } from "./pickup-card.tsx";
-import { lookedAt, SetupGateCard, useSetupGate } from "./setup-gate.tsx";
+import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
@@ -58,7 +58,7 @@ export function StepAtMachine({
   const atCut = step.pass !== null || step.move !== null;
   const asked = atCut ? step.ticks.find((t) => !t.done) : undefined;
   const tick = (id: string) => send({ type: "tick", op: step.op, tick: id });
-  const gate = useSetupGate(step, state?.ticks.has(lookedAt) ?? false);
+  const gate = useSetupGate(step, (id) => state?.ticks.has(id) ?? false);
   const act = () => {
     if (isCurrent && !submit.busy && !gate.holds) send(...eventsOfPress(step));
   };

@@ -146,7 +146,7 @@ const caught: [id: string, what: string, slip: () => string[], says: string, nea
   [
     "M19",
     "carbide over a gap that was cut before",
-    () => crossing("front 30"),
+    () => crossing("front 26"),
     "M19.interrupted",
     () => crossing("front 12"),
   ],

@@ -13,6 +13,7 @@ import {
   noOwnSeat,
   type OwnSeat,
   rememberedFeatures,
+  tell,
 } from "../route/index.ts";
 import { edgeFinderOf, inUse, type Machine, type Shop, type Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
@@ -104,13 +105,14 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
     faces,
     clampings,
   };
-  const asPlanned = rememberedFeatures(base);
+  const plain = ownOf(wanted, new Map());
+  const planned = (asked: FeaturesAsked) => goingAsPlanned(asked, plain) ?? rememberedFeatures(asked);
+  const asPlanned = planned(base);
   const settled = settleConditions(wanted, asPlanned, base);
   const withConditions = settled.size > 0 ? { ...base, own: mergedOwn(told, settled) } : base;
-  const firstPlan = settled.size > 0 ? rememberedFeatures(withConditions) : asPlanned;
+  const firstPlan = settled.size > 0 ? planned(withConditions) : asPlanned;
   const ownSeats = seatsOf(wanted, firstPlan);
-  const seated =
-    Object.keys(ownSeats).length > 0 ? rememberedFeatures({ ...withConditions, ownSeats }) : firstPlan;
+  const seated = Object.keys(ownSeats).length > 0 ? planned({ ...withConditions, ownSeats }) : firstPlan;
   // A seat in which something can no longer be cut is not taken: its override says why.
   const lost = seated.refused.find((r) => !firstPlan.refused.some((f) => f.feature === r.feature));
   const made = lost ? firstPlan : seated;
@@ -144,6 +146,38 @@ export function planFeaturesOf(inputs: FeatureInputs): PlannedFeatures | null {
         : reportOn(o, made, lost?.reason ?? null, base, features);
     }),
   };
+}
+
+/**
+ * The plan as it is with nothing begun, where all that was begun is its beginning, as it was told: then it need not be planned
+ * anew each time the next operation begins. Null where anything differs.
+ * @param plain what the person set, without what was told
+ */
+function goingAsPlanned(asked: FeaturesAsked, plain: FeaturesAsked["own"]): FeaturePlan | null {
+  const { begun, hosts } = asked;
+  if (begun.length === 0) return null;
+  const own = { ...asked.own };
+  for (const { key } of begun) {
+    const { [key]: set } = plain;
+    if (set) own[key] = set;
+    else delete own[key];
+  }
+  const inHost = (h: (typeof hosts)[number]) => begun.some((b) => b.at.up === h.setup.at.up);
+  const made = rememberedFeatures({
+    ...asked,
+    own,
+    begun: [],
+    hosts: hosts.map((h) => (h.open || !inHost(h) ? h : { ...h, open: true })),
+  });
+  const told = made.setups.flatMap((setup) => setup.operations.map((o) => ({ setup, told: tell(setup, o) })));
+  const same = begun.every(({ cut: _cut, ...b }, i) => JSON.stringify(told[i]?.told) === JSON.stringify(b));
+  if (!same) return null;
+  // Nothing new is cut in a clamping that is behind.
+  const behind = new Set(hosts.flatMap((h) => (h.open ? [] : [h.setup.clamping])));
+  const late = told
+    .slice(begun.length)
+    .some(({ setup }) => setup.entry === "stays" && behind.has(setup.clamping));
+  return late ? null : made;
 }
 
 /** What is in use, with retired cutters that operations were begun with: they stand in the spindle. */

@@ -1,31 +1,14 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
-import {
-  faceSetupsOf,
-  keyOfSetup,
-  locatedIn,
-  predictedErrors,
-  referenceChain,
-  type Setup,
-} from "../route/index.ts";
+import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop } from "../shop/index.ts";
-import {
-  cutsMetal,
-  effective,
-  foldRecords,
-  type InSpindle,
-  type Progress,
-  type Record as JobRecord,
-  spindleAfter,
-  type Step,
-  stepsOf,
-  type WalkPlace,
-} from "../steps/index.ts";
+import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
 import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
 import { statusOf } from "./plan-status.ts";
 import type { Plan } from "./plan.ts";
 import { recheckWarnings } from "./recheck.ts";
+import { findingsOf, setupsOf, stepsOfSetups } from "./remembered-stages.ts";
 import { missingFeatures, requirementsOf } from "./requirement.ts";
 
 export interface PlanInputs {
@@ -48,7 +31,11 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const target = partSizes(part);
   const progress = foldRecords(records, piece);
   const { machine, vise, material } = equipment(job, everything, own);
-  const findings = [...checkDrawing(drawnPart(job), shop, own, machine), ...retargetFindings(job)];
+  const about = JSON.stringify([job, own]);
+  const findings = findingsOf(everything, about, () => [
+    ...checkDrawing(drawnPart(job), shop, own, machine),
+    ...retargetFindings(job),
+  ]);
   const overrides = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
   const drawn = {
     findings,
@@ -76,15 +63,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     shop: everything,
     overrides,
   };
-  const made = part.shaft ? shaftSetups(asked) : blockSetups(asked);
-  const { setups, zeros, features } = made;
+  const made = setupsOf(everything, about, progress, () =>
+    part.shaft ? shaftSetups(asked) : blockSetups(asked),
+  );
+  const { setups, features } = made;
   const faces = faceSetupsOf(setups);
-  const steps = stepsOfSetups(setups, zeros, progress, {
-    machine,
-    shop,
-    material,
-    paper: paperOf(overrides),
-  });
+  const steps = stepsOfSetups(made, progress, { machine, shop, material, paper: paperOf(overrides) });
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = setups.reduce((sum, s) => sum + s.minutes.handling, 0);
@@ -112,18 +96,3 @@ const nothingWalked = {
   missing: [],
   minutes: { cutting: 0, handling: 0, total: 0 },
 } satisfies Partial<Plan>;
-
-/** The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next. */
-function stepsOfSetups(
-  setups: readonly Setup[],
-  zeros: Plan["zeros"],
-  progress: Progress,
-  place: WalkPlace,
-): Step[] {
-  let spindle: InSpindle | null = null;
-  return setups.flatMap((setup) => {
-    const steps = stepsOf({ setup, locating: zeros[keyOfSetup(setup)] ?? null, progress, place, spindle });
-    spindle = spindleAfter(setup, steps) ?? spindle;
-    return steps;
-  });
-}

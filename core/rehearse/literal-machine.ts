@@ -239,7 +239,8 @@ export class LiteralMachine {
     if (!told.limits || down || Math.min(removed.height, removed.across) < thinnestCut) return;
     const at = middleOf(removed.bounds);
     const { across } = told.limits;
-    strokes.tooMuch(removed.across, across + aheadInCorner(across, tool.radius) / removed.along, "wide", at);
+    const ahead = aheadInCorner(across, tool.radius) / removed.along;
+    strokes.tooMuch(removed.across, across, "wide", at, ahead);
     strokes.tooMuch(removed.height, told.limits.along, "deep", at);
   }
 }

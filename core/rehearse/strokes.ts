@@ -204,9 +204,10 @@ export class Strokes {
     return removed;
   }
 
-  /** Says so where more came off than was told. */
-  tooMuch(is: Mm, told: Mm, what: "deep" | "wide", at: Vec): void {
-    if (is > told * spare.share + spare.mm) this.#report.find("tooMuch", is - told, what, at, { told });
+  /** Says so where more came off than was told. @param spared what is no fault besides, mm */
+  tooMuch(is: Mm, told: Mm, what: "deep" | "wide", at: Vec, spared: Mm = 0): void {
+    if (is > told * spare.share + spare.mm + spared)
+      this.#report.find("tooMuch", is - told, what, at, { told });
   }
 
   /** A cutter without teeth at its center, told straight down: whether it meets metal there. */

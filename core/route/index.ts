@@ -15,6 +15,7 @@ export * from "./moves.ts";
 export type { FeaturesAsked } from "./features-asked.ts";
 export * from "./predicted-error.ts";
 export * from "./readiness.ts";
+export { remembered } from "./remembered.ts";
 export { rememberedFeatures } from "./remembered-features.ts";
 export * from "./reference-chain.ts";
 export { routeRisk } from "./risk.ts";

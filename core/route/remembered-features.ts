@@ -1,11 +1,10 @@
 import type { FeaturePlan } from "./feature-plan.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { planFeatures } from "./plan-features.ts";
+import { remembered } from "./remembered.ts";
 
-/** Plans kept of one shop; a person works at one job at a time, and looks at it with and without a change. */
-const most = 4;
-
-const kept = new WeakMap<FeaturesAsked["shop"], Map<string, FeaturePlan>>();
+/** A person works at one job at a time, and looks at it with and without a change. */
+const plans = remembered<FeaturePlan>(4);
 
 /**
  * The plan of features, worked once for the same part, piece, equipment and decisions: a tick at the machine plans anew, but
@@ -13,8 +12,6 @@ const kept = new WeakMap<FeaturesAsked["shop"], Map<string, FeaturePlan>>();
  */
 export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
   const { shop, site, hosts, part, ...rest } = asked;
-  let plans = kept.get(shop);
-  if (!plans) kept.set(shop, (plans = new Map<string, FeaturePlan>()));
   const key = JSON.stringify([
     rest,
     { general: part.general, mates: part.mates, sizes: part.sizes },
@@ -26,11 +23,5 @@ export function rememberedFeatures(asked: FeaturesAsked): FeaturePlan {
       later.map((s) => [s.at, s.seat]),
     ]),
   ]);
-  const known = plans.get(key);
-  if (known) return known;
-  const made = planFeatures(asked);
-  const oldest = plans.size >= most ? plans.keys().next().value : undefined;
-  if (oldest !== undefined) plans.delete(oldest);
-  plans.set(key, made);
-  return made;
+  return plans(shop, key, () => planFeatures(asked));
 }

@@ -42,12 +42,16 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     setups.push(setup);
     piece = setup.after;
   }
+  /** Roughed to size already: there is nothing to finish after it. */
+  let roughed: FaceSetup | undefined;
   for (;;) {
-    const next = stillToFinish(setups.at(-1)) ?? context.next(piece);
+    const last = setups.at(-1);
+    const next = (last === roughed ? null : stillToFinish(last)) ?? context.next(piece);
     if (!next) return { setups: linked(setups), refusal: null };
     const planned = planFaceSetup(piece, next, setups.at(-1) ?? null, context);
     if (!planned.ok) return { setups: linked(setups), refusal: { ...planned, number: setups.length + 1 } };
     if (!isIdle(planned.value, context)) setups.push(planned.value);
+    else roughed = last;
     piece = planned.value.after;
   }
 }

@@ -37,7 +37,7 @@ export function nextAround(piece: Piece, ends: Axis): Orientation | null {
   const around = faceNames.filter((face) => axisOf(face) !== ends);
   const cut = cutOrder(piece).filter((face) => axisOf(face) !== ends);
   const beside = (face: Face) => around.filter((f) => axisOf(f) !== axisOf(face));
-  const [first, second] = cut;
+  const [first, second, third] = cut;
   if (first === undefined) {
     const fixed = rankSeats(piece, around)[0]!;
     const [low, high] = beside(fixed) as [Face, Face];
@@ -50,8 +50,13 @@ export function nextAround(piece: Piece, ends: Axis): Orientation | null {
     const up = seat === high ? worseFace(piece, low, high) : worseFace(piece, high, low);
     return orientation(up, first)!;
   }
-  if (cut.length === 2) return orientation(opposite(second), first)!;
-  if (cut.length === 3) return orientation(opposite(first), second)!;
+  // A face that needed nothing was passed over, and may count again once its size is read: it is not always the third or fourth.
+  const open = around.filter((face) => !cut.includes(face));
+  const across = open.find((face) => face === opposite(second)) ?? open[0];
+  if (across) {
+    const fixed = cut.find((face) => axisOf(face) !== axisOf(across) && face !== third) ?? third!;
+    return orientation(across, fixed)!;
+  }
   const [lowEnd, highEnd] = faceNames.filter((face) => axisOf(face) === ends) as [Face, Face];
   const left = [highEnd, lowEnd].filter((face) => piece.faces[face].order === null);
   if (left.length === 0) return null;

@@ -1,0 +1,71 @@
+import type { Locating } from "../locate/index.ts";
+import type { DrawingFinding } from "../part/index.ts";
+import { keyOfSetup, remembered, type Setup } from "../route/index.ts";
+import type { Shop } from "../shop/index.ts";
+import {
+  type InSpindle,
+  isCut,
+  type Progress,
+  progressOf,
+  spindleAfter,
+  type Step,
+  stepsOf,
+  type WalkPlace,
+} from "../steps/index.ts";
+import type { Plan } from "./plan.ts";
+import type { PlannedSetups } from "./plan-setups.ts";
+
+/** Stages of a plan that a tick or a reading leaves as they were, each known by all that it hangs on (architecture.md). */
+
+/** What is wrong with a drawing. @param about all decisions of the job, as text */
+export const findingsOf = (shop: Shop, about: string, check: () => DrawingFinding[]): DrawingFinding[] =>
+  findings(shop, about, check);
+const findings = remembered<DrawingFinding[]>(4);
+
+/**
+ * The setups of a job: they change with what was begun, cut and read, never with a mere tick.
+ * @param about all decisions of the job, as text
+ */
+export const setupsOf = (
+  shop: Shop,
+  about: string,
+  progress: Progress,
+  make: () => PlannedSetups,
+): PlannedSetups => setups(shop, about + cutSoFar(progress), make);
+const setups = remembered<PlannedSetups>(4);
+
+/** What an operation came to, as text: Maps and Sets with what is in them. */
+const asText = (value: unknown): string =>
+  JSON.stringify(value, (_key, v: unknown) => (v instanceof Map || v instanceof Set ? [...v] : v));
+
+const cutSoFar = ({ faces, features }: Progress): string =>
+  asText([
+    [...faces.values()].map((state) => ({ ...state, ticks: null })),
+    [...features.values()].map((state) => [state.told, isCut(state)]),
+  ]);
+
+/** The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next. */
+export function stepsOfSetups(
+  planned: Pick<Plan, "setups" | "zeros">,
+  progress: Progress,
+  place: WalkPlace,
+): Step[] {
+  let spindle: InSpindle | null = null;
+  return planned.setups.flatMap((setup) => {
+    const before = spindle;
+    const locating: Locating | null = planned.zeros[keyOfSetup(setup)] ?? null;
+    const here = steps(setup, asText([stateIn(setup, progress), before, place.paper]), () =>
+      stepsOf({ setup, locating, progress, place, spindle: before }),
+    );
+    spindle = spindleAfter(setup, here) ?? spindle;
+    return here;
+  });
+}
+/** By setup: one that is remembered is the same as long as nothing it hangs on changed. */
+const steps = remembered<Step[]>(2);
+
+const stateIn = ({ operations }: Setup, progress: Progress) =>
+  operations.map(({ key }) => {
+    const state = progressOf(progress, key);
+    return state && { ...state, told: null };
+  });

@@ -96,7 +96,7 @@ export class Standing {
     const long = Math.hypot(dx, dy);
     const [ux, uy] = long < 1e-9 ? [1, 0] : [dx / long, dy / long];
     const r = Math.max(radius - shy, radius / 2);
-    const stations = Math.max(1, Math.ceil(long / Math.max(r / 2, 0.5)));
+    const stations = Math.max(1, Math.ceil(long / Math.min(Math.max(r / 2, 0.5), thinnest)));
     // A cutter that goes out at the far side is asked about the last metal there.
     const end = Math.max(z, this.#bottom) + shy;
     const heights = [end, 0.85 * end, 0.5 * end];
@@ -105,7 +105,7 @@ export class Standing {
     for (let i = 0; i <= stations; i++) {
       const [cx, cy] = [from[0] + (dx * i) / stations, from[1] + (dy * i) / stations];
       const round = i === 0 || i === stations;
-      for (const [along, across] of round ? disc : section) {
+      for (const [along, across] of round ? disc : sectionOf(r)) {
         const p: Point = [cx + r * (along * ux - across * uy), cy + r * (along * uy + across * ux)];
         if (heights.some((h) => this.metalAt(p, h, near))) return true;
       }
@@ -116,8 +116,22 @@ export class Standing {
 
 /** So far inside its round and above its end a cutter is asked about, mm: what is less is no chip. */
 const shy = 0.02;
+/** A rib or web that stands is at least so thick, mm: places are asked about no further apart. */
+const thinnest = 2;
 /** Points across a cutter, and over the whole of it where a way begins and ends; shares of its radius. */
 const section: readonly Point[] = [-1, -0.75, -0.4, 0, 0.4, 0.75, 1].map((across) => [0, across]);
+const sections = new Map<number, readonly Point[]>();
+function sectionOf(radius: Mm): readonly Point[] {
+  const count = Math.ceil((2 * radius) / thinnest);
+  if (count < section.length) return section;
+  let known = sections.get(count);
+  if (!known)
+    sections.set(
+      count,
+      (known = Array.from({ length: count + 1 }, (_, i): Point => [0, (2 * i) / count - 1])),
+    );
+  return known;
+}
 const disc: readonly Point[] = [
   [0, 0],
   ...Array.from({ length: 48 }, (_, i): Point => {

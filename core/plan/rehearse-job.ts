@@ -156,7 +156,7 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
     }
     const finished = made.current >= made.steps.length && made.refusal === null;
     return {
-      findings: [...literal.findings, ...eachOnce(atEnds)],
+      findings: [...literal.findings.filter((f) => !saidOfCut(f, made)), ...eachOnce(atEnds)],
       truths: finished ? truthsOf(made, literal) : [],
       done,
       finished,
@@ -216,6 +216,13 @@ const cornersIn = ({ setups }: Plan): Map<string, Mm> =>
     featureSetupsOf(setups).flatMap((s) =>
       s.operations.flatMap((o) => (leavesRadius(o.sweep) ? [[o.feature, o.diameter / 2] as const] : [])),
     ),
+  );
+
+/** Whether the application says itself that a cut asks more than the machine gives: a person wanted it so. */
+const saidOfCut = ({ sort, op }: Finding, { setups }: Plan): boolean =>
+  sort === "tooHard" &&
+  faceSetupsOf(setups).some(
+    (s) => faceOf(s).key === op && faceOf(s).cut.warnings.some((w) => w.phrase.id?.startsWith("M21.")),
   );
 
 /** Whether the application says itself that a size is not good. */

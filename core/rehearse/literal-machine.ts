@@ -36,9 +36,8 @@ export interface MachineAsked {
   chance: Chance;
 }
 
-/** Where a light way ends in a corner the wall ahead is met too: a segment of the cutter's round, as high as that way is thick; mm². */
-const aheadInCorner = (thick: Mm, radius: Mm): number =>
-  thick < radius ? (4 / 3) * thick * Math.sqrt(2 * radius * thick) : 0;
+/** Where a light way ends in a corner the round of the wall ahead is cut as well, as thick as the wall beside; mm². */
+const aheadInCorner = (thick: Mm, radius: Mm): number => (thick < radius ? thick * radius : 0);
 
 /**
  * A person at the machine who knows nothing but what is told. It puts in what it is told to put in, turns the handles to the

@@ -170,7 +170,9 @@ function goingAsPlanned(asked: FeaturesAsked, plain: FeaturesAsked["own"]): Feat
     hosts: hosts.map((h) => (h.open || !inHost(h) ? h : { ...h, open: true })),
   });
   const told = made.setups.flatMap((setup) => setup.operations.map((o) => ({ setup, told: tell(setup, o) })));
-  const same = begun.every(({ cut: _cut, ...b }, i) => JSON.stringify(told[i]?.told) === JSON.stringify(b));
+  const same = begun.every(
+    (b, i) => JSON.stringify(told[i]?.told) === JSON.stringify({ ...b, cut: undefined }),
+  );
   if (!same) return null;
   // Nothing new is cut in a clamping that is behind.
   const behind = new Set(hosts.flatMap((h) => (h.open ? [] : [h.setup.clamping])));

@@ -73,7 +73,7 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
           type: "tick",
           op: "back/face",
           tick: "looked-at hits back/face cutter | the fixed jaw",
-        } as Record,
+        },
       ],
     );
     await screen.findByText(/hits the moving jaw/);

@@ -1,0 +1,117 @@
+import * as fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { clearWays, wallWays } from "./area-ways.ts";
+import { distanceTo } from "./offset.ts";
+import type { SpindleWay } from "./spindle-way.ts";
+import { sideTotal } from "./sweep-size.ts";
+import { type Area, sideNames } from "./sweep.ts";
+
+type Place = readonly [x: number, y: number];
+
+/** An area from its low corner, with walls where it ends within the part. */
+const areaOf = ([wide, deep]: Place, walls: readonly boolean[]): Area => ({
+  x: [0, wide],
+  y: [0, deep],
+  walls: { xLow: walls[0]!, xHigh: walls[1]!, yLow: walls[2]!, yHigh: walls[3]! },
+  boss: null,
+  corner: 0,
+});
+
+const areas = fc
+  .tuple(
+    fc.integer({ min: 12, max: 90 }),
+    fc.integer({ min: 12, max: 90 }),
+    fc.array(fc.boolean(), { minLength: 4, maxLength: 4 }),
+  )
+  .map(([wide, deep, walls]) => areaOf([wide, deep], walls));
+
+const leave = 0.25;
+
+/** How far a place is from what ways have gone over with a cutter; below 0 within it. */
+const off = (place: Place, ways: readonly SpindleWay[], radius: number): number =>
+  Math.min(
+    ...ways.flatMap(({ points }) =>
+      points.length === 1
+        ? [distanceTo(place, points[0]!, points[0]!)]
+        : points.slice(1).map((to, i) => distanceTo(place, points[i]!, to)),
+    ),
+  ) - radius;
+
+/** Places of an area a round cutter can reach: no nearer to two walls that meet than its own round. */
+function* reachable({ x, y, walls }: Area, radius: number, within: number): Generator<Place> {
+  for (let u = 0.5; u < x[1]; u += 2.3)
+    for (let v = 0.5; v < y[1]; v += 2.3) {
+      const toX = Math.min(walls.xLow ? u : Infinity, walls.xHigh ? x[1] - u : Infinity);
+      const toY = Math.min(walls.yLow ? v : Infinity, walls.yHigh ? y[1] - v : Infinity);
+      if (Math.min(toX, toY) < within) continue;
+      const inCorner = toX < radius + within && toY < radius + within;
+      if (!inCorner) yield [u, v];
+    }
+}
+
+describe("ways that clear an area", () => {
+  test("leave nothing standing but what the cut of its walls takes, whichever of them there are", () => {
+    fc.assert(
+      fc.property(areas, fc.constantFrom(6, 8, 10, 12), (area, diameter) => {
+        const ways = clearWays(area, leave, diameter);
+        if (!ways) return;
+        // What the walls' own cut is told to take off, and nothing more.
+        const left = sideTotal(
+          leave,
+          { kind: "walls", area, sides: sideNames, of: "area" },
+          [{ sweep: { kind: "clear", area, leave }, diameter }],
+          diameter,
+        );
+        for (const place of reachable(area, diameter / 2, left + 0.05))
+          expect(off(place, ways, diameter / 2)).toBeLessThan(0.02);
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  test("never come nearer to a wall than the allowance", () => {
+    fc.assert(
+      fc.property(areas, fc.constantFrom(6, 10, 12), (area, diameter) => {
+        const { x, y, walls } = area;
+        const r = diameter / 2 + leave - 1e-6;
+        for (const [u, v] of clearWays(area, leave, diameter)?.flatMap((w) => w.points) ?? []) {
+          if (walls.xLow) expect(u).toBeGreaterThanOrEqual(x[0] + r);
+          if (walls.xHigh) expect(u).toBeLessThanOrEqual(x[1] - r);
+          if (walls.yLow) expect(v).toBeGreaterThanOrEqual(y[0] + r);
+          if (walls.yHigh) expect(v).toBeLessThanOrEqual(y[1] - r);
+        }
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  test("begin outside the part where a side is open", () => {
+    fc.assert(
+      fc.property(areas, fc.constantFrom(6, 10), (area, diameter) => {
+        const sides = sideNames.filter((side) => area.walls[side]);
+        fc.pre(sides.length > 0 && sides.length < 4);
+        // What faces two walls only runs from end to end; the first way of each is what meets solid metal.
+        const [first] = clearWays(area, leave, diameter) ?? [];
+        fc.pre(first !== undefined);
+        expect(first!.entry).toBe("outside");
+      }),
+      { numRuns: 120 },
+    );
+  });
+});
+
+describe("ways along walls", () => {
+  const corner = areaOf([30, 20], [false, true, false, true]);
+  const walls = (shift: number) =>
+    wallWays({ kind: "walls", area: corner, sides: ["xHigh", "yHigh"], of: "area" }, 10, shift);
+
+  test.each([0, -0.2, -1.5])("stop in a corner as far off the wall ahead as off their own: %d", (shift) => {
+    for (const { points } of walls(shift))
+      for (const [x, y] of points) {
+        expect(x).toBeLessThanOrEqual(30 - 5 + shift + 1e-6);
+        expect(y).toBeLessThanOrEqual(20 - 5 + shift + 1e-6);
+      }
+    const ends = walls(shift).flatMap((w) => w.points);
+    expect(ends).toContainEqual([25 + shift, 15 + shift]);
+  });
+});

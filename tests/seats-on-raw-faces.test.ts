@@ -21,11 +21,19 @@ const overSetups = (check: (setup: FaceSetup, made: Plan) => void) =>
   );
 
 describe("a part that stands on a raw face", () => {
+  test("is tapped down on a machined face; an end that a square sets only on one that was cut here", () =>
+    overSetups(({ before, at, seat, device }) => {
+      if (device !== "vise" || seat.table) return;
+      const down = downOf(at);
+      const trusted = isReference(before, down) && (!seat.square || before.faces[down].order !== null);
+      expect(seat.tap).toBe(trusted);
+    }));
+
   test("is set upright by a square against a machined face where there is one, and the tick names it", () =>
     overSetups((setup, made) => {
       const against = squaredAgainst(setup);
       const { before, at, seat, entry } = setup;
-      if (!seat.square || setup.device !== "vise" || isReference(before, downOf(at))) {
+      if (!seat.square || setup.device !== "vise" || seat.tap) {
         expect(against).toBeNull();
         return;
       }

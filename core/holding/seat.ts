@@ -214,7 +214,8 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     stop: request.stop,
     points: request.points,
     table: null,
-    tap: isReference(piece, downOf(at)),
+    // An end that a square sets is not tapped down again on a face that was bought: it is not known to be square.
+    tap: isReference(piece, downOf(at)) && !(request.square && piece.faces[downOf(at)].order === null),
     soft: overhang === null && isReference(piece, downOf(at)) && !isReference(piece, at.fixed),
     square: request.square,
     grip,

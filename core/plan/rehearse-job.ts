@@ -1,4 +1,4 @@
-import { type Axis, axisNames, type Face, faceNames } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, type Face, faceNames } from "../frame/index.ts";
 import { conditionFacts, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { featuresOf, type Part, partSizes, siteOfPart } from "../part/index.ts";
 import type { Limits, Mm } from "../quantity/index.ts";
@@ -236,12 +236,14 @@ function admitted({ sort, what }: Finding, { requirements }: Plan): boolean {
 }
 
 /** Faces that stay with the skin they were bought with, or were answered not to be clean: what a person is told of them. */
-function rawFaces({ setups }: Plan): Face[] {
+function rawFaces({ setups, spares }: Plan): Face[] {
   const { after } = faceSetupsOf(setups).at(-1) ?? { after: null };
   if (!after) return [];
   return faceNames.filter((face) => {
     const { condition, clean } = after.faces[face];
-    return !clean || !conditionFacts[condition].machined;
+    // Of a size nobody measured the application plans no cut, and says so as a stop.
+    const unmeasured = spares?.[axisOf(face)].verdict === "unmeasured";
+    return unmeasured || !clean || !conditionFacts[condition].machined;
   });
 }
 

@@ -30,8 +30,8 @@ export interface StrokesAsked {
   chance: Chance;
 }
 
-/** Lower than this a floor is that of the level above, mm. */
-const skinOfLevel = 0.03;
+/** Lower than this a floor is that of the level above, or what a new zero leaves of it, mm (guess). */
+const skinOfLevel = 0.2;
 
 /** Straight ways of the tool through whatever is there: what it hits, what it takes away, and whether that was told. */
 export class Strokes {

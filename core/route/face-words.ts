@@ -125,6 +125,8 @@ function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): P
     kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;
   const tap = seat.tap
     ? say`${faceCalled(piece, down)} below is machined: tap down until nothing moves`
-    : say`the face below is not machined: hand pressure only, no tapping`;
+    : isReference(piece, down)
+      ? say`${faceCalled(piece, down)} below was bought so, not cut here: the square sets the end, hand pressure only`
+      : say`the face below is not machined: hand pressure only, no tapping`;
   return seat.parallels ? say`${on} ${why}; ${tap}.` : say`${on}; ${tap}.`;
 }

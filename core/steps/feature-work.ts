@@ -434,7 +434,16 @@ function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
     { ...back, kind: "go", axis: "x", to: { ...(x !== undefined && { x }), ...(y !== undefined && { y }) } },
     ...(interrupted.kind === "down" || z === undefined
       ? []
-      : [{ ...back, kind: "down" as const, axis: "z" as const, to: { z } }]),
+      : // By the new zero a little may stand there: it is fed.
+        [
+          {
+            ...back,
+            kind: "down" as const,
+            axis: "z" as const,
+            to: { z },
+            cuts: "down" as const,
+          },
+        ]),
   ];
 }
 

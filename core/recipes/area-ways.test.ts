@@ -93,7 +93,7 @@ describe("ways that clear an area", () => {
         // What faces two walls only runs from end to end; the first way of each is what meets solid metal.
         const [first] = clearWays(area, leave, diameter) ?? [];
         fc.pre(first !== undefined);
-        expect(first!.entry).toBe("outside");
+        expect(first.entry).toBe("outside");
       }),
       { numRuns: 120 },
     );

@@ -29,7 +29,7 @@ const hole = (depth: string) =>
 /** Which features have nothing left to cut, by what takes it. */
 const swallowedIn = (...features: Feature[]): string[] =>
   checkDrawing(block(["part/features", featureList(features)]).part, demoShop).flatMap((f) =>
-    f.phrase.id === "drawing.swallowed" && "feature" in f ? [f.feature as string] : [],
+    f.phrase.id === "drawing.swallowed" && "feature" in f ? [f.feature] : [],
   );
 
 describe("a feature of which another takes all", () => {

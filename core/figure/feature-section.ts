@@ -17,8 +17,9 @@ export function featureSection(
   const block = round ? seat.between * 0.9 : 0;
   const stands = Math.min(seat.standing, 3 * vise.jawDepth);
   const base = round ? Math.max(under, vise.jawDepth - stands * 0.5) : under;
-  const margin = small ? 4 : 30;
   const jaws = 2 * vise.jawThickness + seat.between + block;
+  // Beside the jaws there is room for the figure of the grip, whose text grows with the drawing.
+  const margin = small ? 4 : Math.max(30, 9 + 0.22 * jaws);
   const width = jaws + 2 * margin;
   const top = base + stands;
   const height = Math.max(top, vise.jawDepth) + bed + (small ? 10 : 26);

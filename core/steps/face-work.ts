@@ -252,6 +252,7 @@ function cuttingSteps(
     const before = [
       lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
       ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
+      ...unchangedTick(state, pass.number, tick),
     ];
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,
@@ -295,6 +296,29 @@ function cuttingSteps(
     stoodStill = wanted || (measured && left > 0);
     return stoodStill ? [step, measureStep(op, state, pass.number, false, pass.sizeAfter, make)] : [step];
   });
+}
+
+/** A cut of less than this may hide in a reading, mm; of a larger one at least this share must have come off. */
+const seen = { least: 0.3, share: 0.25 } as const;
+
+/** A pass after which the size is what it was is a surprise: the next one is not cut until its reason is found. */
+function unchangedTick(state: FaceProgress | null, next: number, tick: MakeTick): Tick[] {
+  const cut = state?.cuts[next - 2];
+  const after = state?.readings.get(next - 1);
+  if (!state || !cut || !after) return [];
+  const before = state.readings.get(next - 2) ?? [state.cuts[next - 3]?.expected ?? state.told.from];
+  const meant = tidy(Math.min(...before) - cut.expected);
+  const came = Math.min(...before) - Math.min(...after);
+  return meant < seen.least || came >= seen.share * meant
+    ? []
+    : [
+        tick(
+          `unchanged-${next}`,
+          rule(
+            "surprise.unchanged",
+          )`${precise(mm(meant), 2)} should have come off and the size hardly changed. Found why and put right: axis and way of the dial, zero, part tight in the vise, the right size measured`,
+        ),
+      ];
 }
 
 /** M34: when the readings spread wider than the limits no single cut brings every point inside. */

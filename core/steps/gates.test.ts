@@ -235,3 +235,42 @@ describe("a zero taken anew in the middle of features", () => {
     expect(tries.length).toBeGreaterThan(0);
   });
 });
+
+describe("a pass after which nothing came off", () => {
+  /** The walk up to a reading between two passes, that reading changed by so much of what should have come off. */
+  const readAfter = (share: number) => {
+    const isCut = (r: Record) => r.type === "cut";
+    const at = whole.records.findIndex(
+      (r, i) =>
+        r.type === "reading" &&
+        whole.records.slice(0, i).some((c) => c.type === "cut" && c.op === r.op) &&
+        whole.records.slice(i).some((c) => c.type === "cut" && c.op === r.op),
+    );
+    const { op, value } = whole.records[at] as Extract<Record, { type: "reading" }>;
+    const cuts = whole.records
+      .slice(0, at)
+      .filter((r): r is Extract<Record, { type: "cut" }> => isCut(r) && "op" in r && r.op === op);
+    const last = cuts.at(-1)!;
+    const before = cuts.at(-2);
+    const meant = Math.abs(last.stop - (before?.stop ?? 0));
+    const records = [
+      ...whole.records.slice(0, at),
+      { ...whole.records[at]!, value: value + meant * (1 - share) } as Record,
+      { ...whole.records[at]!, seq: at + 2, type: "measured", after: cuts.length, skipped: false } as Record,
+    ];
+    const made = planOf(cheekBlockWithFeatures(), records);
+    return { meant, step: made.steps[made.current]!, records };
+  };
+
+  test.each([
+    [0, true],
+    [0.1, true],
+    [0.6, false],
+    [1, false],
+  ])("with %d of it gone the next one waits for the reason: %s", (share, waits) => {
+    const { meant, step } = readAfter(share);
+    expect(meant).toBeGreaterThan(0.3);
+    expect(step.ticks.some((t) => t.id.startsWith("unchanged-") && !t.done)).toBe(waits);
+    if (waits) expect(said(step).join(" ")).toMatch(/should have come off/);
+  });
+});

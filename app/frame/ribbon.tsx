@@ -7,7 +7,7 @@ import { type Plan, schoolOf } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { type AnyKey, faceOf, isFaceSetup, keyOfSetup, keySlug, type Setup } from "../../core/route/index.ts";
 import { extentOf, schoolName } from "../../core/squaring/index.ts";
-import { clampingsOf, setupKeyOf, setupPlace } from "../instruments/setup-place.ts";
+import { clampingsOf, setupKeyOf, setupLabel, setupPlace } from "../instruments/setup-place.ts";
 import type { Shop } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
 import { Figure } from "../instruments/words.tsx";
@@ -80,7 +80,7 @@ export const Ribbon = memo(function Ribbon({
           return (
             <SetupCard
               key={keys[i]}
-              number={setup.number}
+              label={setupLabel(setup, plan)}
               now={now}
               here={now ? current : undefined}
               // What is cut in one clamping stands close together.
@@ -131,7 +131,7 @@ function WhatComesOut({ setup }: { setup: Setup }) {
 
 /** The card of one setup: its number, how it is held, what comes out of it, its state. */
 function SetupCard({
-  number,
+  label,
   now,
   here,
   apart,
@@ -140,7 +140,7 @@ function SetupCard({
   figure,
   children,
 }: {
-  number: number;
+  label: string;
   now: boolean;
   here: RefObject<HTMLAnchorElement | null> | undefined;
   /** Stands apart from the card before. */
@@ -169,7 +169,7 @@ function SetupCard({
       fontSize="12.5px"
     >
       <Box display="flex" gap="6px" alignItems="flex-start" height={now ? "64px" : "52px"}>
-        <chakra.b fontSize={now ? "20px" : "16px"}>{number}</chakra.b>
+        <chakra.b fontSize={now ? "20px" : "16px"}>{label}</chakra.b>
         <Box flex="1" height="100%" overflow="hidden">
           {figure && <FigureView figure={figure} maxHeight="100%" />}
         </Box>

@@ -4,6 +4,7 @@ import { mm, quantity } from "../../core/quantity/index.ts";
 import { type AnyKey, conditionsOf, keySlug, type Operation, type Setup } from "../../core/route/index.ts";
 import { useJob } from "./job-context.tsx";
 import { Table } from "./section.tsx";
+import { setupLabel } from "./setup-place.ts";
 import { Figure, Words } from "./words.tsx";
 
 /** What is done in setups, in order: every operation with its tool and conditions, to choose one. */
@@ -38,7 +39,7 @@ function OperationRow({ setup, operation, chosen }: { setup: Setup; operation: O
   const minutes = (face ? setup : operation).minutes.cutting;
   return (
     <chakra.tr bg={chosen ? "accentSoft" : "transparent"}>
-      <td>{setup.number}</td>
+      <td>{setupLabel(setup, plan)}</td>
       <td>
         <Link
           to={`/jobs/${job.id}/cuts/${keySlug(key)}`}

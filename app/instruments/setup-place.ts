@@ -17,6 +17,12 @@ export function setupKeyOf({ setups }: Pick<Plan, "setups">, key: AnyKey | null)
   return setup ? keyOfSetup(setup) : null;
 }
 
+/** What a setup is called: "5"; what follows in the same clamping "5b", "5c". */
+export function setupLabel({ number, clamping }: Setup, { setups }: Pick<Plan, "setups">): string {
+  const after = setups.filter((s) => s.clamping === clamping && s.number < number).length;
+  return after === 0 ? String(clamping) : `${clamping}${String.fromCharCode(97 + after)}`;
+}
+
 /** Where a setup stands in the route: "Setup 3 of 6", or with several cuts in a clamping "Setup 1 of 2, cut 3 of 10". */
 export function setupPlace(
   setup: Setup,
@@ -25,6 +31,7 @@ export function setupPlace(
 ): string {
   const faces = faceSetupsOf(plan.setups);
   const several = (faces.at(-1)?.clamping ?? 0) < faces.length;
-  const cut = several && isFaceSetup(setup) ? `, cut ${faces.indexOf(setup) + 1} of ${faces.length}` : "";
-  return `${word} ${setup.clamping} of ${clampingsOf(plan)}${cut}`;
+  return several && isFaceSetup(setup)
+    ? `${word} ${setup.clamping} of ${clampingsOf(plan)}, cut ${faces.indexOf(setup) + 1} of ${faces.length}`
+    : `${word} ${setupLabel(setup, plan)} of ${clampingsOf(plan)}`;
 }

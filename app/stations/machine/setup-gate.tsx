@@ -7,15 +7,21 @@ import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { setupLabel } from "../../instruments/setup-place.ts";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 
 /** The tick that says of one thing found: seen, and gone on all the same. What is found later holds the setup up anew. */
 const lookedAt = ({ key }: FoundWarning): string => `looked-at ${key}`;
 
 /** What is saved when a setup goes on although it was held up. */
-const goingOn = ({ op, setup }: Step, reason: string, held: readonly FoundWarning[]): RecordEvent[] => [
+const goingOn = (
+  { op }: Step,
+  called: string,
+  reason: string,
+  held: readonly FoundWarning[],
+): RecordEvent[] => [
   ...held.map((warning): RecordEvent => ({ type: "tick", op, tick: lookedAt(warning) })),
-  { type: "note", text: `Setup ${setup} goes on although it was held up: ${reason}` },
+  { type: "note", text: `Setup ${called} goes on although it was held up: ${reason}` },
 ];
 
 const notNow = () => Promise.resolve(null);
@@ -75,7 +81,9 @@ export function SetupGateCard({
   enabled: boolean;
   onPass: (...events: RecordEvent[]) => void;
 }) {
-  const { stopWalk } = useJob();
+  const { stopWalk, plan } = useJob();
+  const setup = plan.setups.find((s) => s.number === step.setup);
+  const called = setup ? setupLabel(setup, plan) : String(step.setup);
   const [reason, setReason] = useState("");
   if (!gate.asks) return null;
   if (gate.progress)
@@ -113,7 +121,7 @@ export function SetupGateCard({
             look="warn"
             size="machine"
             disabled={!enabled || reason.trim() === ""}
-            onClick={() => onPass(...goingOn(step, reason.trim(), gate.held))}
+            onClick={() => onPass(...goingOn(step, called, reason.trim(), gate.held))}
           >
             I have looked at it, go on
           </Button>

@@ -12,6 +12,7 @@ import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useEquipment } from "../../instruments/use-equipment.ts";
+import { setupLabel } from "../../instruments/setup-place.ts";
 import { Section } from "../../instruments/section.tsx";
 import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 
@@ -26,24 +27,24 @@ function FacePage({ setup, vise }: { setup: FaceSetup; vise: Vise }) {
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
   if (!machine || !cutter) return null;
   const passes = plan.ladders[key] ?? [];
-  const title = `${job.name}, setup ${setup.number}`;
+  const title = `${job.name}, setup ${setupLabel(setup, plan)}`;
   return <Page setup={setup} sheet={faceSheet({ title, setup, passes, cutter, machine, vise, unit })} />;
 }
 
 function FeaturePage({ setup, vise }: { setup: FeatureSetup; vise: Vise }) {
-  const { job, unit } = useJob();
+  const { job, plan, unit } = useJob();
   const { drawn, locating } = useDrawnSetup(setup);
   const { site, cutouts } = drawn;
-  const title = `${job.name}, setup ${setup.number}`;
+  const title = `${job.name}, setup ${setupLabel(setup, plan)}`;
   return <Page setup={setup} sheet={setupSheet({ title, setup, locating, site, cutouts, vise, unit })} />;
 }
 
 function Page({ setup, sheet }: { setup: Setup; sheet: Figure }) {
-  const { job } = useJob();
+  const { job, plan } = useJob();
   return (
     <Section title="On one page, for the machine (printing prints this page)">
       <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
-        <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setup.number}`} />
+        <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`} />
       </Box>
     </Section>
   );

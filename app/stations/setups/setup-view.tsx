@@ -21,7 +21,7 @@ import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
 import { SetupFromAbove } from "../../instruments/setup-from-above.tsx";
-import { setupPlace } from "../../instruments/setup-place.ts";
+import { setupLabel, setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Words } from "../../instruments/words.tsx";
 import { ExpectedErrors } from "./expected-errors.tsx";
@@ -69,7 +69,7 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
               <FigureView
                 figure={section}
                 maxHeight="400px"
-                saveAs={`${fileName(job.name)}-setup-${setup.number}`}
+                saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`}
               />
             ) : (
               <Notice severity="note">

@@ -249,10 +249,14 @@ function cuttingSteps(
   return passes.flatMap((pass, i) => {
     const left = passes.length - 1 - i;
     const strokes = strokesOfPass(op, pass);
+    const unchanged = missed(state, pass.number);
     const before = [
       lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
       ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
-      ...unchangedTick(state, pass.number, tick),
+      // The next pass is not cut until the reason is found.
+      ...(unchanged === null
+        ? []
+        : [tick(`unchanged-${pass.number}`, words("Found why nothing came off, and put it right"))]),
     ];
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,
@@ -261,6 +265,7 @@ function cuttingSteps(
       done: pass.done,
       minutes: minutesOfPasses(op, [pass]),
       notes: [
+        ...(unchanged === null ? [] : [nothingCameOff(unchanged)]),
         ...(i === 0 && op.cut.first > 0
           ? [
               warn(
@@ -301,25 +306,23 @@ function cuttingSteps(
 /** A cut of less than this may hide in a reading, mm; of a larger one at least this share must have come off. */
 const seen = { least: 0.3, share: 0.25 } as const;
 
-/** A pass after which the size is what it was is a surprise: the next one is not cut until its reason is found. */
-function unchangedTick(state: FaceProgress | null, next: number, tick: MakeTick): Tick[] {
+/** What should have come off by the pass before, where the size is what it was; null where it came off, mm. */
+function missed(state: FaceProgress | null, next: number): Mm | null {
   const cut = state?.cuts[next - 2];
   const after = state?.readings.get(next - 1);
-  if (!state || !cut || !after) return [];
+  if (!state || !cut || !after) return null;
   const before = state.readings.get(next - 2) ?? [state.cuts[next - 3]?.expected ?? state.told.from];
   const meant = tidy(Math.min(...before) - cut.expected);
   const came = Math.min(...before) - Math.min(...after);
-  return meant < seen.least || came >= seen.share * meant
-    ? []
-    : [
-        tick(
-          `unchanged-${next}`,
-          rule(
-            "surprise.unchanged",
-          )`${precise(mm(meant), 2)} should have come off and the size hardly changed. Found why and put right: axis and way of the dial, zero, part tight in the vise, the right size measured`,
-        ),
-      ];
+  return meant < seen.least || came >= seen.share * meant ? null : meant;
 }
+
+const nothingCameOff = (meant: Mm): Warning =>
+  stop(
+    rule(
+      "surprise.unchanged",
+    )`${precise(mm(meant), 2)} should have come off by the last pass, and the size hardly changed. Do not go deeper before you know why: axis and way of the dial, its zero, the part tight, the right size measured.`,
+  );
 
 /** M34: when the readings spread wider than the limits no single cut brings every point inside. */
 function taperWarning(

@@ -23,6 +23,12 @@ export function setupLabel({ number, clamping }: Setup, { setups }: Pick<Plan, "
   return after === 0 ? String(clamping) : `${clamping}${String.fromCharCode(97 + after)}`;
 }
 
+/** The same for a setup known by its place in the route, as steps and findings carry it. */
+export function setupNumbered(number: number, plan: Pick<Plan, "setups">): string {
+  const setup = plan.setups.find((s) => s.number === number);
+  return setup ? setupLabel(setup, plan) : String(number);
+}
+
 /** Where a setup stands in the route: "Setup 3 of 6", or with several cuts in a clamping "Setup 1 of 2, cut 3 of 10". */
 export function setupPlace(
   setup: Setup,

@@ -7,7 +7,7 @@ import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
-import { setupLabel } from "../../instruments/setup-place.ts";
+import { setupNumbered } from "../../instruments/setup-place.ts";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 
 /** The tick that says of one thing found: seen, and gone on all the same. What is found later holds the setup up anew. */
@@ -82,8 +82,7 @@ export function SetupGateCard({
   onPass: (...events: RecordEvent[]) => void;
 }) {
   const { stopWalk, plan } = useJob();
-  const setup = plan.setups.find((s) => s.number === step.setup);
-  const called = setup ? setupLabel(setup, plan) : String(step.setup);
+  const called = setupNumbered(step.setup, plan);
   const [reason, setReason] = useState("");
   if (!gate.asks) return null;
   if (gate.progress)

@@ -9,6 +9,7 @@ import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
+import { setupNumbered } from "../../instruments/setup-place.ts";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 import { Words } from "../../instruments/words.tsx";
 
@@ -42,7 +43,7 @@ export function WalkedThrough() {
         <Box display="flex" gap="12px" alignItems="center">
           <chakra.p color="quiet" role="status">
             {progress
-              ? `Following every step to the letter: setup ${progress.setup}, step ${progress.done} of ${progress.of}…`
+              ? `Following every step to the letter: setup ${setupNumbered(progress.setup, plan)}, step ${progress.done} of ${progress.of}…`
               : "Following every step to the letter…"}
           </chakra.p>
           <Button onClick={stopWalk}>Stop</Button>
@@ -74,7 +75,7 @@ function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: P
         >
           {shown.map(({ first, worst, more }, i) => (
             <tr key={i}>
-              <td>{first.setup}</td>
+              <td>{setupNumbered(first.setup, plan)}</td>
               <td>
                 <StepName of={first} plan={plan} jobId={job.id} />
                 {more > 0 && (

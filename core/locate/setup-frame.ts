@@ -26,6 +26,10 @@ export interface SetupFrame {
 /** Where zero lies along one axis: a face of the part, or the middle between its two. */
 export type Datum = Face | "center";
 
+/** Where a face lies along its axis, mm. */
+export const positionOf = (face: Face, sizes: Sizes): Mm =>
+  facesOf(axisOf(face))[1] === face ? sizes[axisOf(face)] : 0;
+
 /** The frame of a setup, seen from the front of the machine. */
 export function setupFrame(
   at: Orientation,
@@ -38,7 +42,7 @@ export function setupFrame(
   const along = (which: "x" | "y") => {
     const { axis, sign } = axes[which];
     const from = datum[which];
-    const zero = from === "center" ? sizes[axis] / 2 : from === facesOf(axis)[0] ? 0 : sizes[axis];
+    const zero = from === "center" ? sizes[axis] / 2 : positionOf(from, sizes);
     return { axis, sign: (sign * turn) as 1 | -1, zero };
   };
   return { x: along("x"), y: along("y"), up: at.up, toFixed: turn };

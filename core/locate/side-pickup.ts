@@ -13,9 +13,9 @@ import {
   type TouchWay,
   wayFor,
 } from "./pickup.ts";
-import { type Datum, type SetupFrame, sideInSetup } from "./setup-frame.ts";
+import { type Datum, positionOf, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
-import { cutAway, positionOf, touchedFor } from "./touchable.ts";
+import { cutAway, touchedFor } from "./touchable.ts";
 
 function toolFor(request: LocateRequest): {
   way: TouchWay;
@@ -117,14 +117,14 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       ],
     };
   }
-  const face = touchedFor(datum, axis, frame, request);
-  const gone = face === datum ? [] : cutAway(datum, face);
-  const where = sideInSetup(frame, face ?? datum)!;
-  const jaw = atJaw(request, face ?? datum);
+  const stands = touchedFor(datum, axis, frame, request);
+  const face = stands ?? datum;
+  const gone = stands === datum ? [] : cutAway(datum, stands);
+  const where = sideInSetup(frame, face)!;
+  const jaw = atJaw(request, face);
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
   // Where the face that is touched reads, once the datum reads 0.
-  const edge =
-    face === datum || face === null ? 0 : frame[axis].sign * (positionOf(face, sizes) - frame[axis].zero);
+  const edge = face === datum ? 0 : frame[axis].sign * (positionOf(face, sizes) - frame[axis].zero);
   const setting = way === "indicator" ? edge : edgeSetting(edge, tool, medium, side)!;
   const on = tidy(off + Math.abs(edge));
   const toward = oppositeSide[where];
@@ -132,7 +132,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
   return {
     axis,
     datum,
-    faces: [face ?? datum],
+    faces: [face],
     way,
     toucher,
     from: [where],
@@ -145,7 +145,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     by,
     near: null,
     error: touchError(way, screw, false),
-    title: say`Pick up the ${face ?? datum} face${(face ?? datum) === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
+    title: say`Pick up the ${face} face${face === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
       by === "readout"
         ? [

@@ -1,13 +1,9 @@
-import { axisOf, type Face, facesOf, opposite, type Sizes } from "../frame/index.ts";
+import { type Face, opposite } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../working/index.ts";
 import type { LocateRequest } from "./pickup.ts";
-import type { SetupFrame } from "./setup-frame.ts";
+import { positionOf, type SetupFrame } from "./setup-frame.ts";
 import { Standing } from "./standing.ts";
-
-/** Where a face lies along its axis, mm. */
-export const positionOf = (face: Face, sizes: Sizes): Mm =>
-  facesOf(axisOf(face))[1] === face ? sizes[axisOf(face)] : 0;
 
 /** The face that is touched for a datum: itself, or the one opposite where nothing of it stands above the jaws; null where neither. */
 export function touchedFor(

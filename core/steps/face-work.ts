@@ -251,12 +251,12 @@ function cuttingSteps(
     const strokes = strokesOfPass(op, pass);
     const unchanged = missed(state, pass.number);
     const before = [
-      lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
-      ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
-      // The next pass is not cut until the reason is found.
+      // Nothing is set deeper until the reason is found.
       ...(unchanged === null
         ? []
         : [tick(`unchanged-${pass.number}`, words("Found why nothing came off, and put it right"))]),
+      lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
+      ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
     ];
     const step = make("cut", `cut-${pass.number}`, say`Pass ${pass.number} of ${passes.length}`, {
       pass,

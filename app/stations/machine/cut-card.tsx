@@ -43,11 +43,8 @@ export function CutCard({
   const { travel } = travelOf({ cut, face, seat: setup.seat }, vise, pass.last);
   const vf = pass.last ? cut.finishVf : cut.vf;
   const lead = machine.axes[cut.feedAlong].lead;
-  const stops = step.notes.filter((n) => n.severity === "stop");
   return (
     <>
-      {/* What stops comes before the figure it is about: below it the buttons may lie over it. */}
-      <Warnings of={stops} />
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
         Pass {pass.number} of {passes.length}. {handle}{" "}
         {screw.readout === null ? `by the dial to this depth in ${name}` : `until ${name} reads`}
@@ -117,7 +114,7 @@ export function CutCard({
       <Box py="10px" fontSize={{ base: "16px", md: "18px" }}>
         <Lanes of={sweep} machine={machine} />
       </Box>
-      <Warnings of={step.notes.filter((n) => !stops.includes(n))} />
+      <Warnings of={step.notes} />
     </>
   );
 }

@@ -54,6 +54,10 @@ export function StepAtMachine({
       void submit.append(...beginningOf(plan.setups, step.op, records, piece), ...events);
   };
   const isCurrent = step === current;
+  // What stops comes before the figure it is about: below it the buttons may lie over it.
+  const stops = step.notes.filter((n) => n.severity === "stop");
+  const shown: Step =
+    stops.length > 0 ? { ...step, notes: step.notes.filter((n) => !stops.includes(n)) } : step;
   // At a cut what is to be locked first is asked by the large button, where the hand is.
   const atCut = step.pass !== null || step.move !== null;
   const asked = atCut ? step.ticks.find((t) => !t.done) : undefined;
@@ -85,29 +89,29 @@ export function StepAtMachine({
         lost={lost}
         elsewhere={Boolean(submit.answer && !submit.answer.ok && "elsewhere" in submit.answer)}
       />
-      <Warnings of={plan.rechecks} />
+      <Warnings of={[...plan.rechecks, ...stops]} />
       {step.pass && isFaceSetup(setup) && (
-        <CutCard step={step} pass={step.pass} setup={setup} machine={machine} vise={vise} />
+        <CutCard step={shown} pass={step.pass} setup={setup} machine={machine} vise={vise} />
       )}
       {step.move && !isFaceSetup(setup) && (
-        <MoveCard shown={step.move} step={step} setup={setup} machine={machine} />
+        <MoveCard shown={step.move} step={shown} setup={setup} machine={machine} />
       )}
       {(step.pass ?? step.move) && (
         <Box hideFrom="lg" mt="10px">
           <StepPicture step={step} setup={setup} vise={vise} maxHeight="34vh" />
         </Box>
       )}
-      {step.pickup && <PickupCard step={step} pickup={step.pickup} />}
-      {step.touch && <TouchCard step={step} touch={step.touch} machine={machine} />}
+      {step.pickup && <PickupCard step={shown} pickup={step.pickup} />}
+      {step.touch && <TouchCard step={shown} touch={step.touch} machine={machine} />}
       <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
       {step.ticks.length > 0 && !atCut && (
-        <TickCard step={step} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
+        <TickCard step={shown} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
       )}
       {asked?.other?.given && <Warnings of={[asked.other.then]} />}
       {step.kind === "cleanup" && isFaceSetup(setup) && (
-        <CleanupCard step={step} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={send} />
+        <CleanupCard step={shown} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={send} />
       )}
-      {step.measure && <MeasureCard step={step} measure={step.measure} />}
+      {step.measure && <MeasureCard step={shown} measure={step.measure} />}
       {open && (
         <Box mt="12px">
           <ReadingPad

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
 import { type Change, changeOf } from "../../core/job/index.ts";
 import type { RecordEvent } from "../../core/steps/index.ts";
@@ -13,14 +14,27 @@ export function useSubmit() {
       action: `/jobs/${job.id}`,
       encType: "application/json",
     });
+  const idle = fetcher.state === "idle";
+  const lastSeen = records.at(-1)?.seq ?? 0;
+  // What comes while the last is being saved, as from an instrument's cable, goes after it: sent at once it would name a record
+  // that is no longer the last, and be refused as another tab's.
+  const waiting = useRef<RecordEvent[]>([]);
+  useEffect(() => {
+    if (!idle || waiting.current.length === 0) return;
+    const events = waiting.current;
+    waiting.current = [];
+    void send({ intent: "append", events, lastSeen, piece });
+  });
   return {
     change: (changes: Change[]) => send({ intent: "change", changes, reason }),
     /** Sets one path against the job as it stands. */
     set: (path: string, to: unknown) =>
       send({ intent: "change", changes: [changeOf(job, path, to)], reason }),
-    append: (...events: RecordEvent[]) =>
-      send({ intent: "append", events, lastSeen: records.at(-1)?.seq ?? 0, piece }),
+    append: (...events: RecordEvent[]) => {
+      if (idle) void send({ intent: "append", events, lastSeen, piece });
+      else waiting.current.push(...events);
+    },
     answer: fetcher.data,
-    busy: fetcher.state !== "idle",
+    busy: !idle,
   };
 }

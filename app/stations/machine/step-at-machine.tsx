@@ -26,6 +26,7 @@ import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
+import { useOnceSettled } from "./use-once-settled.ts";
 import { useStepKeys } from "./use-step-keys.ts";
 import type { useWalk } from "./use-walk.ts";
 import { Wrong } from "./wrong.tsx";
@@ -63,9 +64,12 @@ export function StepAtMachine({
   const asked = atCut ? step.ticks.find((t) => !t.done) : undefined;
   const tick = (id: string) => send({ type: "tick", op: step.op, tick: id });
   const gate = useSetupGate(step, (id) => state?.ticks.has(id) ?? false);
+  // A step is pressed as it stands now: not while the last press is being saved or the plan goes on from it.
+  const settling = submit.busy || working;
   const act = () => {
-    if (isCurrent && !submit.busy && !gate.holds) send(...eventsOfPress(step));
+    if (isCurrent && !settling && !gate.holds) send(...eventsOfPress(step));
   };
+  const finish = useOnceSettled(`${step.op} ${step.id}`, settling, act);
   const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
   const pad = padOf(step, {
     setup,
@@ -77,11 +81,7 @@ export function StepAtMachine({
   const open = measures || extraPad ? pad : null;
 
   return (
-    <MachineFrame
-      step={step}
-      busy={submit.busy || working}
-      side={<OperationSide step={step} setup={setup} vise={vise} />}
-    >
+    <MachineFrame step={step} busy={settling} side={<OperationSide step={step} setup={setup} vise={vise} />}>
       <StepHead
         mine={mine}
         step={step}
@@ -122,7 +122,7 @@ export function StepAtMachine({
             before={open.before}
             readings={open.readings}
             initialText={sent}
-            {...(measures ? { onFinished: act } : {})}
+            {...(measures ? { onFinished: finish } : {})}
             onReading={(reading) => {
               clearSent();
               send({ type: "reading", op: step.op, of: open.of, ...reading });

@@ -61,13 +61,14 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
  * What Z is set to when a tool touches the face that is up through paper: every new tool anew.
  * @param quill whether the quill goes down, knee or head locked
  * @param round touched on the crown of a shaft; at X where it stands for good, null where it does not
+ * @param ledge straps left a ledge standing on that face: it is touched beside it
  */
 export function topPickup(
   { machine, paper }: { machine: Machine; paper: Mm },
   toucher: Toucher,
   tilted: boolean,
   round: { at: Mm | null } | null,
-  quill = false,
+  { quill = false, ledge = false }: { quill?: boolean; ledge?: boolean } = {},
 ): Pickup {
   const screw = depthScrew(quill, machine);
   const tool = toucher.name;
@@ -100,7 +101,11 @@ export function topPickup(
         : []),
       round
         ? say`Come down on the crown of the section that is cut, over the middle of the shaft${round.at === null ? say`` : say` at X ${precise(mm(round.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`
-        : words("Come down over the part until the paper just drags, the spindle turned by hand."),
+        : ledge
+          ? words(
+              "Come down over what was cut, beside the straps and the ledge they hold, until the paper just drags, the spindle turned by hand.",
+            )
+          : words("Come down over the part until the paper just drags, the spindle turned by hand."),
       quill
         ? say`Set the scale of the quill to ${precise(mm(paper), 2)}: the top then reads 0, and the stop is set from there.`
         : by === "readout"

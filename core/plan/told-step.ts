@@ -3,6 +3,7 @@ import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
 import {
+  besideLedge,
   faceOf,
   type FaceSetup,
   type FeatureOperation,
@@ -65,7 +66,8 @@ const takenOut = (step: Step): ThingId[] =>
 const other: Instruction = { do: "other" };
 
 /** Whether a step says what to do where a raw face does not lie on both parallels. */
-const mayLie = ({ ticks }: Step): boolean => ticks.some((t) => t.other?.then.phrase.id === "M50.raw");
+const mayLie = ({ ticks }: Step): boolean =>
+  ticks.some(({ other }) => ["M50.raw", "M50.bought", "M50.notClean"].includes(other?.then.phrase.id ?? ""));
 
 function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instruction[] {
   const { seat } = setup;
@@ -95,7 +97,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
     case "check":
       return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: step.turns, upright: false }];
     case "pickup":
-      return [zeroInstruction(step.pickup!, null, false)];
+      return [zeroInstruction(step.pickup!, null, besideLedge(setup))];
     case "touch": {
       const touch = step.touch!;
       const readout = by.machine.axes[touch.axis].readout !== null;
@@ -134,6 +136,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
         power: cut.power,
         cutter: cut.cutter,
         spring: false,
+        dye: !op.matched ? null : pass.last ? "until" : "no further",
       };
       return pass.last && cut.spring ? [once, { ...once, spring: true }] : [once];
     }

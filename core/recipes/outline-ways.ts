@@ -1,5 +1,6 @@
 import { extentOfOutline, inOutline, type Outline } from "../frame/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
+import { endStrokes, type Stretch, worthwhile } from "./row-ends.ts";
 import { type Sweep, widestLane } from "./sweep.ts";
 import { freeAlong, isFree, offSide, piecesOf, plungesAlong, waysWithAxis } from "./offset.ts";
 import {
@@ -13,6 +14,8 @@ import {
 
 /** Rows nearer to each other than this are one, mm. */
 const sameRow = 0.01;
+/** More than chords stay off an arc, less than can be set, mm. */
+const tiny = 0.004;
 
 /** Rows over a region that touch neither its outline nor what stands in it. */
 export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: Mm): SpindleWay[] {
@@ -29,7 +32,9 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
         x: [around.x[0] - r - clearOff, around.x[1] + r + clearOff] as const,
         y: [around.y[0], around.y[1]] as const,
       };
-  const [low, high] = outer ? [extent.y[0] + r + leave, extent.y[1] - r - leave] : extent.y;
+  // Where an arc ends the region its outermost row is a point: just inside of it there is one to go on from.
+  const tip = r + leave + tiny;
+  const [low, high] = outer ? [extent.y[0] + tip, extent.y[1] - tip] : extent.y;
   if (high < low) return [];
   const count = Math.max(1, Math.ceil((high - low) / (widestLane * diameter) - 1e-9));
   const inside = (p: Point) => within(p, outer, islands);
@@ -54,17 +59,30 @@ export function regionWays(sweep: Extract<Sweep, { kind: "region" }>, diameter: 
     .map((y) => tidy(y))
     .sort((a, b) => a - b)
     .filter((y, i, all) => i === 0 || y - all[i - 1]! > sameRow);
-  return rows.flatMap((y, row) =>
+  const freeAt = (y: Mm): Stretch[] =>
     freeAlong("x", y, [extent.x[0], extent.x[1]], pieces, r + leave)
       .filter(([a, b]) => inside([(a + b) / 2, y]))
-      .map(([a, b]): SpindleWay => {
-        const open = { low: !outer && a <= extent.x[0] + 1e-6, high: !outer && b >= extent.x[1] - 1e-6 };
-        // Open at one end: it comes in from there, and plunges nowhere.
-        const toward = open.low === open.high ? (row % 2 === 0 ? 1 : -1) : open.low ? 1 : -1;
-        return straight("x", y, [a, b], toward, open, "full");
-      }),
+      .map((ends) => ({ y, ends }));
+  const free = rows.map(freeAt);
+  const inRows = free.flatMap((stretches, row) =>
+    stretches.filter(worthwhile).map(({ y, ends: [a, b] }): SpindleWay => {
+      const open = { low: !outer && a <= extent.x[0] + 1e-6, high: !outer && b >= extent.x[1] - 1e-6 };
+      // Open at one end: it comes in from there, and plunges nowhere.
+      const toward = open.low === open.high ? (row % 2 === 0 ? 1 : -1) : open.low ? 1 : -1;
+      return straight("x", y, [a, b], toward, open, "full");
+    }),
   );
+  const atEnds = free.flatMap((stretches, row) =>
+    stretches.flatMap((stretch) =>
+      (free[row + 1] ?? [])
+        .filter((next) => overlap(stretch, next))
+        .flatMap((next) => endStrokes(stretch, next, freeAt, r)),
+    ),
+  );
+  return [...inRows, ...atEnds];
 }
+
+const overlap = ({ ends: a }: Stretch, { ends: b }: Stretch): boolean => a[0] < b[1] && b[0] < a[1];
 
 /** Whether a point lies in the outer outline and in no island. */
 const within = ([x, y]: Point, outer: Outline | null, islands: readonly Outline[]): boolean =>

@@ -129,6 +129,7 @@ const pass = (stop: number, more: Partial<Extract<Step, { do: "pass" }>> = {}): 
   power: null,
   cutter: "em-10-2",
   spring: false,
+  dye: null,
   ...more,
 });
 const dialZero = (axis: "x" | "y") => zero(axis, { setting: null, moveOn: 5.05 });

@@ -197,7 +197,7 @@ export class LiteralMachine {
       strokes.tooMuch(side ? across : height, told.depth, "deep", at);
       strokes.tooMuch(side ? height : across, told.width, "wide", at);
     }
-    this.#idle = cutAny || told.spring ? 0 : this.#idle + 1;
+    this.#idle = cutAny || told.spring || told.dye !== null ? 0 : this.#idle + 1;
     if (this.#idle > 0) report.find("nothing", told.depth, told.axis, middleOf(before));
     if (this.lost) report.find("endless", told.depth, told.axis, middleOf(before));
     if (cutAny) table.faceCut(told.face, told.by);

@@ -12,6 +12,9 @@ import type { Tool } from "./tool.ts";
 type Pass = Extract<Told, { do: "pass" }>;
 type Way = [from: Vec, to: Vec];
 
+/** The end of a cutter that goes past the edge of an earlier cut stands below it by about this, mm. */
+const aboveEnd = 0.3;
+
 /** Where a way begins and ends along the feed, out past both ends of the part. */
 function endsOf({ feedAlong, travel }: Pass, tool: Tool, min: Vec, max: Vec): [Mm, Mm] {
   const along = feedAlong === "x" ? 0 : 1;
@@ -58,6 +61,7 @@ export function alongWall(
   }
   const error = handle.moveToReading(told.stop);
   if (Math.abs(error) > 0.02) report.find("slack", error, told.axis);
+  const places = told.dye === null ? [handle.at] : untilDye(told, tool, into, table, axes);
   const floor = placing.out
     ? min[2] - 1
     : placing.on === "table"
@@ -66,7 +70,41 @@ export function alongWall(
   const z = told.down === null ? Math.max(floor, max[2] - told.width - 1) : axes.z.at;
   const ends = endsOf(told, tool, min, max);
   const taken = { ap: Math.min(told.width, max[2] - z), ae: told.depth, vf: told.vf, rpm: told.rpm };
-  const at = handle.at - into * strokes.bend(taken, tool);
-  const point = (end: Mm): Vec => (told.feedAlong === "x" ? [end, at, z] : [at, end, z]);
-  return [[point(ends[0]), point(ends[1])]];
+  return places.map((place): Way => {
+    const at = place - into * strokes.bend(taken, tool);
+    const point = (end: Mm): Vec => (told.feedAlong === "x" ? [end, at, z] : [at, end, z]);
+    return [point(ends[0]), point(ends[1])];
+  });
+}
+
+/** Where the cutter takes the dye off what was cut before, just above its end; the way there a little at a time. */
+function untilDye(
+  told: Pass & { axis: "x" | "y" },
+  tool: Tool,
+  into: 1 | -1,
+  table: OnTheTable,
+  axes: Axes,
+): Mm[] {
+  const { solid, bounds } = table.held!.piece;
+  const handle = axes[told.axis];
+  const i = told.axis === "x" ? 0 : 1;
+  const [low, high] = [bounds.min[i]! - 1, bounds.max[i]! + 1];
+  const [from, to] = into > 0 ? [low, high] : [high, low];
+  const marks = [0.2, 0.5, 0.8].flatMap((share) => {
+    const beside = bounds.min[1 - i]! + share * (bounds.max[1 - i]! - bounds.min[1 - i]!);
+    const at = (value: Mm): Vec => {
+      const z = axes.z.at + aboveEnd;
+      return i === 0 ? [value, beside, z] : [beside, value, z];
+    };
+    const [hit] = solid.crossings(at(from), at(to));
+    return hit === undefined ? [] : [from + hit * (to - from) - into * tool.radius];
+  });
+  const mark = into > 0 ? Math.min(...marks) : Math.max(...marks);
+  const left = (mark - handle.at) * into;
+  if (!Number.isFinite(mark) || (left > 0 && told.dye === "no further")) return [handle.at];
+  const count = Math.max(1, Math.ceil(left / told.depth));
+  const start = left > 0 ? handle.at : mark;
+  const places = Array.from({ length: count + 1 }, (_, k) => start + ((mark - start) * k) / count);
+  handle.moveTo(mark);
+  return left > 0 ? places : [mark];
 }

@@ -81,8 +81,11 @@ export class Reading {
         // Nobody measures over a ledge that is left standing at a side for the next setup.
         const largest = Math.max(...every);
         const all = every.filter((is) => is > 0.9 * largest);
-        // On a raw face the jaws of a caliper rest on what stands out most.
-        if (largest - Math.min(...all) > rawSpread) return largest;
+        // On a raw face the jaws of a caliper rest on what stands out most; beside what straps left uncut they go where it was cut.
+        const least = Math.min(...all);
+        const strapped = this.#table.held?.placing.on === "table";
+        const there = strapped ? all.filter((is) => is < least + rawSpread) : all;
+        if (largest - least > rawSpread) return Math.max(...there);
         return all.reduce((a, b) => a + b, 0) / all.length;
       }
       const site = this.#siteNow(solid);

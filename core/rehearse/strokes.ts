@@ -93,9 +93,12 @@ export class Strokes {
   #shank(tool: Tool, from: Vec, to: Vec): void {
     const low = Math.min(from[2], to[2]);
     const top = this.#piece.around.max[2];
+    // Straight down the cutter has cut its own room for what follows it.
+    const down = tool.flat && Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6;
     for (const round of tool.above) {
       if (low + round.low >= top - 0.05) continue;
       const radius = Math.max(round.radiusLow, round.radiusHigh) - 0.05;
+      if (down && radius <= tool.radius) continue;
       const met = this.#piece.over(this.#plan(from, to, radius), low + round.low, low + round.high);
       if (!met) continue;
       const deep = Math.min(met.across, met.height);

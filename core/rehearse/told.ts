@@ -116,6 +116,8 @@ export type Instruction =
       power: Kw | null;
       cutter: string;
       spring: boolean;
+      /** Cut no further than where it marks dye on what was cut before, or on until it does; null where none is told of. */
+      dye: "no further" | "until" | null;
     }
   | {
       do: "move";

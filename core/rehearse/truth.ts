@@ -204,7 +204,8 @@ export function blockSizes(solid: Solid, axis: Axis, cutouts: readonly Cutout["b
     if (hits.length < 2) return [];
     return [(hits.at(-1)! - hits[0]!) * (whole + 2)];
   });
-  return sizes;
+  // Where features took all but a ledge there is no place left to measure the block.
+  return Math.max(0, ...sizes) < 0.5 * whole ? [] : sizes;
 }
 
 const bigger = (d: Dimension, by: Mm): Dimension => dimensionOf(d.nominal + by, d.written.unit, d);

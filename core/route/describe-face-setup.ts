@@ -1,4 +1,4 @@
-import { axisOf, sideOf } from "../frame/index.ts";
+import { axisOf, opposite, sideOf } from "../frame/index.ts";
 import {
   otherFaceAtJaw,
   parallelReached,
@@ -10,6 +10,7 @@ import {
 import type { Cut } from "../cutting/index.ts";
 import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, mm } from "../quantity/index.ts";
+import { extentOf } from "../squaring/index.ts";
 import { note, type Phrase, rule, say, stop, warn, type Warning } from "../working/index.ts";
 import { handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
@@ -29,7 +30,8 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
   const looks =
     cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null;
   const cutter = context.everyCutter.find((c) => c.id === cut.cutter) ?? null;
-  const sweep = sweepOfFace({ ...setup, looks }, cutter, context.vise);
+  const matched = looks !== null && extentOf(key) === "rest" && before.faces[opposite(face)].rest !== null;
+  const sweep = sweepOfFace({ ...setup, looks, matched }, cutter, context.vise);
   return {
     number,
     clamping,
@@ -42,7 +44,9 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
     placed,
     after,
     turn,
-    operations: [{ by: "face", key, face, axis, looks, cut, sweep, task, why, from, to, sized, limits }],
+    operations: [
+      { by: "face", key, face, axis, looks, cut, sweep, task, why, from, to, sized, limits, matched },
+    ],
     title: titleOf(setup),
     reasons: [
       ...(entry === "stays"

@@ -13,7 +13,7 @@ import { leftForGood } from "./two-cutters.ts";
 
 /** A setup before it is put in words. */
 export type Facts = Omit<FaceSetup, "operations" | "device" | "title" | "reasons" | "warnings" | "minutes"> &
-  Omit<FaceOperation, "by" | "looks" | "sweep">;
+  Omit<FaceOperation, "by" | "looks" | "sweep" | "matched">;
 
 /** What is done in a setup, in a sentence. */
 export function titleOf(setup: Facts): Phrase {

@@ -36,6 +36,11 @@ export interface FaceOperation {
   /** A required size (its other face is cut already), or a first face that only has to clean up. */
   sized: boolean;
   limits: Limits;
+  /**
+   * The rest of a side whose other side still has its own rest: no size can be measured across. It is cut until the cutter
+   * marks layout dye on the part of the side that was cut before.
+   */
+  matched: boolean;
 }
 
 export type Operation = FaceOperation | FeatureOperation;
@@ -107,3 +112,7 @@ export const faceOf = ({ operations }: Pick<FaceSetup, "operations">): FaceOpera
 /** A setup is known by its first operation. */
 export const keyOfSetup = <S extends Setup>({ operations }: S): S["operations"][0]["key"] =>
   operations[0].key;
+
+/** Whether straps left a ledge standing on the face that is up: Z is touched beside it, on what was cut. */
+export const besideLedge = ({ seat, before }: Pick<FaceSetup, "seat" | "before">): boolean =>
+  seat.table !== null && before.faces[seat.up].rest !== null;

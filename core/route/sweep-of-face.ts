@@ -13,7 +13,7 @@ const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back
  * @param cutter the one in the spindle; null when it is gone from the shop: then as wide as a lane
  */
 export function sweepOfFace(
-  setup: Pick<FaceSetup, "seat" | "at"> & Pick<FaceOperation, "cut" | "task" | "face" | "looks">,
+  setup: Pick<FaceSetup, "seat" | "at"> & Pick<FaceOperation, "cut" | "task" | "face" | "looks" | "matched">,
   cutter: Cutter | null,
   vise: Pick<Vise, "fixedJaw">,
 ): FaceSweep {
@@ -30,7 +30,10 @@ export function sweepOfFace(
     lanes: by === "side" ? [] : lanes(),
     cutter: { diameter, wide },
     side: looks,
-    down: by === "side" ? tidy(cut.width + (seat.overhang === null ? 0 : pastEdge)) : 0,
+    down:
+      by === "side"
+        ? tidy(cut.width + (seat.overhang === null && !seat.table && !setup.matched ? 0 : pastEdge))
+        : 0,
   };
 
   function lanes(): FaceLane[] {

@@ -3,7 +3,7 @@ import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
-import { cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
+import { besideLedge, cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import {
   depthAxis,
@@ -73,7 +73,7 @@ export function faceWork(
           notes: toolNotes(place, cutForFluid(op)),
         }),
       );
-    if (op.looks !== null) steps.push(endHeight(op, state, place, name, make));
+    if (op.looks !== null) steps.push(endHeight(setup, state, place, name, make));
     steps.push(touchStep(setup, state, place, make));
     steps.push(...cuttingSteps(op, state, passes, { make, tick, asked }));
     // Only the scale is off: it is cleaned, deburred and measured once its size is cut.
@@ -122,6 +122,7 @@ export function faceWork(
       },
     ),
   );
+  if (op.matched) return steps;
   if (passes.length > 0 || op.sized) steps.push(measureStep(op, state, passes.length, true, op.to, make));
   return steps;
 }
@@ -150,13 +151,15 @@ type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>
 
 /** For a cut with the side of the cutter Z is touched on the top first: from there the cutter hangs as far down as it cuts. */
 function endHeight(
-  { cut }: FaceOperation,
+  setup: FaceSetup,
   state: FaceProgress | null,
   place: WalkPlace,
   tool: string,
   make: Make,
 ): FaceStep {
-  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, null);
+  const { cut } = faceOf(setup);
+  const ledge = besideLedge(setup);
+  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, null, { ledge });
   return make("pickup", "zero-z", pickup.title, {
     pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
     notes: pickup.warnings,
@@ -255,6 +258,14 @@ function cuttingSteps(
       ...(unchanged === null
         ? []
         : [tick(`unchanged-${pass.number}`, words("Found why nothing came off, and put it right"))]),
+      ...(op.matched && i === 0
+        ? [
+            tick(
+              "dyed",
+              words("Layout dye on the part of this side that is cut already, below, all along it"),
+            ),
+          ]
+        : []),
       lockTick({ number: pass.number, fed: op.cut.feedAlong, machine: asked.machine }, tick),
       ...(stoodStill ? [startedAgainTick(asked, pass.number, tick)] : []),
     ];
@@ -266,6 +277,7 @@ function cuttingSteps(
       minutes: minutesOfPasses(op, [pass]),
       notes: [
         ...(unchanged === null ? [] : [nothingCameOff(unchanged)]),
+        ...(op.matched ? [byDye(pass.last)] : []),
         ...(i === 0 && op.cut.first > 0
           ? [
               warn(
@@ -297,7 +309,7 @@ function cuttingSteps(
       ],
     });
     const measured = state?.measured.has(pass.number) ?? false;
-    const wanted = op.sized && left >= 1 && left <= readingsBeforeLast(op.limits);
+    const wanted = op.sized && !op.matched && left >= 1 && left <= readingsBeforeLast(op.limits);
     stoodStill = wanted || (measured && left > 0);
     return stoodStill ? [step, measureStep(op, state, pass.number, false, pass.sizeAfter, make)] : [step];
   });
@@ -316,6 +328,20 @@ function missed(state: FaceProgress | null, next: number): Mm | null {
   const came = Math.min(...before) - Math.min(...after);
   return meant < seen.least || came >= seen.share * meant ? null : meant;
 }
+
+/** domain.md 4: sides cut in two clampings are matched by layout dye. */
+const byDye = (last: boolean): Warning =>
+  last
+    ? warn(
+        rule(
+          "match.dye",
+        )`Go in a little at a time from here, a cut each, until the cutter just takes the dye off below: that is the size, whatever the figure says.`,
+      )
+    : note(
+        rule(
+          "match.sooner",
+        )`Where the dye below is marked already, stop: go no deeper, and take that for the last pass.`,
+      );
 
 const nothingCameOff = (meant: Mm): Warning =>
   stop(

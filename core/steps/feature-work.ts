@@ -136,7 +136,7 @@ export function featureWork(
             setup.device === "vBlocks" && !setup.seat.square
               ? { at: crownPlace(setup, locating, op, movesOf) }
               : null,
-            quill,
+            { quill },
           ),
           again("z"),
         );

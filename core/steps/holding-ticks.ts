@@ -3,7 +3,7 @@ import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts"
 import { mm } from "../quantity/index.ts";
 import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
-import { note, type Phrase, rule, say, warn, words } from "../working/index.ts";
+import { note, type Phrase, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
 /** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
@@ -214,12 +214,42 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
           ),
         ]
       : []),
-    ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, seat.tap, tick)] : []),
+    ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, liesOn(setup), tick)] : []),
   ];
 }
 
+/** How a part lies on its parallels: on both, where face below and face at the fixed jaw are true. */
+type Lies = "on both" | "raw" | "bought" | "jaw not clean";
+
+function liesOn(setup: Setup): Lies {
+  if (!setup.seat.tap) return "raw";
+  if (!isFaceSetup(setup)) return "on both";
+  const { faces } = setup.before;
+  const [fixed, down] = [faces[setup.seat.fixed], faces[downOf(setup.seat)]];
+  if (fixed.order !== null) return fixed.clean ? "on both" : "jaw not clean";
+  return down.order === null ? "bought" : "on both";
+}
+
+const eitherMayBeLoose: Record<Exclude<Lies, "on both">, Warning> = {
+  raw: note(
+    rule(
+      "M50.raw",
+    )`A raw face never lies on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and pull again. Then it may stay so: only the next face, cut from this seat, has to be true.`,
+  ),
+  bought: note(
+    rule(
+      "M50.bought",
+    )`Two faces that were bought need not be square to each other, so the part may lie on one only. Then it may stay so, if it does not rock: the face cut now is square to the one at the fixed jaw.`,
+  ),
+  "jaw not clean": note(
+    rule(
+      "M50.notClean",
+    )`The face at the fixed jaw is not clean, so the part may lie on one only. What is cut now is as much out of square as it stands: measure it before you go on from it.`,
+  ),
+};
+
 /** M50: parallels tried by hand. Under a raw face one may well be loose: that is an answer too, and needs no tapping. */
-function triedTick({ single }: ParallelsUnder, machined: boolean, tick: MakeTick): Tick {
+function triedTick({ single }: ParallelsUnder, lies: Lies, tick: MakeTick): Tick {
   const tried = tick(
     "tried",
     words(
@@ -228,7 +258,7 @@ function triedTick({ single }: ParallelsUnder, machined: boolean, tick: MakeTick
   );
   return answered(
     tried,
-    machined
+    lies === "on both"
       ? {
           id: "tried-loose",
           says: words("One is loose"),
@@ -242,11 +272,7 @@ function triedTick({ single }: ParallelsUnder, machined: boolean, tick: MakeTick
       : {
           id: "tried-loose",
           says: words("One is loose"),
-          then: note(
-            rule(
-              "M50.raw",
-            )`A raw face never lies on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and pull again. Then it may stay so: only the next face, cut from this seat, has to be true.`,
-          ),
+          then: eitherMayBeLoose[lies],
           serves: true,
         },
     tick,

@@ -47,7 +47,11 @@ export function CutCard({
     <>
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
         Pass {pass.number} of {passes.length}. {handle}{" "}
-        {screw.readout === null ? `by the dial to this depth in ${name}` : `until ${name} reads`}
+        {op.matched && pass.last
+          ? `until the cutter marks the dye, about at ${name}`
+          : screw.readout === null
+            ? `by the dial to this depth in ${name}`
+            : `until ${name} reads`}
       </chakra.h1>
       <chakra.p
         fontSize={{ base: "76px", md: "112px" }}

@@ -1,0 +1,50 @@
+import type { Mm } from "../quantity/index.ts";
+import { straight, type SpindleWay } from "./spindle-way.ts";
+
+/** A stretch of a row that is free for the cutter's center. */
+export interface Stretch {
+  y: Mm;
+  ends: readonly [low: Mm, high: Mm];
+}
+
+/** What may stand between the ends of two rows at a wall that runs aslant, mm: the pass along the wall takes it. */
+const leftAtEnds: Mm = 0.4;
+/** A stroke that brings no more than this is left out, mm. */
+const least: Mm = 0.3;
+
+export const worthwhile = ({ ends: [low, high] }: Stretch): boolean => high - low > least;
+
+/**
+ * Short strokes at the ends of two neighboring rows, where a wall runs aslant or round between them: without them a wedge would
+ * stand there at full depth. Each starts in what the rows have cleared.
+ * @param freeAt the stretches free for the cutter's center along a line
+ * @param r radius of the cutter, mm
+ */
+export function endStrokes(
+  one: Stretch,
+  other: Stretch,
+  freeAt: (y: Mm) => readonly Stretch[],
+  r: Mm,
+): SpindleWay[] {
+  // Circles at this distance along a wall leave a cusp of that height.
+  const apart = 2 * Math.sqrt(2 * r * leftAtEnds);
+  const between = (a: Stretch, b: Stretch, end: 0 | 1): SpindleWay[] => {
+    const reach = b.ends[end] - a.ends[end];
+    const dy = b.y - a.y;
+    if (Math.abs(dy) < least || Math.hypot(reach, dy) <= apart) return [];
+    const y = (a.y + b.y) / 2;
+    const from = end === 0 ? Math.max(a.ends[0], b.ends[0]) : Math.min(a.ends[1], b.ends[1]);
+    const found = freeAt(y).find(({ ends: [low, high] }) => low <= from + 1e-6 && from <= high + 1e-6);
+    if (!found) return [];
+    const outward = end === 0 ? -1 : 1;
+    if ((found.ends[end] - from) * outward <= least)
+      return [...between(a, found, end), ...between(found, b, end)];
+    // Further in than what the ends of the rows leave between them: it comes down in the clear.
+    const inner = from - (outward * Math.abs(dy)) / 2;
+    const start = Math.max(found.ends[0], Math.min(found.ends[1], inner));
+    const ends = end === 0 ? ([found.ends[0], start] as const) : ([start, found.ends[1]] as const);
+    const stroke = straight("x", y, ends, outward, { low: false, high: false }, "full");
+    return [stroke, ...between(a, found, end), ...between(found, b, end)];
+  };
+  return ([0, 1] as const).flatMap((end) => between(one, other, end));
+}

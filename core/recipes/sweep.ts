@@ -110,12 +110,17 @@ export function lanesAlong({ x, y, walls }: Area): {
 /** Widest lane of a roughing cutter, as a share of its diameter (domain.md 8). */
 export const widestLane = 0.6;
 
+/** A cutter this much narrower than a slot on each side still cuts it in one width, mm. */
+const hardlyNarrower = 0.2;
+
 /**
- * How many lanes clear between two walls. One down the middle where what it leaves is a light cut for the walls.
+ * How many lanes clear between two walls. One down the middle where what it leaves is a light cut for the walls, or where
+ * nothing cuts them after it and it is hardly narrower.
  * @param leave on each wall, mm
  */
 export function lanesBetween(across: Mm, diameter: Mm, leave: Mm): number {
-  if ((across - diameter) / 2 <= Math.max(leave, 0.2 * diameter) + 1e-9) return 1;
+  const light = leave > 0 ? Math.max(leave, 0.2 * diameter) : hardlyNarrower;
+  if ((across - diameter) / 2 <= light + 1e-9) return 1;
   return 1 + Math.max(1, Math.ceil((across - 2 * leave - diameter) / (widestLane * diameter) - 1e-9));
 }
 

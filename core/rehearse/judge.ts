@@ -136,11 +136,13 @@ export function judgePart({
       const cutout = untouched.has(feature.id) ? null : cutoutOf(feature, site);
       return cutout ? [{ id: feature.id, box: cutout.box }] : [];
     });
-    const featureAt = (p: Vec): string | null => {
-      const near = 1.5;
-      const found = boxes.filter(({ box }) =>
-        axisNames.every((axis, i) => p[i]! > box[axis][0] - near && p[i]! < box[axis][1] + near),
+    const near = 1.5;
+    const meeting = (low: Vec, high: Vec) =>
+      boxes.filter(({ box }) =>
+        axisNames.every((axis, i) => high[i]! > box[axis][0] - near && low[i]! < box[axis][1] + near),
       );
+    const featureAt = (p: Vec): string | null => {
+      const found = meeting(p, p);
       const size = ({ box }: (typeof boxes)[number]) =>
         axisNames.reduce((v, axis) => v * (box[axis][1] - box[axis][0] + 1), 1);
       return found.sort((a, b) => size(a) - size(b))[0]?.id ?? null;
@@ -151,10 +153,11 @@ export function judgePart({
         const thick = thickness(piece);
         const at = middleOf(piece.bounds);
         const feature = featureAt(at);
-        const may =
-          (feature === null
-            ? Math.max(unseen, form)
-            : Math.max(allowed.get(feature) ?? 0, unseen) + filletOf(corners.get(feature) ?? 0)) + unseen;
+        const { min: low, max: high } = piece.bounds;
+        // A skin along the walls of two that cross is one piece with what round cutters leave in the corners of both.
+        const beside = feature !== null ? [feature] : meeting(low, high).map(({ id }) => id);
+        const mayOf = (id: string) => Math.max(allowed.get(id) ?? 0, unseen) + filletOf(corners.get(id) ?? 0);
+        const may = Math.max(feature === null ? form : 0, unseen, ...beside.map(mayOf)) + unseen;
         if (thick <= may) continue;
         const where = sort === "below" ? blame(piece, strokes, pose, kit) : null;
         findings.push({

@@ -4,7 +4,7 @@ import { cuttingDiameter } from "../shop/index.ts";
 import { cutTime, type FeedChoice } from "./feed.ts";
 import { type FinishPass, finishPass, finishRubs } from "./finish-pass.ts";
 import type { Lanes } from "./lanes.ts";
-import { type Pass, passSchedule } from "./passes.ts";
+import { type Pass, passesForRest } from "./passes.ts";
 import { type Ready, settingOf } from "./ready.ts";
 
 /** Run-in and run-out beyond the cutter, mm. */
@@ -47,13 +47,7 @@ export function cutPlan(
   const setting = settingOf(ready, lanes.width);
   const travel = task.length + cuttingDiameter(cutter);
   const at = (keeps: Mm): CutPlan => {
-    const schedule = passSchedule(
-      tidy(task.total),
-      depth,
-      Math.min(keeps, task.total),
-      Math.min(underTheSkin(ready), depth),
-    );
-    const passes = schedule.ok ? schedule.value : [];
+    const passes = passesForRest(task.total, depth, keeps, Math.min(underTheSkin(ready), depth));
     const last = finishPass(ready, setting, feed, passes.at(-1)?.depth ?? keeps);
     const finishVf = told?.vf ?? last.vf;
     const roughs = passes.filter((p) => p.kind === "rough").length;

@@ -58,7 +58,7 @@ export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0):
  */
 export function passesForRest(rest: Mm, largest: Mm, finish: Mm, first: Mm = 0): Pass[] {
   if (rest <= 0) return [];
-  const allowance = rest <= Math.min(finish + leastFaceDepth, largest) ? rest : finish;
+  const allowance = rest <= Math.min(finish + leastFaceDepth, largest) ? rest : Math.min(finish, rest);
   const schedule = passSchedule(tidy(rest), largest, allowance, first);
   return schedule.ok ? schedule.value : [];
 }

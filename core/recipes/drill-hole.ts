@@ -1,7 +1,7 @@
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { drillPoint, type Point } from "../part/index.ts";
 import { cuttingDiameter, type Cutter, type Shop } from "../shop/index.ts";
-import { note, type Phrase, rule, say, type Warning, words } from "../working/index.ts";
+import { note, type Phrase, rule, say, warn, type Warning, words } from "../working/index.ts";
 import type { Work } from "./recipe.ts";
 
 /** A drill goes so far out of the far side of a through hole, beyond its point, mm. */
@@ -17,6 +17,8 @@ export interface HoleAsked {
   floor: Mm;
   /** Drawn out at the far side. */
   through: boolean;
+  /** It begins on the slope of a round. */
+  onSlope: boolean;
   /** Depth at which the part ends, mm: what goes deeper comes out, drawn so or not. */
   ends: Mm;
   exact: Mm;
@@ -49,6 +51,15 @@ export const spotWork = (asked: HoleAsked): Work =>
     },
     notes: [
       note(words("The spot decides where the hole lies: come to each place from one side, table locked.")),
+      ...(asked.onSlope
+        ? [
+            warn(
+              rule(
+                "M49.slope",
+              )`It begins on the slope of the round, where a drill runs off downhill. Mill a small flat there first, or spot it a little at a time, the table locked.`,
+            ),
+          ]
+        : []),
     ],
   });
 

@@ -11,6 +11,8 @@ import {
   type Part,
   type Prism,
   type Site,
+  sectionAt,
+  type ShaftSection,
 } from "../part/index.ts";
 import { type Dimension, type Limits, middle, type Mm, tidy } from "../quantity/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
@@ -117,7 +119,8 @@ export function depthsFrom(up: Face, [low, high]: readonly [Mm, Mm], sizes: Size
 }
 
 /** How deep below an approach face the metal begins at a place, after what was taken out before; mm. */
-export function metalFrom(up: Face, [x, y]: readonly [Mm, Mm], { before, sizes }: RecipePlace): Mm {
+export function metalFrom(up: Face, point: readonly [Mm, Mm], { before, sizes, site }: RecipePlace): Mm {
+  const [x, y] = point;
   const axis = axisOf(up);
   const [a, b] = acrossAxis(axis);
   const at = { [axis]: NaN, [a]: x, [b]: y } as Sizes;
@@ -126,7 +129,19 @@ export function metalFrom(up: Face, [x, y]: readonly [Mm, Mm], { before, sizes }
     .map((span) => depthsFrom(up, span, sizes))
     .sort((one, other) => one.top - other.top);
   // One below the other is one column.
-  return columns.reduce((deep, { top, floor }) => (top < deep + atEdge ? Math.max(deep, floor) : deep), 0);
+  const round = site.shaft && axis !== "length" ? roundAt(site.shaft, sizes.width, point) : 0;
+  return columns.reduce(
+    (deep, { top, floor }) => (top < deep + atEdge ? Math.max(deep, floor) : deep),
+    round,
+  );
+}
+
+/** How deep below the crown of its thickest section the round of a shaft lies at a place along it and beside its axis, mm. */
+function roundAt(shaft: readonly ShaftSection[], thickest: Mm, [along, beside]: readonly [Mm, Mm]): Mm {
+  const section = sectionAt(shaft, along);
+  if (!section) return 0;
+  const off = beside - thickest / 2;
+  return tidy(thickest / 2 - Math.sqrt(Math.max(0, (section.diameter / 2) ** 2 - off ** 2)));
 }
 
 /** Where a line through a place, along an axis, runs in what a prism took out. */

@@ -121,7 +121,7 @@ export function drawnSolid(part: Part, site: Site, out: ReadonlySet<string>, kit
 
 /** Lays a real part as the drawing lies: its bottom down, its front to the front, its low faces at nothing. */
 export function drawnPose({ solid, planes, machined }: Workpart): Pose {
-  // Machined faces lie as drawn, raw ones as they happen to: of each size the better face counts, and the better size first.
+  // Machined faces lie as drawn, raw ones as they happen to: of each size the better face counts, and first the size with more of them.
   const ways = (["height", "width", "length"] as const)
     .map((axis) => {
       const [low, high] = facesOf(axis);
@@ -129,10 +129,10 @@ export function drawnPose({ solid, planes, machined }: Workpart): Pose {
       return {
         axis,
         way: byHigh ? planes[high] : scaled(planes[low], -1),
-        good: machined[low] || machined[high],
+        good: Number(machined[low]) + Number(machined[high]),
       };
     })
-    .sort((a, b) => Number(b.good) - Number(a.good));
+    .sort((a, b) => b.good - a.good);
   const [first, second] = ways;
   const one = unit(first!.way);
   const two = unit(plus(second!.way, scaled(one, -dot(second!.way, one))));

@@ -28,23 +28,25 @@ export function endStrokes(
 ): SpindleWay[] {
   // Circles at this distance along a wall leave a cusp of that height.
   const apart = 2 * Math.sqrt(2 * r * leftAtEnds);
-  const between = (a: Stretch, b: Stretch, end: 0 | 1): SpindleWay[] => {
-    const reach = b.ends[end] - a.ends[end];
-    const dy = b.y - a.y;
-    if (Math.abs(dy) < least || Math.hypot(reach, dy) <= apart) return [];
-    const y = (a.y + b.y) / 2;
-    const from = end === 0 ? Math.max(a.ends[0], b.ends[0]) : Math.min(a.ends[1], b.ends[1]);
-    const found = freeAt(y).find(({ ends: [low, high] }) => low <= from + 1e-6 && from <= high + 1e-6);
-    if (!found) return [];
+  return ([0, 1] as const).flatMap((end) => {
     const outward = end === 0 ? -1 : 1;
-    if ((found.ends[end] - from) * outward <= least)
-      return [...between(a, found, end), ...between(found, b, end)];
-    // Further in than what the ends of the rows leave between them: it comes down in the clear.
-    const inner = from - (outward * Math.abs(dy)) / 2;
-    const start = Math.max(found.ends[0], Math.min(found.ends[1], inner));
-    const ends = end === 0 ? ([found.ends[0], start] as const) : ([start, found.ends[1]] as const);
-    const stroke = straight("x", y, ends, outward, { low: false, high: false }, "full");
-    return [stroke, ...between(a, found, end), ...between(found, b, end)];
-  };
-  return ([0, 1] as const).flatMap((end) => between(one, other, end));
+    // So far in both rows have cleared all of a cutter that comes down between them.
+    const inner = end === 0 ? Math.max(one.ends[0], other.ends[0]) : Math.min(one.ends[1], other.ends[1]);
+    const between = (a: Stretch, b: Stretch): SpindleWay[] => {
+      const dy = b.y - a.y;
+      if (Math.abs(dy) < least || Math.hypot(b.ends[end] - a.ends[end], dy) <= apart) return [];
+      const y = (a.y + b.y) / 2;
+      const found = freeAt(y).find(({ ends: [low, high] }) => low <= inner + 1e-6 && inner <= high + 1e-6);
+      if (!found) return [];
+      const reached = end === 0 ? Math.max(a.ends[0], b.ends[0]) : Math.min(a.ends[1], b.ends[1]);
+      const start = Math.max(found.ends[0], Math.min(found.ends[1], inner - outward * r));
+      const ends = end === 0 ? ([found.ends[0], start] as const) : ([start, found.ends[1]] as const);
+      const stroke =
+        (found.ends[end] - reached) * outward > least
+          ? [straight("x", y, ends, outward, { low: false, high: false }, "full")]
+          : [];
+      return [...stroke, ...between(a, found), ...between(found, b)];
+    };
+    return between(one, other);
+  });
 }

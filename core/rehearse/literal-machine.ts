@@ -39,6 +39,9 @@ export interface MachineAsked {
 /** Where a light way ends in a corner the round of the wall ahead is cut as well, as thick as the wall beside; mm². */
 const aheadInCorner = (thick: Mm, radius: Mm): number => (thick < radius ? thick * radius : 0);
 
+/** A move that takes no longer may find nothing: what it was told for was a sliver, minutes. */
+const soon = 0.1;
+
 /**
  * A person at the machine who knows nothing but what is told. It puts in what it is told to put in, turns the handles to the
  * figures it is told, with slack, zeros and tools as they are, and finds what comes of it. The metal is a body.
@@ -229,7 +232,7 @@ export class LiteralMachine {
     const [start, end] = strokes.pushedOff(tool, from, to, told);
     const removed = strokes.feed(tool, start, end, told);
     if (!removed) {
-      if (told.minutes > 0.02 && tool.cutter.kind !== "tap" && !told.spring)
+      if (told.minutes > soon && tool.cutter.kind !== "tap" && !told.spring)
         report.find("nothing", 0, told.how, to);
       return;
     }

@@ -16,7 +16,7 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
   const { run, middle, floor: deepest } = grooveRun(feature, place);
   const half = width.target / 2;
   const relief = feature.sizes.reliefWidth?.nominal ?? 0;
-  const narrow = Math.min(relief / 2, half);
+  const narrow = relief / 2;
   const measure: Measured = {
     size: "width",
     name: words(feature.sizes.pin ? "the V at the face, or over its pin" : "the V at the face"),
@@ -38,7 +38,6 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
           {
             task: "relief",
             title: say`Relief slot`,
-            // One way down the middle: its width only has to clear.
             sweep: { kind: "clear", area: reliefArea, leave: 0 },
             top: 0,
             floor: deepest,

@@ -42,7 +42,8 @@ export const vGrooveRules: FeatureRules<VGroove> = {
     if (middle === null || !own.width || !v) return null;
     const half = own.width.nominal / 2;
     const relief = own.reliefWidth?.nominal ?? 0;
-    const narrow = Math.min(relief / 2, half);
+    const narrow = relief / 2;
+    if (narrow >= half) return null;
     // Where the relief meets the flanks.
     const meets = v.depth * (1 - narrow / half);
     const floor = relief > 0 ? Math.max(own.reliefDepth?.nominal ?? v.depth + 1, meets) : v.depth;
@@ -67,10 +68,15 @@ export const vGrooveRules: FeatureRules<VGroove> = {
       site,
     );
   },
-  impossible: (feature) =>
-    feature.sizes.width && !vGroove(feature.sizes.width.nominal, angleOf(feature))
-      ? words("The angle between the flanks lies between 0 and 180 degrees.")
-      : null,
+  impossible: (feature) => {
+    const { width, reliefWidth } = feature.sizes;
+    if (!width) return null;
+    if (!vGroove(width.nominal, angleOf(feature)))
+      return words("The angle between the flanks lies between 0 and 180 degrees.");
+    return reliefWidth && reliefWidth.nominal >= width.nominal
+      ? words("The relief is as wide as the V: no flank is left of it. Draw a slot, or a narrower relief.")
+      : null;
+  },
   check: ({ sizes: own }) =>
     own.reliefWidth
       ? []

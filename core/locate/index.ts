@@ -20,8 +20,11 @@ export {
 } from "./pickup.ts";
 export * from "./quill.ts";
 export * from "./settle.ts";
-export { crownPlace, setupMoves, type Shifts } from "./setup-moves.ts";
+export { crownPlace, setupMoves, type Shifts, swathsOf } from "./setup-moves.ts";
+export { highestLeft } from "./highest-left.ts";
+export { pickupNow } from "./touchable.ts";
+export type { Swath } from "./standing.ts";
 export * from "./setup-frame.ts";
 export * from "./stop.ts";
 export * from "./touch.ts";
-export { topPickup } from "./touch-pickups.ts";
+export { topPickup, type TouchedOn } from "./touch-pickups.ts";

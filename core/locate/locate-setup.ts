@@ -1,16 +1,15 @@
 import { type Axis, axisOf, type Face, facesOf } from "../frame/index.ts";
-import { type Mm, mm } from "../quantity/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import { precise, rule, type Warning, warn } from "../working/index.ts";
 import type { LocateRequest, Pickup } from "./pickup.ts";
-import { type Datum, type SetupFrame, setupFrame, sideInSetup } from "./setup-frame.ts";
+import { type Datum, setupFrame, sideInSetup } from "./setup-frame.ts";
 import { sidePickup } from "./side-pickup.ts";
-import type { PartStanding } from "./standing.ts";
+import { pickupNow, type Touchable } from "./touchable.ts";
 import { crownPickup } from "./touch-pickups.ts";
 
 /** How a setup counts, with the pick-up of every axis. */
-export interface Locating extends PartStanding {
-  frame: SetupFrame;
+export interface Locating extends Touchable {
   pickups: Pickup[];
   /** Error of a place in X and Y together, mm, and half the tolerance it is held against; null where none is asked. */
   error: Mm;
@@ -46,20 +45,27 @@ export function locateSetup(request: LocateRequest): Locating {
   const frame = setupFrame(setup.at, fixedJaw, sizes, datum);
   const cutting = setup.operations.filter((o) => o.by !== "hand");
   const disc = isDisc(setup);
+  const { seat } = setup;
+  const above = seat.table
+    ? seat.standing
+    : tidy((seat.parallels?.height ?? 0) + seat.standing - request.vise.jawDepth);
+  const byFace = shaft
+    ? []
+    : (["x", "y"] as const).flatMap((axis) =>
+        facesOf(frame[axis].axis).map((face) => sidePickup(axis, datum[axis], frame, request, face)),
+      );
+  const part: Touchable = { frame, sizes, shaft, gone: request.gone, above, byFace };
   const pickups =
     cutting.length === 0
       ? []
       : [
           sidePickup("x", datum.x, frame, request),
           disc ? crownPickup(frame, request) : sidePickup("y", datum.y, frame, request),
-        ];
+        ].map((pickup) => pickupNow(pickup, part, []));
   const error = Math.hypot(...pickups.map((p) => p.error));
   const closest = setup.closest;
   return {
-    frame,
-    sizes,
-    shaft,
-    gone: request.gone,
+    ...part,
     pickups,
     error,
     closest,

@@ -76,6 +76,12 @@ export function crownPlace(
 const besideCrown = 1;
 const crownSkin = 0.05;
 
+/** What a cutter went over on some of its moves. */
+export const swathsOf = (
+  moves: readonly Stroke[],
+  { diameter }: Pick<FeatureOperation, "diameter">,
+): Swath[] => [...traced(moves, diameter)].flatMap(({ swath }) => swath ?? []);
+
 /** What each move of a cutter goes over, down to its end; null while it goes to its place, up clear. */
 function* traced(moves: readonly Stroke[], diameter: Mm): Generator<{ move: Stroke; swath: Swath | null }> {
   let at: Point = [0, 0];

@@ -15,7 +15,6 @@ import {
 } from "./pickup.ts";
 import { type Datum, positionOf, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
-import { cutAway, touchedFor } from "./touchable.ts";
 
 function toolFor(request: LocateRequest): {
   way: TouchWay;
@@ -63,18 +62,28 @@ function toolFor(request: LocateRequest): {
 /** A pin to touch with where no end mill is owned, mm. */
 const pinDiameter = 10;
 
-export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: LocateRequest): Pickup {
+/**
+ * The zero of X or Y.
+ * @param by the face that is touched for it, wherever zero lies; null as usual: the datum itself, or both sides to halve
+ */
+export function sidePickup(
+  axis: "x" | "y",
+  datum: Datum,
+  frame: SetupFrame,
+  request: LocateRequest,
+  by: Face | null = null,
+): Pickup {
   const { machine, sizes } = request;
   const screw = machine.axes[axis];
   const { way, tool, toucher, medium } = toolFor(request);
   const { name } = toucher;
   const slack = slackOf(screw);
-  const by = setBy(screw);
+  const setWith = setBy(screw);
   const off = tidy(tool / 2 + medium);
   const NAME = axis.toUpperCase();
   const between = withWords(way, name);
   const backOff = words("Back off from the face first, then up, and only then over the part.");
-  if (datum === "center" || request.wanted === "sides") {
+  if (by === null && (datum === "center" || request.wanted === "sides")) {
     const [low, high] = facesOf(frame[axis].axis);
     const half = sizes[frame[axis].axis] / 2;
     const [left, right] = frame[axis].sign > 0 ? [low, high] : [high, low];
@@ -93,7 +102,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       side: null,
       settings: [tidy(-half - off), tidy(half + off)],
       off,
-      by,
+      by: setWith,
       near: null,
       error: touchError(way, screw, true),
       title: say`Pick up the middle in ${NAME} ${between}`,
@@ -117,9 +126,7 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
       ],
     };
   }
-  const stands = touchedFor(datum, axis, frame, request);
-  const face = stands ?? datum;
-  const gone = stands === datum ? [] : cutAway(datum, stands);
+  const face = by ?? (datum as Face);
   const where = sideInSetup(frame, face)!;
   const jaw = atJaw(request, face);
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
@@ -142,16 +149,16 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
     side,
     settings: [setting],
     off: on,
-    by,
+    by: setWith,
     near: null,
     error: touchError(way, screw, false),
     title: say`Pick up the ${face} face${face === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
-      by === "readout"
+      setWith === "readout"
         ? [
             say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}; ${signs[way]}.`,
             ...turnedHalf,
-            say`Set ${NAME} to ${precise(mm(setting), 3)}: ${edge === 0 ? say`the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0` : say`the ${datum} face, from which the places count, then reads 0`}.`,
+            say`Set ${NAME} to ${precise(mm(setting), 3)}: ${edge === 0 ? say`the axis stands that far ${side === "minus" ? "before" : "past"} the edge, which then reads 0` : say`the ${zeroAt(datum)}, from which the places count, then reads 0`}.`,
             backOff,
           ]
         : [
@@ -159,17 +166,18 @@ export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, req
             ...turnedHalf,
             on < 1e-6
               ? say`Set the ${NAME} collar to 0: the axis stands over the edge. Go up clear.`
-              : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(on), 3)} on to the ${toward}: the axis stands over the ${edge === 0 ? "edge" : say`place of the ${datum} face, from which the places count`}. Set the collar to 0 again.`,
+              : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(on), 3)} on to the ${toward}: the axis stands over the ${edge === 0 ? "edge" : say`place of the ${zeroAt(datum)}, from which the places count`}. Set the collar to 0 again.`,
             words("From here on every place is turns and divisions from this zero."),
           ],
     warnings: [
-      ...gone,
       ...jaw,
       note(betweenWords(way, tool, medium)),
       warn(rule("M24.back")`After the touch back off, then up, then over the part: never down beside it.`),
     ],
   };
 }
+
+const zeroAt = (datum: Datum): string => (datum === "center" ? "middle" : `${datum} face`);
 
 /** When it is touched, by what it is touched with. */
 const signs: Readonly<Record<TouchWay, string>> = {

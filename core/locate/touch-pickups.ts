@@ -1,8 +1,8 @@
 import { discHeight } from "../recipes/index.ts";
 import { opposite } from "../frame/index.ts";
-import { type Mm, mm } from "../quantity/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Machine } from "../shop/index.ts";
-import { note, precise, rule, say, warn, words } from "../working/index.ts";
+import { note, type Phrase, precise, rule, say, warn, words } from "../working/index.ts";
 import {
   type LocateRequest,
   movesToTouch,
@@ -12,6 +12,7 @@ import {
   slackOf,
   type Toucher,
 } from "./pickup.ts";
+import type { Floor } from "./highest-left.ts";
 import { type SetupFrame, sideInSetup, sweepInSetup } from "./setup-frame.ts";
 import { depthScrew } from "./quill.ts";
 import { topSetting } from "./touch.ts";
@@ -57,19 +58,51 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
   };
 }
 
+/** What Z is touched on: the face that is up, or where that is not to be had. */
+export type TouchedOn =
+  | { what: "top" }
+  /** The crown of a shaft; at X where it stands for good, null where it does not. */
+  | { what: "crown"; at: Mm | null }
+  /** Straps left a ledge standing on the face that is up. */
+  | { what: "beside a ledge" }
+  /** Nothing is left of the face that is up. */
+  | { what: "floor"; floor: Floor };
+
+function nearOf(on: TouchedOn): Pickup["near"] {
+  if (on.what === "floor") return { x: on.floor.at.x, y: on.floor.at.y, z: null };
+  return on.what === "crown" && on.at !== null ? { x: on.at, z: null } : null;
+}
+
+/** How the tool comes to what it touches. */
+function comeDown(on: TouchedOn): Phrase {
+  switch (on.what) {
+    case "crown":
+      return say`Come down on the crown of the section that is cut, over the middle of the shaft${on.at === null ? say`` : say` at X ${precise(mm(on.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`;
+    case "beside a ledge":
+      return words(
+        "Come down over what was cut, beside the straps and the ledge they hold, until the paper just drags, the spindle turned by hand.",
+      );
+    case "floor":
+      return say`Nothing is left of the top. Come down on the floor that was cut at X ${precise(mm(on.floor.at.x), 1)} Y ${precise(mm(on.floor.at.y), 1)}, ${precise(mm(on.floor.below), 3)} below it, until the paper just drags, the spindle turned by hand.`;
+    default:
+      return words("Come down over the part until the paper just drags, the spindle turned by hand.");
+  }
+}
+
 /**
  * What Z is set to when a tool touches the face that is up through paper: every new tool anew.
  * @param quill whether the quill goes down, knee or head locked
- * @param round touched on the crown of a shaft; at X where it stands for good, null where it does not
- * @param ledge straps left a ledge standing on that face: it is touched beside it
  */
 export function topPickup(
   { machine, paper }: { machine: Machine; paper: Mm },
   toucher: Toucher,
   tilted: boolean,
-  round: { at: Mm | null } | null,
-  { quill = false, ledge = false }: { quill?: boolean; ledge?: boolean } = {},
+  on: TouchedOn,
+  quill = false,
 ): Pickup {
+  const floor = on.what === "floor" ? on.floor : null;
+  const setting = precise(mm(topSetting(-(floor?.below ?? 0), paper)), floor ? 3 : 2);
+  const would = floor ? "would then read" : "then reads";
   const screw = depthScrew(quill, machine);
   const tool = toucher.name;
   const by = setBy(screw);
@@ -85,12 +118,12 @@ export function topPickup(
     tool: 0,
     medium: paper,
     side: null,
-    settings: [topSetting(0, paper)],
-    off: paper,
+    settings: [topSetting(-(floor?.below ?? 0), paper)],
+    off: tidy(paper - (floor?.below ?? 0)),
     by,
-    near: round === null || round.at === null ? null : { x: round.at, z: null },
+    near: nearOf(on),
     error: touchError("paper", screw, false),
-    title: say`Touch the ${round ? "crown" : "top"} in Z with ${tool} and paper${quill ? ", by the quill" : ""}`,
+    title: say`Touch the ${on.what === "beside a ledge" ? "top" : on.what} in Z with ${tool} and paper${quill ? ", by the quill" : ""}`,
     order: [
       ...(quill
         ? [
@@ -99,18 +132,14 @@ export function topPickup(
             ),
           ]
         : []),
-      round
-        ? say`Come down on the crown of the section that is cut, over the middle of the shaft${round.at === null ? say`` : say` at X ${precise(mm(round.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`
-        : ledge
-          ? words(
-              "Come down over what was cut, beside the straps and the ledge they hold, until the paper just drags, the spindle turned by hand.",
-            )
-          : words("Come down over the part until the paper just drags, the spindle turned by hand."),
+      comeDown(on),
       quill
-        ? say`Set the scale of the quill to ${precise(mm(paper), 2)}: the top then reads 0, and the stop is set from there.`
+        ? say`Set the scale of the quill to ${setting}: the top ${would} 0, and the stop is set from there.`
         : by === "readout"
-          ? say`Set Z to ${precise(mm(paper), 2)}: the top then reads 0.`
-          : say`Set the Z collar to 0, lift clear, go ${precise(mm(paper), 2)} on and set it to 0 again: the paper is counted.`,
+          ? say`Set Z to ${setting}: the top ${would} 0.`
+          : floor
+            ? say`Set the Z collar to 0, lift ${precise(mm(tidy(floor.below - paper)), 3)} and set it to 0 again: there the top would be.`
+            : say`Set the Z collar to 0, lift clear, go ${precise(mm(paper), 2)} on and set it to 0 again: the paper is counted.`,
       words(
         quill
           ? "Let the quill up clear before the table is moved."

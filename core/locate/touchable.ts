@@ -1,33 +1,50 @@
 import { type Face, opposite } from "../frame/index.ts";
-import { type Mm, tidy } from "../quantity/index.ts";
+import type { Mm } from "../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../working/index.ts";
-import type { LocateRequest } from "./pickup.ts";
+import type { Pickup } from "./pickup.ts";
 import { positionOf, type SetupFrame } from "./setup-frame.ts";
-import { Standing } from "./standing.ts";
+import { type PartStanding, Standing, type Swath } from "./standing.ts";
 
-/** The face that is touched for a datum: itself, or the one opposite where nothing of it stands above the jaws; null where neither. */
-export function touchedFor(
-  datum: Face,
-  axis: "x" | "y",
-  frame: SetupFrame,
-  request: LocateRequest,
-): Face | null {
-  if (request.shaft || request.gone.length === 0) return datum;
-  return [datum, opposite(datum)].find((face) => standsClear(face, axis, frame, request)) ?? null;
+/** What of a part can be touched from the side in a setup. */
+export interface Touchable extends PartStanding {
+  frame: SetupFrame;
+  /** How much of it stands above the jaws, mm. */
+  above: Mm;
+  /** Each side face as a zero of its own: taken where the usual touch is not to be had. */
+  byFace: readonly Pickup[];
+}
+
+/**
+ * The zero of an axis by what stands now: as it is usually touched, or by one face where cuts took what is usually touched away
+ * above the jaws.
+ * @param swaths what cutters went over in this setup so far
+ */
+export function pickupNow(pickup: Pickup, part: Touchable, swaths: readonly Swath[]): Pickup {
+  const { axis, faces, datum } = pickup;
+  if (axis === "z" || part.shaft || part.gone.length + swaths.length === 0) return pickup;
+  const stands = (face: Face) => standsClear(face, axis, part, swaths);
+  const gone = faces.find((face) => !stands(face));
+  if (gone === undefined) return pickup;
+  const instead = part.byFace
+    .filter((p) => p.axis === axis)
+    .sort((a, b) => Number(b.faces[0] === datum) - Number(a.faces[0] === datum))
+    .find((p) => stands(p.faces[0]!));
+  const made = instead ?? pickup;
+  return { ...made, warnings: [cutAway(gone, instead?.faces[0] ?? null), ...made.warnings] };
 }
 
 /** So far inside a face it is asked whether it stands, and so far off the top and the jaws, mm. */
 const skin = 0.2;
 const rows = { along: 24, down: 8 } as const;
 
-/** Whether anything of a face can be touched above the jaws, after what features took out of it. */
-function standsClear(face: Face, axis: "x" | "y", frame: SetupFrame, request: LocateRequest): boolean {
-  const { sizes, setup, gone, vise } = request;
-  const standing = new Standing({ sizes, shaft: null, gone }, frame, 0);
-  const { seat } = setup;
-  const above = seat.table
-    ? seat.standing
-    : tidy((seat.parallels?.height ?? 0) + seat.standing - vise.jawDepth);
+/** Whether anything of a face can be touched above the jaws. */
+function standsClear(
+  face: Face,
+  axis: "x" | "y",
+  { sizes, gone, frame, above }: Touchable,
+  swaths: readonly Swath[],
+): boolean {
+  const standing = new Standing({ sizes, shaft: null, gone }, frame, 0, swaths);
   const inside = positionOf(face, sizes) === 0 ? skin : -skin;
   const other = axis === "x" ? "y" : "x";
   const at = (which: "x" | "y", place: Mm) => frame[which].sign * (place - frame[which].zero);
@@ -48,17 +65,16 @@ function standsClear(face: Face, axis: "x" | "y", frame: SetupFrame, request: Lo
   });
 }
 
-/** What is said where a datum cannot be touched itself. */
-export const cutAway = (datum: Face, face: Face | null): Warning[] => [
+/** What is said where a face cannot be touched any more. */
+const cutAway = (gone: Face, face: Face | null): Warning =>
   face === null
     ? warn(
         rule(
           "locate.gone",
-        )`Nothing is left of the ${datum} face above the jaws, nor of the one opposite: touch what is left of it below, or pick up a hole or wall that is cut and set its own place.`,
+        )`Nothing is left of the ${gone} face above the jaws, nor of the one opposite: touch what is left of it below, or pick up a hole or wall that is cut and set its own place.`,
       )
     : note(
-        rule(
-          "locate.gone",
-        )`Earlier cuts took the ${datum} face away above the jaws: the ${face} face opposite is touched, and the size between them is counted.`,
-      ),
-];
+        rule("locate.gone")`Cuts took the ${gone} face away above the jaws: the ${face} face ${
+          face === opposite(gone) ? "opposite " : ""
+        }is touched, and the size between is counted.`,
+      );

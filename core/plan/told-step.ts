@@ -197,13 +197,13 @@ function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null, c
 }
 
 const nearOf = ({ near }: Pickup): Extract<Instruction, { do: "zero" }>["near"] =>
-  near && (near.z === null ? { x: near.x, y: null } : { x: near.x, z: near.z });
+  near && (near.z === null ? { x: near.x, y: near.y ?? null } : { x: near.x, z: near.z });
 
 function pickupInstruction(step: Step, setup: FeatureSetup, plan: Plan): Instruction {
   const crown = setup.device === "vBlocks" && !setup.seat.square;
   const next = plan.steps.find((s) => s.op === step.op && s.move?.move.kind === "go")?.move?.move.to;
   const over = next?.x === undefined ? null : { x: next.x, y: crown ? null : (next.y ?? null) };
-  return zeroInstruction(step.pickup!, over, crown);
+  return zeroInstruction(step.pickup!, over, crown || step.pickup!.near?.y !== undefined);
 }
 
 /** The most that a move may take, as it was told: the pass along a wall, else the width and depth of the cut. */

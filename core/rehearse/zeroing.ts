@@ -54,7 +54,7 @@ export function takeZero(
   }
   if (setting !== null) handle.set(setting);
   else {
-    if (moveOn > 0) handle.moveTo(handle.at + toward[first.from] * moveOn);
+    if (moveOn !== 0) handle.moveTo(handle.at + toward[first.from] * moveOn);
     handle.set(0);
   }
   if (axis !== "z") {

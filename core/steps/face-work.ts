@@ -159,7 +159,9 @@ function endHeight(
 ): FaceStep {
   const { cut } = faceOf(setup);
   const ledge = besideLedge(setup);
-  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, null, { ledge });
+  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, {
+    what: ledge ? "beside a ledge" : "top",
+  });
   return make("pickup", "zero-z", pickup.title, {
     pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
     notes: pickup.warnings,

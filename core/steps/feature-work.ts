@@ -3,6 +3,11 @@ import { cautions, handlingTimes } from "../handbook/index.ts";
 import {
   featureMoves,
   setupMoves,
+  pickupNow,
+  highestLeft,
+  type TouchedOn,
+  type Swath,
+  swathsOf,
   type Locating,
   type Pickup,
   depthScrew,
@@ -85,7 +90,9 @@ export function featureWork(
           0,
           ...lost.flatMap((l) => (l.op === op.key && stales[l.cause].includes(axis) ? [l.seq] : [])),
         );
-      const sides = locating.pickups.filter((p) => !before || upright || again(p.axis) > 0);
+      const sides = locating.pickups
+        .filter((p) => !before || upright || again(p.axis) > 0)
+        .map((p) => pickupNow(p, locating, cutBefore(i, again(p.axis))));
       const early = sides.filter(({ toucher }) => !isCutter(toucher, op));
       const toucher = early[0]?.toucher;
       const since = Math.max(...(["x", "y"] as const).map(again));
@@ -133,10 +140,8 @@ export function featureWork(
             place,
             { kind: "cutter", id: op.cutter ?? "", name: op.toolName },
             op.tilt !== null,
-            setup.device === "vBlocks" && !setup.seat.square
-              ? { at: crownPlace(setup, locating, op, movesOf) }
-              : null,
-            { quill },
+            touchedOn(op, cutBefore(i, Math.max(since, again("z")))),
+            quill,
           ),
           again("z"),
         );
@@ -200,6 +205,25 @@ export function featureWork(
       notes: pickup.warnings,
       minutes: handlingTimes.touchOff,
       done: good,
+    });
+  }
+
+  function touchedOn(op: FeatureOperation, swaths: readonly Swath[]): TouchedOn {
+    if (setup.device === "vBlocks" && !setup.seat.square)
+      return { what: "crown", at: crownPlace(setup, locating, op, movesOf) };
+    const floor = highestLeft(setup, locating, swaths);
+    return floor ? { what: "floor", floor } : { what: "top" };
+  }
+
+  /** What cutters went over in this setup up to an operation, and in it up to when its zero was lost. */
+  function cutBefore(count: number, lostAt: number): Swath[] {
+    const { operations } = setup;
+    return operations.slice(0, count + 1).flatMap((op, i) => {
+      const moves = movesOf.get(op.key) ?? [];
+      const ticks = states.get(op.key)?.ticks;
+      const made =
+        i < count ? moves : moves.filter((m) => (ticks?.get(`move-${m.number}`) ?? Infinity) <= lostAt);
+      return swathsOf(made, op);
     });
   }
 

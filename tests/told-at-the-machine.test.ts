@@ -267,6 +267,22 @@ describe("a tick that cannot be given honestly has another answer", () => {
     expect(current.id).not.toBe(step.id);
   });
 
+  /** Held by its lowest quarter between bought faces: in the other schools one of them is cut first. */
+  const milled = (...faces: string[]) =>
+    block(
+      ...faces.map((face): [string, unknown] => [`stock/conditions/${face}`, "milled"]),
+      [
+        "overrides/byId/s",
+        { id: "s", at: "route", what: "school", value: "twoSetups", reason: "", since: "" },
+      ],
+      ["overrides/order", ["s"]],
+    );
+
+  test("where two bought faces meet one may be loose too: they need not be square", () => {
+    const { tick } = after(milled("front", "bottom"), "tried", "tried-loose");
+    expect([tick.done, tick.other!.then.phrase.id]).toEqual([true, "M50.bought"]);
+  });
+
   test("under a machined face it may not: the step waits", () => {
     const job = block();
     const machined = faceCuts(planOf(job)).find((s) => s.seat.tap && s.seat.parallels)!;

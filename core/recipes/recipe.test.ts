@@ -28,7 +28,26 @@ const pocket = (from: number, to: number): Prism => ({
 });
 
 const at = (up: "top" | "bottom", place: readonly [number, number], ...prisms: Prism[]): number =>
-  metalFrom(up, place, { before: [{ prisms } as unknown as Cutout], sizes } as unknown as RecipePlace);
+  metalFrom(up, place, {
+    before: [{ prisms } as unknown as Cutout],
+    sizes,
+    site: { sizes, shaft: null, middleOf: () => null },
+  } as unknown as RecipePlace);
+
+/** A shaft of 40 to half of its length, then 30. */
+const onShaft = (up: "top" | "left", place: readonly [number, number]): number =>
+  metalFrom(up, place, {
+    before: [],
+    sizes: { length: 100, width: 40, height: 40 },
+    site: {
+      sizes: { length: 100, width: 40, height: 40 },
+      shaft: [
+        { diameter: 40, from: 0, to: 50 },
+        { diameter: 30, from: 50, to: 100 },
+      ],
+      middleOf: () => null,
+    },
+  } as unknown as RecipePlace);
 
 describe("where metal begins below a face, after what was cut before", () => {
   test.each([
@@ -43,6 +62,10 @@ describe("where metal begins below a face, after what was cut before", () => {
     ["a cavity that does not come up to the face", at("top", [50, 30], pocket(10, 20)), 0],
     ["from below, a pocket that is open at the top only", at("bottom", [50, 30], pocket(28, 40)), 0],
     ["from below, one that goes through", at("bottom", [50, 30], pocket(0, 40)), 40],
+    ["on the crown of a shaft", onShaft("top", [20, 20]), 0],
+    ["on the crown of a thinner section", onShaft("top", [70, 20]), 5],
+    ["beside the axis, where the round falls away", onShaft("top", [20, 32]), 4],
+    ["at the end of a shaft", onShaft("left", [20, 32]), 0],
     ["a thread is drawn, not cut", at("top", [50, 30], { ...pocket(28, 40), thread: true }), 0],
   ])("%s", (_name, deep, expected) => {
     expect(deep).toBeCloseTo(expected, 6);

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { startTransition, type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
 import { fitDeviations } from "../../core/handbook/index.ts";
 import { type Change, type Conflict, valueAt } from "../../core/job/index.ts";
 import {
@@ -156,9 +156,10 @@ export function NumberEntry<T>({
       return;
     }
     keepDraft(path, "");
+    // The preview goes when what was saved is there, and no sooner: between the two the old size would show again.
     void submit
       .change([{ path, from, to: parsed ? parsed.value : null } as Change])
-      .then(() => preview(path, null));
+      .then(() => startTransition(() => preview(path, null)));
   };
   const type = (entered: string) => {
     const from = editing ? editing.from : valueAt(job, path);

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { type Change, changeOf } from "../../core/job/index.ts";
 import type { RecordEvent } from "../../core/steps/index.ts";
@@ -8,13 +8,22 @@ import { type Answer, type JobIntent, useJob } from "./job-context.tsx";
 export function useSubmit() {
   const { job, records, piece, reason } = useJob();
   const fetcher = useFetcher<Answer>();
-  const send = (intent: JobIntent) =>
-    fetcher.submit(intent, {
-      method: "post",
-      action: `/jobs/${job.id}`,
-      encType: "application/json",
-    });
-  const idle = fetcher.state === "idle";
+  // The fetcher says that it is busy, and shows what came back, when there is time for it; in between a press would act on what
+  // is no longer so.
+  const [sending, setSending] = useState(0);
+  const send = async (intent: JobIntent) => {
+    setSending((n) => n + 1);
+    try {
+      await fetcher.submit(intent, {
+        method: "post",
+        action: `/jobs/${job.id}`,
+        encType: "application/json",
+      });
+    } finally {
+      startTransition(() => setSending((n) => n - 1));
+    }
+  };
+  const idle = fetcher.state === "idle" && sending === 0;
   const lastSeen = records.at(-1)?.seq ?? 0;
   // What comes while the last is being saved, as from an instrument's cable, goes after it: sent at once it would name a record
   // that is no longer the last, and be refused as another tab's.

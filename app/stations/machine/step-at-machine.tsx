@@ -69,8 +69,8 @@ export function StepAtMachine({
   const act = () => {
     if (isCurrent && !settling && !gate.holds) send(...eventsOfPress(step));
   };
-  const finish = useOnceSettled(`${step.op} ${step.id}`, settling, act);
-  const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, act);
+  const press = useOnceSettled(`${step.op} ${step.id}`, settling, act);
+  const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, press.ask);
   const pad = padOf(step, {
     setup,
     mine,
@@ -81,7 +81,11 @@ export function StepAtMachine({
   const open = measures || extraPad ? pad : null;
 
   return (
-    <MachineFrame step={step} busy={settling} side={<OperationSide step={step} setup={setup} vise={vise} />}>
+    <MachineFrame
+      step={step}
+      busy={settling || press.waits}
+      side={<OperationSide step={step} setup={setup} vise={vise} />}
+    >
       <StepHead
         mine={mine}
         step={step}
@@ -122,7 +126,7 @@ export function StepAtMachine({
             before={open.before}
             readings={open.readings}
             initialText={sent}
-            {...(measures ? { onFinished: finish } : {})}
+            {...(measures ? { onFinished: press.ask } : {})}
             onReading={(reading) => {
               clearSent();
               send({ type: "reading", op: step.op, of: open.of, ...reading });

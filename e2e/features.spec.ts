@@ -25,7 +25,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await tabTo(page, page.getByRole("button", { name: "pocket", exact: true }));
   await page.keyboard.press("Enter");
   await expect(rows(page)).toHaveCount(6);
-  await expect(page.getByText("The pocket 1 is not whole yet").first()).toBeVisible();
+  await expect(page.getByText("The pocket 1 is incomplete").first()).toBeVisible();
   // A new feature takes the keyboard at its first size.
   await expect(page.getByLabel("Along the length", { exact: true })).toBeFocused();
   await typeInto(page, page.getByLabel("Along the length", { exact: true }), "20");
@@ -40,7 +40,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await expect(page.getByText(/are the same in the same place/).first()).toBeVisible();
   await page.getByRole("button", { name: "Mirror along the length" }).click();
   await expect(rows(page)).toHaveCount(8);
-  await page.getByRole("button", { name: "Take out" }).click();
+  await page.getByRole("button", { name: "Remove", exact: true }).click();
   await expect(rows(page)).toHaveCount(7);
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(rows(page)).toHaveCount(8);
@@ -54,7 +54,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await page
     .getByLabel("Along the length, from", { exact: true })
     .selectOption({ label: "hole 1, toward the right" });
-  await page.getByLabel("to its middle, along the length", { exact: true }).fill("40");
+  await page.getByLabel("to its center, along the length", { exact: true }).fill("40");
   await page.keyboard.press("Enter");
   await page.getByRole("button", { name: /^▸ hole 1/ }).click();
   await expect(page.getByText("hole 2 counts from it and moves with it.")).toBeVisible();
@@ -66,7 +66,7 @@ test("a part with eight features is entered by keyboard alone", async ({ strictP
   await openStation(page, "drawing");
   for (let left = 5; left > 0; left--) {
     await rows(page).first().click();
-    await page.getByRole("button", { name: "Take out" }).click();
+    await page.getByRole("button", { name: "Remove", exact: true }).click();
     await expect(rows(page)).toHaveCount(left - 1);
   }
   const before = await keys();
@@ -92,7 +92,7 @@ test("a part with eight features is entered by keyboard alone", async ({ strictP
         await page.keyboard.press("Tab");
         continue;
       }
-      const field = page.getByLabel(/^to its middle, along the/);
+      const field = page.getByLabel(/^to its center, along the/);
       const had = await field.count();
       await page.keyboard.press(key);
       await expect(field).toHaveCount(had + 1);
@@ -147,7 +147,7 @@ test("a part with eight features is entered by keyboard alone", async ({ strictP
   console.log(`eight features: ${pressed} keys`);
   // Two keys a second are slow typing: 360 are three minutes.
   expect(pressed).toBeLessThan(240);
-  await expect(page.getByText(/is not whole yet/)).toHaveCount(0);
+  await expect(page.getByText(/is incomplete/)).toHaveCount(0);
 });
 
 test("a shaft: a key looked up from its diameter, a wrong depth told, its figures with their working", async ({

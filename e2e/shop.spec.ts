@@ -17,11 +17,11 @@ test("a first shop: starter sets, a cutter changed, refused, copied, retired, an
   const teeth = page.getByLabel("teeth", { exact: true });
   await teeth.fill("0");
   await teeth.blur();
-  await expect(page.getByText("Not kept yet")).toBeVisible();
+  await expect(page.getByText("Not saved yet")).toBeVisible();
   await expect(teeth).toHaveValue("0");
   await teeth.fill("5");
   await teeth.blur();
-  await expect(page.getByText("Not kept yet")).toHaveCount(0);
+  await expect(page.getByText("Not saved yet")).toHaveCount(0);
   const drawers = page.getByRole("navigation", { name: "Drawers" });
   await drawers.getByRole("link", { name: /^Cutters/ }).click();
   await expect(page.getByRole("row", { name: /16 roughing end mill .* 5 / })).toBeVisible();

@@ -29,7 +29,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await typeInto(page, page.getByLabel("length, point 1"), "73.2");
   await typeInto(page, page.getByLabel("width, point 1"), "48");
   await typeInto(page, page.getByLabel("height, point 1"), "28.5");
-  await expect(page.getByText("The lump gives the part on all three sizes")).toBeVisible();
+  await expect(page.getByText("The stock cleans up to all three sizes")).toBeVisible();
 
   // 3 Setups and 4 Cuts: step through, and back.
   await page.keyboard.press("3");

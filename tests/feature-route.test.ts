@@ -228,7 +228,7 @@ describe("what the drawing check blocks is not planned", () => {
       featureOf("hole", "bad", "top", { sizes, first: "left 150" }),
       /goes out of the block/,
     ],
-    ["without its size", featureOf("hole", "bad", "top", { sizes: { depth: "10" } }), /is not whole yet/],
+    ["without its size", featureOf("hole", "bad", "top", { sizes: { depth: "10" } }), /is incomplete/],
     ["just inside", featureOf("hole", "bad", "top", { sizes, first: "left 90" }), null],
   ])("a hole %s", (_what, hole, reason) => {
     const good = featureOf("hole", "good", "top", { sizes, first: "left 30" });

@@ -116,7 +116,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                   <chakra.span color="quiet"> {job.sheet}</chakra.span>
                   <chakra.span display="block" fontSize="14px">
                     {job.status ? <Words of={job.status} /> : "not opened yet"}
-                    <chakra.span color="quiet"> · kept {when(job.changed)}</chakra.span>
+                    <chakra.span color="quiet"> · saved {when(job.changed)}</chakra.span>
                   </chakra.span>
                 </JobLink>
                 <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>
@@ -190,7 +190,7 @@ function ImportJob() {
   const goodWords: Partial<Record<Imported["kind"], Phrase>> = {
     added: words("The job is on the bench."),
     same: words("This job is here already, just as in the file."),
-    merged: words("What the file knew more was added."),
+    merged: words("New entries from the file were added."),
   };
   const good = imported && !tooLarge ? goodWords[imported.kind] : undefined;
   return (

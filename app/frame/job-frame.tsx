@@ -237,7 +237,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
     reason,
     setReason,
   };
-  const keptAt = `kept at ${timeOfDay(kept.changed)}`;
+  const keptAt = `saved at ${timeOfDay(kept.changed)}`;
   const undoFailed = undo.data && !undo.data.ok;
 
   return (

@@ -281,7 +281,7 @@ function EditMaterial({
       )}
       {answer?.ok && (
         <Notice severity="good" role="status">
-          Kept, and marked as yours. Plans reckon with it.
+          Saved, and marked as yours. Plans use it.
         </Notice>
       )}
       <Box display="flex" gap="10px" mt="8px" flexWrap="wrap">

@@ -33,7 +33,7 @@ type Read<T> = { ok: true; value: T; understood: Dimension } | { ok: false; prob
 function read(text: string, unit: LengthUnit): Read<Dimension> {
   const outcome = parseDimension(text, unit, fitDeviations);
   if (!outcome.ok) return { ok: false, problem: entryProblem(outcome.problem) };
-  if (outcome.value.nominal <= 0) return { ok: false, problem: words("A size must be more than nothing.") };
+  if (outcome.value.nominal <= 0) return { ok: false, problem: words("A size must be above zero.") };
   return { ok: true, value: outcome.value, understood: outcome.value };
 }
 

@@ -13,7 +13,7 @@ const whatWords: Partial<Record<Override["what"], string>> = {
   fixed: "seat",
   finish: "last pass",
 };
-const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "kept for later" };
+const stateWords = { applied: "applied", impossible: "not applied", withoutObject: "saved for later" };
 
 /** What became of one override, with its undo. */
 export function OverrideNotice({ report, onUndo }: { report: OverrideReport; onUndo: () => void }) {

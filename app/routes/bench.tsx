@@ -100,5 +100,5 @@ export default function Bench({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Your jobs are kept in this browser. Reload to see them." />;
+  return <Failure error={error} kept="Your jobs are saved in this browser. Reload to see them." />;
 }

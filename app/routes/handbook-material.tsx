@@ -65,5 +65,5 @@ export default function OneMaterial({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Your own handbook values are kept in this browser." />;
+  return <Failure error={error} kept="Your own handbook values are saved in this browser." />;
 }

@@ -22,5 +22,5 @@ export default function Materials({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Your jobs are kept on the bench." />;
+  return <Failure error={error} kept="Your jobs are saved on the bench." />;
 }

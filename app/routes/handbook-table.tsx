@@ -27,5 +27,5 @@ export default function Table({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Your jobs are kept on the bench." />;
+  return <Failure error={error} kept="Your jobs are saved on the bench." />;
 }

@@ -11,5 +11,5 @@ export default function JobMissing() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="The job is kept; only this address leads nowhere." />;
+  return <Failure error={error} kept="The job is saved; only this address leads nowhere." />;
 }

@@ -27,7 +27,7 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const kept = await loadJob(db, params.jobId);
   if (!kept)
     throw data(
-      "There is no such job in this browser. It may be kept in another one: export it there, import it here.",
+      "There is no such job in this browser. It may be saved in another one: export it there, import it here.",
       { status: 404 },
     );
   return { kept, equipment: await loadEquipment(db) };
@@ -67,7 +67,7 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
       kept={
         isRouteErrorResponse(error)
           ? "Nothing was changed."
-          : "What was kept before is still kept. Reload to go on."
+          : "What was saved before is still there. Reload to go on."
       }
     />
   );

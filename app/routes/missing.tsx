@@ -11,5 +11,5 @@ export default function Missing() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Your jobs are kept on the bench." />;
+  return <Failure error={error} kept="Your jobs are saved on the bench." />;
 }

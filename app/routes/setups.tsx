@@ -7,5 +7,5 @@ export default function Setups() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="The job itself is kept. Open another station, or reload." />;
+  return <Failure error={error} kept="The job itself is saved. Open another station, or reload." />;
 }

@@ -60,5 +60,5 @@ export default function ShopPage({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="What was entered before is still kept in this browser." />;
+  return <Failure error={error} kept="What was entered before is still saved in this browser." />;
 }

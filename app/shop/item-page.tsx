@@ -117,13 +117,13 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       )}
       {conflict && (
         <Notice severity="warn" role="alert">
-          It was changed in another tab meanwhile, so the last change was not kept. Yours still stands in its
+          It was changed in another tab meanwhile, so the last change was not saved. Yours still stands in its
           field: press Enter there if it should win.
         </Notice>
       )}
       {(stops.length > 0 || unread) && waiting && (
         <Notice severity="stop" role="status">
-          Not kept yet: {unread ? "a field cannot be read." : null}{" "}
+          Not saved yet: {unread ? "a field cannot be read." : null}{" "}
           {stops.map((f) => (
             <span key={f.key + f.severity}>
               <Words of={f.phrase} />{" "}

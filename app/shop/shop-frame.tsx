@@ -44,7 +44,7 @@ export function ShopFrame({
   const item = list && itemId ? mine[list].find((i) => i.id === itemId) : undefined;
   return (
     <ShopContext.Provider value={value}>
-      <TopLine place="Shop" detail={busy ? "keeping" : "kept in this browser"}>
+      <TopLine place="Shop" detail={busy ? "saving" : "saved in this browser"}>
         <Button onClick={undo} disabled={undos === 0} title="Undo (Ctrl+Z)">
           Undo
         </Button>

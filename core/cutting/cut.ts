@@ -155,7 +155,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       note(
         rule(
           "feed.below",
-        )`${quantity("chip", fz)} a tooth is below the range: ${feed.by === "hand" ? "a hand turns no faster" : "the next power feed would be above it"}.`,
+        )`${quantity("chip", fz)} a tooth is below the recommended chip load; ${feed.by === "hand" ? "hand feed is the limit" : "the next power feed would be above it"}.`,
       ),
     );
   }
@@ -165,7 +165,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       warn(
         rule(
           "M21.feed",
-        )`${quantity("chip", fz)} a tooth; this cutter bears ${quantity("chip", fzRange[1])}. ${quantity("feed", tableFeed(fzRange[1], cutter.teeth, speed.rpm))} would do.`,
+        )`${quantity("chip", fz)} a tooth; this cutter can take ${quantity("chip", fzRange[1])}. ${quantity("feed", tableFeed(fzRange[1], cutter.teeth, speed.rpm))} would do.`,
       ),
     );
   }

@@ -72,7 +72,7 @@ export function limitChart(cut: Cut, setting: Setting, powerFeeds: MmPerMin[]): 
     points: depths.map((depth) => [depth, at(depth)]),
   });
   const curves = [
-    curve("class", "force the machine bears", (depth) =>
+    curve("class", "force the machine can take", (depth) =>
       feedWithin((vf) => forceAt(setting, depth, fzOf(vf)).peak, cap.force, roof),
     ),
     curve("power", "spindle power", (depth) =>
@@ -110,7 +110,7 @@ export function limitShares(cut: Cut, setting: Setting): LimitShare[] {
   const rest = cut.limits.filter((l) => !goWithFeed.has(l.id) && l.allows.value > 0);
   const shares: LimitShare[] = [
     { id: "power", name: words("spindle power"), share: cut.power / (cap.power * full) },
-    { id: "class", name: words("force the machine bears"), share: cut.force.peak / cap.force },
+    { id: "class", name: words("force the machine can take"), share: cut.force.peak / cap.force },
     { id: "bending", name: words("bending"), share: cut.bending / cap.bending },
     ...rest.map((l) => ({ id: l.id, name: l.name, share: cut.depth / l.allows.value })),
   ];

@@ -196,7 +196,7 @@ export function gripForces(s: Setting): { slides: number; tips: number; rest: nu
   };
 }
 
-/** The depths that the force the machine bears, bending, and the grip allow at a feed, mm. */
+/** The depths that the force the machine can take, bending, and the grip allow at a feed, mm. */
 export function depthByForces(
   s: Setting,
   fz: Mm,
@@ -229,7 +229,7 @@ export function depthBySpindle(s: Setting, vf: number): { allows: Mm; hardAt: Mm
 }
 
 /**
- * Every limit on the depth of a pass at a feed: the cutter's rule and body, force the machine bears, spindle power or belt
+ * Every limit on the depth of a pass at a feed: the cutter's rule and body, force the machine can take, spindle power or belt
  * slip, bending, thin chips, then those from outside. Each says what it allows and what would lift it.
  * @param thin depth to which this feed keeps its chip no thicker than the range, mm; Infinity when not raised
  */
@@ -274,13 +274,13 @@ export function depthLimits(s: Setting, vf: number, thin: Mm): Limit[] {
     },
     {
       id: "class",
-      name: say`force the machine bears, ${ofOwn}, ${quantity("force", cap.force)} of ${quantity("force", forceBorne(machine))}`,
+      name: say`force the machine can take, ${ofOwn}, ${quantity("force", cap.force)} of ${quantity("force", forceBorne(machine))}`,
       allows: mm(byForce.force),
       lifts: say`${gentler}, or a stiffer machine`,
       hardAt: null,
       source:
         machine.ownForce === null
-          ? "cutting force the class bears (guess) until a pull test replaces it"
+          ? "cutting force the class can take (guess) until a pull test replaces it"
           : "own pull test",
     },
     {

@@ -111,7 +111,7 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
       warn(
         rule(
           "M21.speed",
-        )`${quantity("cuttingSpeed", vc)} at ${quantity("spindleSpeed", setting.rpm)}: ${tool} in this material bears ${bears}, the edge will not last. ${quantity("spindleSpeed", would)} would do.`,
+        )`${quantity("cuttingSpeed", vc)} at ${quantity("spindleSpeed", setting.rpm)}: ${tool} in this material allows ${bears}, the edge will not last. ${quantity("spindleSpeed", would)} would do.`,
       ),
     );
   } else if (vc > vcRange[1] * (1 + 1e-9)) {
@@ -119,7 +119,7 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
       warn(
         rule(
           "M21.tooFast",
-        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material bears ${bears}. A smaller cutter would do.`,
+        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material allows ${bears}. A smaller cutter would do.`,
       ),
     );
   } else if (slowed) {
@@ -137,10 +137,8 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
         fastest <= setting.rpm
           ? rule(
               "speed.topsOut",
-            )`The spindle tops out at ${quantity("spindleSpeed", fastest)}, below the range: ${tool} would bear more.`
-          : rule(
-              "speed.lowerNeighbor",
-            )`No step of the machine lies inside the range; the next lower one is taken.`,
+            )`Top spindle speed is ${quantity("spindleSpeed", fastest)}; ${tool} could run faster.`
+          : rule("speed.lowerNeighbor")`No spindle speed falls in the range; using the next one down.`,
       ),
     );
   }

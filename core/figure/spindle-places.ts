@@ -220,7 +220,7 @@ export function pocketPlaces(
       ...rings.map((ring): Shape => ({ kind: "line", points: put(ringWay(ring)), ink: "hidden" })),
       way(put(ringWay(finish))),
       ...axisCross(cx, cy, 5 * unit),
-      text(cx, size.y + 2 * margin + 4 * unit, "zero in the middle; the last ring drawn full", 3.6 * unit),
+      text(cx, size.y + 2 * margin + 4 * unit, "zero at the center; the last ring drawn full", 3.6 * unit),
     ],
   };
 }

@@ -43,13 +43,15 @@ export function feedDirection(
       end: atBack ? "right" : "left",
       why: rule(
         "M16.end",
-      )`Hang the end out at the ${atBack ? "right" : "left"} and let the cutter travel to the ${fixedJaw}: it cuts conventional and pushes the part to the fixed jaw.`,
+      )`Overhang the end on the ${atBack ? "right" : "left"} and feed the cutter toward the ${fixedJaw}: conventional milling, pushing the part against the fixed jaw.`,
     };
   if (kind === "slab" || kind === "groove")
     return {
       travel: "right",
       end: null,
-      why: rule("M16.stop")`The arbor pushes the part along the jaws: set a stop at the end it is pushed to.`,
+      why: rule(
+        "M16.stop",
+      )`The slab mill pushes the part along the jaws: set a stop at the end it is pushed to.`,
     };
   return {
     travel: atBack ? "left" : "right",

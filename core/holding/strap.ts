@@ -97,7 +97,7 @@ export function studWarnings(stack: StudStack, preload: number): Warning[] {
       warn(
         rule(
           "M47.preload",
-        )`The pull gives ${quantity("force", preload)}; a slot of ${mm(stack.slot)} bears about ${quantity("force", most)} (guess).`,
+        )`The pull gives ${quantity("force", preload)}; a slot of ${mm(stack.slot)} can take about ${quantity("force", most)} (guess).`,
       ),
     );
   return found;

@@ -108,7 +108,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     return refused(
       rule(
         "M11.narrow",
-      )`Straps reach ${mm(strapHold.reach)} in from each side; of ${mm(between)} too little is left free between them.`,
+      )`The straps cover ${mm(strapHold.reach)} on each side; too little of the ${mm(between)} between is left to cut.`,
       say`Hold it in the vise.`,
     );
   const longest = Math.max(...aids.filter((a) => a.kind === "stud").map((a) => a.to));

@@ -38,7 +38,7 @@ export function sprungByJaws(seat: Seat): Warning[] {
         warn(
           rule(
             "M41.sprung",
-          )`A plate ${mm(seat.standing)} thick springs up when ${mm(seat.between)} of it is squeezed: grip it lightly before the last pass, and read it clamped and free.`,
+          )`A plate ${mm(seat.standing)} thick bows up when squeezed across ${mm(seat.between)}: ease the grip before the last pass, and measure it clamped and again released.`,
         ),
       ]
     : [];

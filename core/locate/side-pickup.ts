@@ -105,12 +105,12 @@ export function sidePickup(
       by: setWith,
       near: null,
       error: touchError(way, screw, true),
-      title: say`Pick up the middle in ${NAME} ${between}`,
+      title: say`Pick up the center in ${NAME} ${between}`,
       order: [
         ...(way === "finderTurned" ? [turnAtEach] : []),
         say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
         say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
-        say`The middle is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
+        say`The center is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
           datum === "center"
             ? say`0.`
             : say`${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`
@@ -177,7 +177,7 @@ export function sidePickup(
   };
 }
 
-const zeroAt = (datum: Datum): string => (datum === "center" ? "middle" : `${datum} face`);
+const zeroAt = (datum: Datum): string => (datum === "center" ? "center" : `${datum} face`);
 
 /** When it is touched, by what it is touched with. */
 const signs: Readonly<Record<TouchWay, string>> = {

@@ -46,7 +46,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
     error: touchError("paper", screw, false),
     title: say`Touch the side of the shaft in Y with ${cutter.toolName} and paper`,
     order: [
-      say`Clear beside the shaft bring the cutter to X ${precise(mm(near.x), 3)} and Z ${precise(mm(near.z), 3)}: its middle is level with the middle of the shaft there. Then its edge to the ${where} side through paper, the spindle turned by hand.`,
+      say`Clear beside the shaft bring the cutter to X ${precise(mm(near.x), 3)} and Z ${precise(mm(near.z), 3)}: its center is level with the center of the shaft there. Then its edge to the ${where} side through paper, the spindle turned by hand.`,
       by === "readout"
         ? say`Set Y to ${precise(mm(before), 2)}: the side of the shaft then reads 0.`
         : say`Set the Y collar to 0, back off, move ${precise(mm(paper), 2)} further in than the touch beside the shaft, and set it to 0 again: the paper is counted.`,
@@ -77,7 +77,7 @@ function nearOf(on: TouchedOn): Pickup["near"] {
 function comeDown(on: TouchedOn): Phrase {
   switch (on.what) {
     case "crown":
-      return say`Come down on the crown of the section that is cut, over the middle of the shaft${on.at === null ? say`` : say` at X ${precise(mm(on.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`;
+      return say`Come down on the crown of the section that is cut, over the center of the shaft${on.at === null ? say`` : say` at X ${precise(mm(on.at), 1)}, where nothing is cut`}, until the paper just drags, the spindle turned by hand.`;
     case "beside a ledge":
       return words(
         "Come down over what was cut, beside the straps and the ledge they hold, until the paper just drags, the spindle turned by hand.",
@@ -161,7 +161,7 @@ export function topPickup(
             note(
               rule(
                 "M26.one",
-              )`Depth is one Z: if the quill was moved, bring it back to its stop and lock it; what knee and quill moved adds up.`,
+              )`Keep the quill locked at its stop; if you used it, its travel adds to the knee's.`,
             ),
           ]),
     ],

@@ -59,9 +59,7 @@ function checkSizes(part: Part, shop: Shop): DrawingFinding[] {
       found.push({
         axis,
         ...stop(
-          rule(
-            "drawing.zero",
-          )`The ${axis} must be more than nothing: its lower limit is ${mm(limits.lower)}.`,
+          rule("drawing.zero")`The ${axis} must be above zero: its lower limit is ${mm(limits.lower)}.`,
         ),
       });
       continue;

@@ -23,7 +23,7 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop):
       warn(
         rule(
           "M35.prove",
-        )`For ${what} the limits are ${precise(mm(width), 3)} apart; your best instrument is uncertain by ${precise(mm(best), 3)} and cannot prove it.`,
+        )`The tolerance band of ${what} is ${precise(mm(width), 3)}; your best instrument (±${precise(mm(best), 3)}) cannot inspect it.`,
       ),
     ];
   return best * 4 > width

@@ -295,7 +295,7 @@ function reportOn(
   const without: OverrideReport = {
     override,
     state: "withoutObject",
-    why: words("This plan has no such operation. It is kept for when it has."),
+    why: words("This plan has no such operation. It is saved for when it has."),
   };
   if (override.what === "first") {
     const wanted = features.find((f) => f.id === override.value);

@@ -64,7 +64,7 @@ export function recheckWarnings(
             warn(
               rule(
                 "M39.feature",
-              )`Face ${number(setup)} was cut again after what counts from it was cut: ${moved.join(", ")}. Measure again how far and how deep it lies.`,
+              )`Face ${number(setup)} was recut after what counts from it: ${moved.join(", ")}. Measure its place and depth again.`,
             ),
           ];
     if (stale.length === 0) return ofFeatures;
@@ -73,7 +73,7 @@ export function recheckWarnings(
       warn(
         rule(
           "M39.recut",
-        )`Face ${number(setup)} was cut again after ${faces([...new Set(stale.map(number))])} were cut from it. Check them again: squareness to face ${number(setup)}, and the ${axis} against the ${opposite(face)} face.`,
+        )`Face ${number(setup)} was recut after ${faces([...new Set(stale.map(number))])} had been cut from it. Check them again: squareness to face ${number(setup)}, and the ${axis} against the ${opposite(face)} face.`,
       ),
     ];
   });

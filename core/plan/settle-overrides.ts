@@ -85,7 +85,7 @@ function aidMissing(override: SeatOverride, setup: FaceSetup, context: RouteCont
   if (faceOf(setup).cut.kind !== "side" || setup.seat.overhang === null)
     return refused(
       words("Nothing hangs out in this setup: a jack has nothing to carry."),
-      words("Hang the end out, or take it back."),
+      words("Overhang the end, or go back to the plan's."),
     );
   const jack = jackUnder(setup.seat, context.vise, context.shop.aids);
   return jack.ok ? null : jack;
@@ -102,7 +102,7 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
   if (override.what === "fixed" && context.next(setup.before)?.hold === "quarter")
     return refused(
       words(
-        "Held by its lowest quarter all four sides are cut: which one is at the jaw follows from the way.",
+        "All four sides are cut while the bottom quarter is gripped; the method decides which face meets the fixed jaw.",
       ),
       words("Take another way of squaring it."),
     );
@@ -178,14 +178,14 @@ function settleOverrides(
       return {
         override,
         state: "withoutObject",
-        why: words("A face is cut one way, in the order of its school. It is kept for features."),
+        why: words("A face is cut one way, in the order of its school. It is saved for features."),
       };
     const setup = override.at === "route" ? undefined : setups.find((s) => keyOfSetup(s) === override.at);
     if (!setup) {
       return {
         override,
         state: "withoutObject",
-        why: words("This plan has no such cut. It is kept for when it has."),
+        why: words("This plan has no such cut. It is saved for when it has."),
       };
     }
     if (isOfSeat(override)) {

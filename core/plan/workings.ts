@@ -209,7 +209,7 @@ function cutWorking(
           line("left by rounding", mm(next.residue), { decimals: 3 }),
         ],
         notes: [
-          say`Every stop counts from the one zero, so that what rounding leaves never adds up.`,
+          say`Every stop counts from one zero, so rounding errors do not accumulate.`,
           say`Come to the stop in one direction, past the ${precise(mm(screw.backlash), 2)} of backlash.`,
         ],
       };

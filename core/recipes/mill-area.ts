@@ -215,7 +215,7 @@ export function startHoles(
       note(
         rule(
           "M27.drill",
-        )`Anywhere within ${mm(tidy(drillUnder / 2))}: the hole is cut away later.${through ? say` Its point goes out at the far side.` : say` Its point goes as deep as the floor less ${mm(0.2)}.`}`,
+        )`±${mm(tidy(drillUnder / 2))} is close enough: milling removes it.${through ? say` Let the point out at the far side.` : say` Stop the point ${mm(0.2)} above the floor.`}`,
       ),
     ],
   };

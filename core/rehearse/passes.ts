@@ -88,7 +88,7 @@ function untilDye(
   const { solid, bounds } = table.held!.piece;
   const handle = axes[told.axis];
   const i = told.axis === "x" ? 0 : 1;
-  const [low, high] = [bounds.min[i]! - 1, bounds.max[i]! + 1];
+  const [low, high] = [bounds.min[i] - 1, bounds.max[i] + 1];
   const [from, to] = into > 0 ? [low, high] : [high, low];
   const marks = [0.2, 0.5, 0.8].flatMap((share) => {
     const beside = bounds.min[1 - i]! + share * (bounds.max[1 - i]! - bounds.min[1 - i]!);

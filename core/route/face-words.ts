@@ -40,7 +40,7 @@ export function titleOf(setup: Facts): Phrase {
   if (setup.entry === "stays") return say`Still clamped. ${what}`;
   if (seat.table)
     return setup.entry === "swapped"
-      ? say`Straps over to the ${seat.table.over} edge, the part left where it is. ${what}`
+      ? say`Move the straps to the ${seat.table.over} edge without disturbing the part. ${what}`
       : say`${down} down on packing, strapped over the ${seat.table.over} edge. ${what}`;
   if (seat.overhang !== null && setup.from - setup.to > noCut)
     return say`${capital(fixed)} to the fixed jaw, the ${face} end out past the jaws. ${what}`;
@@ -112,7 +112,7 @@ function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
   const state = wordsFor.faceCondition[piece.faces[moving].condition];
   return isReference(piece, moving)
     ? say`The fixed jaw meets a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`
-    : say`The ${moving} face at the moving jaw is ${state}: a ${mm(seat.rod.diameter)} rod at the middle of the grip, ${mm(seat.rod.height)} above the bed, presses the block flat to the fixed jaw.`;
+    : say`The ${moving} face at the moving jaw is ${state}: a ${mm(seat.rod.diameter)} rod at the center of the grip, ${mm(seat.rod.height)} above the bed, presses the block flat to the fixed jaw.`;
 }
 
 function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): Phrase {

@@ -13,7 +13,7 @@ import { worked } from "./feature-ways.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { waysOfFeature } from "../recipes/index.ts";
 
-const noWay: Refusal = refused(words("There is no way to make it here."), words("Draw it another way."));
+const noWay: Refusal = refused(words("There is no way to cut it here."), words("Draw it another way."));
 
 /** A section of a shaft under a cutout that is thicker than the one in its middle, from which its depth counts; null for none. */
 function thickerPart(

@@ -50,7 +50,7 @@ export function readiness(
     return {
       what,
       state: good ? "ready" : "tooMuch",
-      found: say`${fine(rise)} over ${mm(over)} as entered; this job bears ${fine(may)}`,
+      found: say`${fine(rise)} over ${mm(over)} as entered; this job allows ${fine(may)}`,
       todo: good ? null : words(todo),
     };
   };
@@ -66,7 +66,7 @@ export function readiness(
     return {
       what,
       state: good ? "ready" : "tooMuch",
-      found: say`${fine(value)} as entered; this job bears ${fine(may)}`,
+      found: say`${fine(value)} as entered; this job allows ${fine(may)}`,
       todo: good ? null : words(todo),
     };
   };

@@ -145,7 +145,7 @@ export function checkItem(list: ShopList, item: unknown): ShopFinding[] {
 
 /** The schema's own words in plainer ones. */
 function plainer(message: string): string {
-  if (/expected number to be >0/.test(message)) return "must be more than nothing";
+  if (/expected number to be >0/.test(message)) return "must be above zero";
   const bound = /expected \w+ to be (>=|<=)(-?[\d.]+)/.exec(message);
   if (bound) return `must be ${bound[1] === ">=" ? "at least" : "at most"} ${bound[2]}`;
   if (/expected string to have >=1/.test(message)) return "nothing is written here";

@@ -126,7 +126,7 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     ),
     ...under(
       "Pull test and tram",
-      { key: "ownForce", label: "force it bears", kind: "number", unit: "N", mayBeEmpty: true },
+      { key: "ownForce", label: "force it can take", kind: "number", unit: "N", mayBeEmpty: true },
       { key: "ownSpring", label: "spring", kind: "number", unit: "N/µm", mayBeEmpty: true },
       { key: "tramAlong", label: "tram, rise along", kind: "signed", mayBeEmpty: true },
       { key: "tramAcross", label: "tram, rise across", kind: "signed", mayBeEmpty: true },

@@ -304,7 +304,7 @@ function cuttingSteps(
               note(
                 rule(
                   "M04.rounding",
-                )`Set to the nearest division, ${precise(mm(Math.abs(pass.residue)), 3)} is left ${pass.residue > 0 ? "uncut" : "over"}; the next stop counts from zero again, so it never adds up.`,
+                )`Nearest division ${pass.residue > 0 ? "leaves" : "cuts"} ${precise(mm(Math.abs(pass.residue)), 3)} ${pass.residue > 0 ? "uncut" : "deeper"}; stops count from zero, so errors do not accumulate.`,
               ),
             ]
           : []),

@@ -328,7 +328,7 @@ export function featureWork(
               note(
                 rule(
                   "M25.residue",
-                )`${axis.toUpperCase()} set to the nearest division is ${precise(mm(Math.abs(settled.residue)), 3)} off; the next place counts from zero again, so it never adds up.`,
+                )`Nearest division in ${axis.toUpperCase()} is ${precise(mm(Math.abs(settled.residue)), 3)} off; places count from zero, so errors do not accumulate.`,
               ),
             ),
         ],
@@ -493,7 +493,7 @@ function moveNotes(move: Stroke, op: FeatureOperation, { workHardens }: WalkPlac
         : note(words("Back out every so often to clear the chips; ease off where it breaks through.")),
     ];
   if (move.kind === "down" && move.cuts === "down")
-    return [warn(rule("M20.into")`Into solid metal: slowly, out again to clear chips.`)];
+    return [warn(rule("M20.into")`Plunging into solid: feed slowly and peck.`)];
   if (move.kind === "feed" && move.notPast)
     return [
       ...packedChips(move, op),

@@ -89,7 +89,7 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
 /** How parallels go in. */
 const parallelsIn = ({ height, inset, single }: ParallelsUnder): Phrase =>
   single
-    ? say`One parallel ${mm(height)} high on the bed, in the middle, ${mm(inset)} from the fixed jaw`
+    ? say`One parallel ${mm(height)} high on the bed, at the center, ${mm(inset)} from the fixed jaw`
     : inset > 0
       ? say`Parallels ${mm(height)} high on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
       : say`Parallels ${mm(height)} high on the bed, one at each jaw`;
@@ -120,7 +120,7 @@ function tableTicks({ seat, before }: FaceSetup, tick: MakeTick): Tick[] {
 const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
   tick("swap-watch", words("Indicator set against an edge that is cut, reading noted")),
   tick("swap-on", say`A strap over the ${seat.table?.over ?? ""} edge on and tight, over packing`),
-  tick("swap-off", words("Only then an old one off; the others the same way, one at a time")),
+  tick("swap-off", words("Then remove one old strap; swap the rest one at a time")),
 ];
 
 /**
@@ -161,7 +161,7 @@ const recheckedTick = (tick: MakeTick): Tick =>
     "rechecked",
     rule(
       "M14.moved",
-    )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. More: it stands otherwise than before; measure before the next cut`,
+    )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. If it reads more, the part has shifted: measure before the next cut`,
   );
 
 const heldTick = (tick: MakeTick): Tick =>

@@ -13,7 +13,7 @@ export function laneWords({ lanes, along, size, by }: FaceSweep): Phrase[] {
   const whole = lanes[0];
   if (!whole) return [];
   if (lanes.length === 1 && whole.over === null)
-    return [words("One lane, the cutter over the middle: it covers all of the face.")];
+    return [words("One lane, the cutter over the center: it covers the whole face.")];
   const across = along === "x" ? size.y : size.x;
   const [low, high]: [Side, Side] = along === "x" ? ["front", "back"] : ["left", "right"];
   // The first lane lies on the edge its numbers are counted from.
@@ -33,7 +33,7 @@ export function laneWords({ lanes, along, size, by }: FaceSweep): Phrase[] {
         : i === 0
           ? say`the ${edge} ${eye(far)}`
           : say`on to ${eye(far)} from the ${edge} edge`;
-    return say`Lane ${i + 1}: ${takes}; middle of the cutter ${where}.`;
+    return say`Lane ${i + 1}: ${takes}; center of the cutter ${where}.`;
   });
 }
 

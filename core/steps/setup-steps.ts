@@ -59,7 +59,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
     ...(setup.stays
       ? []
       : [
-          newStep(last, setup.number, "takeOut", "out", words("Loosen and take out"), {
+          newStep(last, setup.number, "takeOut", "out", words("Loosen and remove the part"), {
             ticks: takeOutTicks(setup, tickOf(last, -1)),
             notes: [
               warn(
@@ -123,5 +123,5 @@ function clampTitle({ seat, entry, device }: Setup): Phrase {
   if (entry === "swapped") return words("Check that nothing moved");
   if (device === "table") return words("Tighten in turn, then look along the edge");
   if (seat.tap) return words("Tighten, then tap it down");
-  return words(device === "vBlocks" ? "Tighten, then indicate" : "Tighten by hand feel");
+  return words(device === "vBlocks" ? "Tighten, then indicate" : "Snug the vise");
 }

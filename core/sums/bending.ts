@@ -38,7 +38,7 @@ export const bendingSum: Sum = {
     const tool = steppedBending(force, flutes, stickout - flutes, diameter, shank, e);
     if (tool === null || !(limit > 0))
       return refused(
-        words("All sizes are more than nothing."),
+        words("All sizes must be above zero."),
         words("Correct diameter, flutes, stickout, shank or what it may bend."),
       );
     const spring = classSpring[machineClasses.find((m) => m === c("class"))!];

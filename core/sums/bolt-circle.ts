@@ -22,7 +22,7 @@ export const boltCircleSum: Sum = {
     const holes = n("holes");
     if (!Number.isInteger(holes) || holes < 1 || holes > mostHoles || !(n("diameter") > 0))
       return refused(
-        words(`Holes are a whole number from 1 to ${mostHoles}, on a circle of more than nothing.`),
+        words(`Holes must be a whole number from 1 to ${mostHoles}, the circle above zero.`),
         words("Correct them."),
       );
     const r = n("diameter") / 2;

@@ -36,8 +36,7 @@ export const bossSum: Sum = {
   work: ({ n, c }) => {
     const [x, cutter, left] = [n("x"), n("cutter"), n("left")];
     const y = Number.isNaN(n("y")) ? x : n("y");
-    const none = () =>
-      refused(words("Boss and cutter have sizes of more than nothing."), words("Correct them."));
+    const none = () => refused(words("Boss and cutter sizes must be above zero."), words("Correct them."));
     if (c("shape") === "round") {
       const radius = roundPath(x, cutter, left, "boss");
       if (radius === null) return none();

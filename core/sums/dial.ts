@@ -47,7 +47,7 @@ export const dialSum: Sum = {
     const collar = dialReading(0, target, lead, division);
     if (travels === null || collar === null)
       return refused(
-        words("Backlash is not below nothing, and less than half a turn."),
+        words("Backlash cannot be negative, and must be less than half a turn."),
         words("Correct it."),
       );
     const { turns, divisions, divisionsPerTurn, residual } = move.value;
@@ -70,7 +70,7 @@ export const dialSum: Sum = {
           line("divisions", count(divisions), { sum: true }),
         ],
         notes: [
-          words("Every position counts from one zero: what a division leaves over never adds up."),
+          words("Every position counts from one zero: rounding errors do not accumulate."),
           words("Check the rough position with a rule: a whole turn out is the usual slip."),
         ],
       },

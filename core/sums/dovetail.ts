@@ -21,7 +21,7 @@ export const dovetailSum: Sum = {
     if (narrow === null || between === null || over === null)
       return refused(
         words(
-          "The pins do not fit into it, or the flanks meet: widths, depth and pins are more than nothing, the angle under 90°.",
+          "The pins do not fit, or the flanks meet: widths, depth and pins must be above zero, the angle under 90°.",
         ),
         words("Take smaller pins, less depth, or a steeper flank."),
       );

@@ -29,7 +29,7 @@ export const finishSum: Sum = {
     const perTooth = feedMarkRa(fz, radius);
     const perTurn = feedMarkRa(fz * teeth, radius);
     if (perTooth === null || perTurn === null || !(fz > 0) || !(teeth >= 1))
-      return refused(words("Feed, teeth and radius are more than nothing."), words("Correct them."));
+      return refused(words("Feed, teeth and radius must be above zero."), words("Correct them."));
     const oneWorks = teeth > 1 && runOut >= fz;
     const feed = Number.isNaN(n("ra")) ? null : feedForRa(n("ra"), radius);
     const cusp = Number.isNaN(n("stepover")) ? null : cuspHeight(n("stepover"), radius);

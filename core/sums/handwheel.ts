@@ -18,7 +18,7 @@ export const handwheel: Sum = {
   work: ({ n }) => {
     const [lead, division, feed, distance] = [n("lead"), n("division"), n("feed"), n("distance")];
     if (!(feed > 0) || !(lead > 0) || !(division > 0))
-      return refused(words("Lead, division and feed are more than nothing."), words("Correct them."));
+      return refused(words("Lead, division and feed must be above zero."), words("Correct them."));
     const move = dialMove(distance, lead, division);
     if (!move.ok) return move;
     const { turns, divisions, divisionsPerTurn, residual } = move.value;
@@ -58,7 +58,7 @@ export const handwheel: Sum = {
           }),
           line("left by rounding", mm(residual), { decimals: 4 }),
         ],
-        notes: [say`Count from one zero, turning one way: what rounding leaves then never adds up.`],
+        notes: [say`Count from one zero, turning one way: rounding errors then do not accumulate.`],
       },
       warnings,
     });

@@ -8,7 +8,7 @@ import { number, type Sum } from "./sum.ts";
 export const pocketSum: Sum = {
   id: "pocket",
   title: "Pocket",
-  what: "The rings of the spindle round the middle of a pocket, from the inside out, and the last one along its walls.",
+  what: "The rings of the spindle round the center of a pocket, from the inside out, and the last one along its walls.",
   fields: [
     number("x", "Along X", "length", { mm: "40", in: "1.5" }),
     number("y", "Along Y", "length", { mm: "30", in: "1" }),

@@ -105,7 +105,7 @@ export const speedFeed: Sum = {
           }),
           line("feed per tooth, low", quantity("chip", fzLow), { source: feedSource }),
           line("high", quantity("chip", fzHigh)),
-          line("taken: the middle", quantity("chip", fz), { sum: true }),
+          line("taken: the mean", quantity("chip", fz), { sum: true }),
           line("table feed", quantity("feed", vf), {
             sum: true,
             formula: "table-feed",

@@ -53,7 +53,7 @@ export const strapSum: Sum = {
     const stud = studLength(stack);
     if (bolt === null || !share || !needed || !whole || !(n("slot") > 0))
       return refused(
-        words("Stud, pull, distances and slot are more than nothing; straps and stops are whole."),
+        words("Stud, torque, distances and slot must be above zero; straps and stops are whole numbers."),
         words("Correct them."),
       );
     const warnings: Warning[] = [...oneStrapTurns(n("straps"), n("stops")), ...studWarnings(stack, bolt)];

@@ -44,7 +44,7 @@ export const tiltSum: Sum = {
     const marks = tramMarks(n("diameter"), n("width"), tilt, tilt);
     if (!marks || !(n("sweep") > 0))
       return refused(
-        words("The lane is no wider than the cutter, and the sweep more than nothing."),
+        words("The lane can be no wider than the cutter, and the sweep must be above zero."),
         words("Correct lane, cutter or sweep."),
       );
     const ridge = n("ridge");
@@ -103,7 +103,7 @@ export const tiltSum: Sum = {
                     ["lanes apart", mm(n("width"))],
                   ],
                 }),
-                line("swing of the indicator to take out", shows!, { decimals: 3, sum: true }),
+                line("swing of the indicator to correct", shows!, { decimals: 3, sum: true }),
               ]),
         ],
         notes: [

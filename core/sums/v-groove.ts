@@ -18,7 +18,7 @@ export const vGrooveSum: Sum = {
     const pin = pinInV(n("width"), n("angle"), n("pin"));
     if (!v || !pin)
       return refused(
-        words("Width and pin are more than nothing, the angle between 0° and 180°."),
+        words("Width and pin must be above zero, the angle between 0° and 180°."),
         words("Correct them."),
       );
     return done({

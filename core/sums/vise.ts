@@ -40,7 +40,7 @@ export const viseSum: Sum = {
     const tip = clamp === null ? null : tipInJaws(clamp, n("force"), n("above"), n("grip"));
     if (clamp === null || !tip)
       return refused(
-        words("Pull, lead, force, grip and height are more than nothing."),
+        words("Torque, lead, force, grip and height must be above zero."),
         words("Correct them."),
       );
     const mu = frictionOf(c("friction"));
@@ -93,7 +93,7 @@ export const viseSum: Sum = {
               ["grip", mm(n("grip"))],
               ["height", mm(n("above"))],
             ],
-            source: "about the top of the jaw, the clamp force at the middle of the grip",
+            source: "about the top of the jaw, the clamp force at the center of the grip",
           }),
           line("the smaller of both", quantity("force", Math.min(holds, tips)), { sum: true }),
         ],

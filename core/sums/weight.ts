@@ -54,7 +54,7 @@ export const weightSum: Sum = {
     const weight = weightOf(shapes[c("shape")]!, material.density);
     if (!weight || !(n("count") >= 1))
       return refused(
-        words("Sizes are more than nothing, a wall less than half the outside, pieces at least one."),
+        words("Sizes must be above zero, a wall less than half the outside, pieces at least one."),
         words("Correct the sizes."),
       );
     const mass = weight.mass * n("count");

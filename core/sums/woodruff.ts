@@ -25,7 +25,7 @@ export const woodruffSum: Sum = {
     const seat = woodruffSeat(key, shaft);
     if (!seat || n("medium") < 0)
       return refused(
-        words("The key is wider or deeper than the shaft, or the gap is below nothing."),
+        words("The key is wider or deeper than the shaft, or the gap is negative."),
         words("Take a larger shaft or a smaller key."),
       );
     const { depth, length } = seat;

@@ -51,7 +51,7 @@ export function OwnConditions({
     (what) => own.reportOf(what) ?? [],
   );
 
-  const readDepth = (text: string) => readOwnLength(text, unit, "A depth must be more than nothing.");
+  const readDepth = (text: string) => readOwnLength(text, unit, "Depth must be above zero.");
   const readNumber =
     (factor: number, name: string) =>
     (text: string): OwnRead => {
@@ -104,8 +104,8 @@ export function OwnConditions({
       ))}
       {own.refused && (
         <Notice severity="warn" role="alert">
-          Something was changed in another tab meanwhile, so yours was not kept. It still stands in its field:
-          press "Use mine" again.
+          Something was changed in another tab meanwhile, so yours was not saved. It still stands in its
+          field: press "Use mine" again.
         </Notice>
       )}
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 18px">

@@ -82,13 +82,13 @@ export function FaceTable() {
   );
 }
 
-/** An Ra is more than nothing. */
+/** An Ra is above zero. */
 const roughness = {
   ...numberEntry("count"),
   parse: (text: string, unit: "mm" | "in") => {
     const read = numberEntry("count").parse(text, unit);
     return read.ok && read.value <= 0
-      ? { ok: false as const, problem: { parts: ["An Ra is more than nothing, in µm: 3.2 for example."] } }
+      ? { ok: false as const, problem: { parts: ["Ra must be above zero, in µm: 3.2 for example."] } }
       : read;
   },
 };

@@ -169,7 +169,7 @@ export function Features({
                     <Button disabled={i === features.length - 1} onClick={() => swap(feature.id, 1)}>
                       Later
                     </Button>
-                    <Button onClick={() => takeOut(feature.id)}>Take out</Button>
+                    <Button onClick={() => takeOut(feature.id)}>Remove</Button>
                   </Box>
                 </>
               )}
@@ -290,7 +290,7 @@ function FeatureRow({
         <b>
           {open ? "▾" : "▸"} {name}
         </b>{" "}
-        on the {feature.face} face{centered ? ", in the middle" : ""}
+        on the {feature.face} face{centered ? ", centered" : ""}
         <chakra.span color={found.length > 0 ? "warn" : "good"}>
           {found.length > 0 ? ` · ▲ ${found.length} to look at` : " · ● nothing against it"}
         </chakra.span>

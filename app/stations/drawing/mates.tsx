@@ -122,7 +122,7 @@ export function Mates() {
                   </>
                 )}
                 <Box pt="18px" className="no-print">
-                  <Button onClick={() => takeOut(mate.id)}>Take out</Button>
+                  <Button onClick={() => takeOut(mate.id)}>Remove</Button>
                 </Box>
               </Box>
             );

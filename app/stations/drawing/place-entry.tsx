@@ -55,7 +55,7 @@ export function PlaceEntry({
       />
       {needsDimension(place) && (
         <NumberEntry
-          label={`to its middle, along the ${axis}`}
+          label={`to its center, along the ${axis}`}
           path={`${path}/at`}
           kind={dimensionEntry}
           value={place.at}

@@ -62,7 +62,7 @@ export function ShaftSections({ shaft }: { shaft: Shaft }) {
             />
             {order.length > 1 && (
               <Box pt="20px" className="no-print">
-                <Button onClick={() => takeOut(id)}>Take out section {i + 1}</Button>
+                <Button onClick={() => takeOut(id)}>Remove section {i + 1}</Button>
               </Box>
             )}
           </Box>

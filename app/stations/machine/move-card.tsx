@@ -110,7 +110,7 @@ export function MoveCard({
             .
           </>
         ) : move.kind === "feed" ? (
-          "Past the edge of the part: anywhere clear of it will do."
+          "Run off the end: the exact stop does not matter."
         ) : (
           <>
             Within{" "}

@@ -243,7 +243,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
             >
               <Figure of={mm(reading.value)} decimals={3} />
               {reading.questioned.length > 0 && (
-                <chakra.span color="warn" title="asked about, and kept as it is">
+                <chakra.span color="warn" title="asked about, and saved as typed">
                   &nbsp;▲
                 </chakra.span>
               )}

@@ -39,11 +39,11 @@ export function Retarget({ spare }: { spare: Spare }) {
       </chakra.h3>
       <chakra.p mb="10px">
         <b>Other stock.</b> The {spare.axis} must be at least{" "}
-        <Figure of={mm(spare.limits.upper + spare.skins)} /> at its smallest. Measure the other lump and type
+        <Figure of={mm(spare.limits.upper + spare.skins)} /> at its smallest. Measure the other blank and type
         its sizes above.
       </chakra.p>
       <chakra.p mb="6px">
-        <b>A new size.</b> With the skins off, this lump gives up to <Figure of={mm(spare.reachable)} />.
+        <b>A new size.</b> With the skins off, this stock cleans up to <Figure of={mm(spare.reachable)} />.
         Whoever made the drawing must agree; it is recorded as a deviation.
       </chakra.p>
       {moves.length > 0 && (
@@ -85,7 +85,7 @@ export function Retarget({ spare }: { spare: Spare }) {
         {!read.ok ? (
           <Words of={entryProblem(read.problem)} />
         ) : !fits ? (
-          "The lump does not give this size either."
+          "The stock does not clean up to this size either."
         ) : (
           ""
         )}

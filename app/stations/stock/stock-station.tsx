@@ -221,7 +221,7 @@ export function StockStation() {
             </Table>
             {weights && (
               <chakra.p fontSize="14px" color="quiet" mt="6px">
-                The lump weighs about <Figure of={quantity("mass", weights.lump)} />, the part{" "}
+                The stock weighs about <Figure of={quantity("mass", weights.lump)} />, the part{" "}
                 <Figure of={quantity("mass", weights.part)} />.
                 {weights.lump > heavy && " Lift it with help or a hoist, and put wood on the table."}
               </chakra.p>
@@ -244,7 +244,7 @@ export function StockStation() {
               ) : null;
             })}
             {plan.spareVerdict === "enough" && (
-              <Notice severity="good">The lump gives the part on all three sizes. Next: Setups (3).</Notice>
+              <Notice severity="good">The stock cleans up to all three sizes. Next: Setups (3).</Notice>
             )}
           </>
         )}

@@ -123,7 +123,7 @@ function notWhole(feature: Feature, name: string, features: readonly Feature[], 
   const impossible = rules.impossible?.(feature, site);
   return impossible
     ? stop(rule("drawing.impossible")`The ${name} cannot be: ${impossible}`)
-    : stop(rule("drawing.unfinished")`The ${name} is not whole yet: fill in what is empty.`);
+    : stop(rule("drawing.unfinished")`The ${name} is incomplete: enter the missing sizes.`);
 }
 
 function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warning[] {

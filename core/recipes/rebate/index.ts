@@ -64,9 +64,7 @@ export const rebateRecipe: Recipe<OfKind<"rebate">> = (feature, place) => {
   return [
     {
       name: "rings round it",
-      why: words(
-        "All four sides are cut from one zero, so what stands is in the middle of what was picked up.",
-      ),
+      why: words("All four sides are cut from one zero, so what stands is centered on what was picked up."),
       up,
       works,
     },

@@ -152,7 +152,7 @@ function oneGo(asked: AreaAsked, width: { target: Mm; upper: Mm; lower: Mm }, cl
   };
   return {
     name: "a cutter of the slot's width",
-    why: say`One way makes the width, ${mm(width.target)} and what the cutter runs out.`,
+    why: say`One pass cuts full width: ${mm(width.target)} plus run-out.`,
     up: asked.up,
     works: [work],
   };

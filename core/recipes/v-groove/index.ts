@@ -129,7 +129,7 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
     works: [...reliefWork, stairs, ...works],
   });
   return [
-    way("stairs, then a cutter of the angle", "One pass along the middle makes both flanks alike.", [form]),
+    way("stairs, then a cutter of the angle", "One pass along the center makes both flanks alike.", [form]),
     way(
       "stairs, then the head tilted",
       "The side of an end mill cuts each flank; the same Z on both.",

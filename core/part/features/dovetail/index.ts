@@ -105,7 +105,7 @@ export const dovetailRules: FeatureRules<Dovetail> = {
   impossible: (feature) =>
     feature.sizes.wide && feature.sizes.depth && !widths(feature)
       ? words(
-          "Its flanks meet before its whole depth, or the angle is none between 0 and 90 degrees: make it wider, shallower or steeper.",
+          "Its flanks meet before its full depth, or the angle is not between 0 and 90 degrees: draw it wider, shallower or steeper.",
         )
       : null,
   /** No cutter for it, by angle and by the neck it must go through. */

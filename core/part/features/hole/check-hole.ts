@@ -103,7 +103,7 @@ function nearEdge(feature: Hole, name: string, diameter: Mm, site: Bench["site"]
         warn(
           rule(
             "drawing.tappedEdge",
-          )`The middle of ${name} lies ${mm(least)} from an edge; a thread wants at least its diameter, ${mm(diameter)}, or the edge bulges.`,
+          )`The center of ${name} is ${mm(least)} from an edge; a thread wants at least its diameter, ${mm(diameter)}, or the edge bulges.`,
         ),
       ]
     : [];

@@ -1,0 +1,137 @@
+import "fake-indexeddb/auto";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import type { Job } from "../../../core/job/index.ts";
+import type { RecordEvent, Step } from "../../../core/steps/index.ts";
+import { appended } from "../../../core/steps/index.ts";
+import { block, cheekBlock, featureList, featureOf } from "../../../tests/support/cheek-block.ts";
+import { jobStub } from "../../../tests/support/job-stub.tsx";
+import { walk } from "../../../tests/support/walker.ts";
+import type { JobIntent } from "../../instruments/job-context.tsx";
+import { MachineStation } from "./machine-station.tsx";
+
+/** The station at the machine, with a real plan behind it, from some step on. */
+function openAt(job: Job, until: (step: Step) => boolean, more: RecordEvent[] = []) {
+  const sent: RecordEvent[] = [];
+  const records = appended(walk(job, { until }).records, ...more);
+  const onIntent = (i: JobIntent) => void (i.intent === "append" && sent.push(...i.events));
+  render(jobStub(<MachineStation />, { job, records, onIntent })(`/jobs/${job.id}/machine`));
+  return sent;
+}
+const main = () => document.body.textContent;
+const space = () => {
+  fireEvent.keyDown(document.body, { key: " " });
+  fireEvent.keyUp(document.body, { key: " " });
+};
+const press = (name: RegExp | string) => fireEvent.click(screen.getByRole("button", { name }));
+const types = (sent: readonly RecordEvent[]) => sent.map((e) => (e.type === "tick" ? e.tick : e.type));
+const at = (op: string, id: string) => (step: Step) => step.op === op && step.id === id;
+
+const slotJob = block([
+  "part/features",
+  featureList([
+    featureOf("slot", "s", "top", { sizes: { width: "14", depth: "8" }, second: "center" }),
+    featureOf("hole", "h", "top", { sizes: { diameter: "8" }, first: "left 15", second: "front 12" }),
+  ]),
+]);
+
+beforeEach(() => localStorage.clear());
+afterEach(cleanup);
+
+describe("at a face", () => {
+  test("the first press begins the setup and ticks, one tick a press", async () => {
+    const sent = openAt(cheekBlock(), () => true);
+    await screen.findByText(/Safety glasses/);
+    space();
+    await waitFor(() => expect(types(sent)[0]).toBe("begun"));
+    expect(types(sent)).toHaveLength(2);
+  });
+
+  test("a pass shows its stop large, and what is locked is asked before it is cut", async () => {
+    const sent = openAt(cheekBlock(), at("back/face", "cut-1"));
+    const stop = await screen.findByTestId("stop");
+    expect(stop.textContent).toMatch(/^−\d+\.\d{2}/);
+    space();
+    await waitFor(() => expect(types(sent)).toEqual(["locked-1"]));
+    await waitFor(() => expect(main()).toMatch(/Cut done/));
+  });
+
+  test("a size is typed, then Enter once more is done measuring; nothing in between is lost", async () => {
+    const measures = (s: Step) => s.measure !== null && !s.measure.final;
+    const sent = openAt(cheekBlock(), measures);
+    const field = await screen.findByLabelText<HTMLInputElement>(/^Reading of/);
+    const expected = /Should read now:\s*([\d.]+)/.exec(main())![1]!;
+    fireEvent.change(field, { target: { value: expected } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    await waitFor(() => expect(types(sent)).toEqual(["reading"]));
+    fireEvent.keyDown(screen.getByLabelText(/^Reading of/), { key: "Enter" });
+    await waitFor(() => expect(types(sent)).toEqual(["reading", "measured"]));
+  });
+
+  test("measuring between passes may be left out, and says so in the record", async () => {
+    const sent = openAt(cheekBlock(), (s) => s.measure !== null && !s.measure.required);
+    await screen.findByLabelText(/^Reading of/);
+    press("Leave it out");
+    await waitFor(() => expect(sent).toMatchObject([{ type: "measured", skipped: true }]));
+  });
+
+  test("a reading that cannot be is asked about before it counts", async () => {
+    const sent = openAt(cheekBlock(), (s) => s.measure !== null);
+    const field = await screen.findByLabelText(/^Reading of/);
+    fireEvent.change(field, { target: { value: "6" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(screen.getByRole("alert").textContent).toMatch(/Asked again/);
+    expect(sent).toEqual([]);
+    press("Read again");
+    expect(screen.queryByRole("alert")).toBeNull();
+  });
+
+  test("what is wrong is said by its cause, and the zero is stale from then on", async () => {
+    const sent = openAt(cheekBlock(), at("back/face", "cut-2"));
+    await screen.findByTestId("stop");
+    press("Something is wrong");
+    press(/cutter/i);
+    await waitFor(() => expect(sent).toMatchObject([{ type: "stale", cause: "cutter" }]));
+    await waitFor(() => expect(main()).toMatch(/stale|anew|again/i));
+  });
+
+  test("sides cut in two clampings: the last pass goes by the dye", async () => {
+    const school = { id: "s", at: "route", what: "school", value: "twoSetups", reason: "", since: "" };
+    const job = block(["overrides/byId/s", school], ["overrides/order", ["s"]]);
+    openAt(job, (s) => s.pass?.last === true && s.notes.some((n) => n.phrase.id === "match.dye"));
+    await screen.findByTestId("stop");
+    expect(main()).toMatch(/until the cutter marks the dye/);
+    expect(main()).toMatch(/takes the dye off below/);
+  });
+});
+
+describe("at a feature", () => {
+  test("a zero says what is touched, and one press takes it", async () => {
+    const sent = openAt(slotJob, (s) => s.pickup?.axis === "x");
+    await screen.findByText(/Pick up/);
+    press(/Zero is taken/);
+    await waitFor(() => expect(types(sent)).toEqual(["zero-x"]));
+  });
+
+  test("a move shows where each axis goes; a way without metal is one to be gone to", async () => {
+    const sent = openAt(slotJob, (s) => s.move?.move.kind === "go");
+    await screen.findByRole("button", { name: /I am there/ });
+    expect(main()).toMatch(/X/);
+    space();
+    await waitFor(() => expect(types(sent).at(-1)).toMatch(/^move-1$/));
+  });
+
+  test("a collar that slipped in the middle makes the zero be taken anew before the next move", async () => {
+    const until = (s: Step) => s.move?.move.number === 3;
+    const op = walk(slotJob, { until }).plan.steps.find(until)!.op;
+    openAt(slotJob, until, [{ type: "stale", op, cause: "knee" }]);
+    await waitFor(() => expect(main()).toMatch(/Fit Edge finder/));
+    expect(screen.queryByText(/I am there/)).toBeNull();
+  });
+});
+
+test("when all is done the station leads to the Record", async () => {
+  openAt(cheekBlock(), () => false);
+  await screen.findByText("All steps are done");
+  expect(screen.getByRole("link", { name: "To the record" }).getAttribute("href")).toMatch(/record$/);
+});

@@ -14,7 +14,12 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: "dom", environment: "happy-dom", include: ["app/**/*.test.tsx"] },
+        test: {
+          name: "dom",
+          environment: "happy-dom",
+          include: ["app/**/*.test.tsx"],
+          setupFiles: ["tests/support/patient.ts"],
+        },
       },
     ],
   },

@@ -85,8 +85,12 @@ export function CutCard({
         )}
       </chakra.p>
       <chakra.p fontSize="16px" color="quiet">
-        The block is then <Figure of={mm(pass.sizeAfter)} />. Turn past the backlash and come to the stop in
-        one direction.
+        {!op.matched && (
+          <>
+            The block is then <Figure of={mm(pass.sizeAfter)} />.{" "}
+          </>
+        )}
+        Turn past the backlash and come to the stop in one direction.
       </chakra.p>
       <Box
         display="grid"

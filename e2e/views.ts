@@ -62,7 +62,7 @@ export const views: View[] = [
     after: { url: `${job}/setups`, press: "Take on the table" },
     url: `${job}/setups/top.rest`,
     sizes: [desk, phone],
-    ready: "Straps over to the",
+    ready: "Move the straps to the",
     picture: false,
   },
   {

@@ -13,13 +13,15 @@ import { Figure, Words } from "../../instruments/words.tsx";
 
 /** When the lump is short of a size: other stock, or a new size recorded as a deviation from the drawing. */
 export function Retarget({ spare }: { spare: Spare }) {
-  const { unit, job } = useJob();
+  const { unit, job, drafts, keepDraft } = useJob();
   const submit = useSubmit();
   const half = (spare.limits.upper - spare.limits.lower) / 2;
   const step = unit === "mm" ? 0.1 : 0.005;
   const most = Math.floor((fromMm(spare.reachable - half, unit) + 1e-9) / step) * step;
   const [text, setText] = useState<string | null>(null);
-  const [why, setWhy] = useState("");
+  // Saved as it is typed: this box goes and comes with the sizes above it.
+  const whyPath = `retargets/${spare.axis}/reason`;
+  const why = drafts[whyPath] ?? "";
   const shown =
     text ??
     (most > 0
@@ -66,17 +68,23 @@ export function Retarget({ spare }: { spare: Spare }) {
           onChange={(e) => setText(e.target.value)}
           aria-invalid={!usable || !fits}
         />
-        <Field label="Agreed with, or why" grow value={why} onChange={(e) => setWhy(e.target.value)} />
+        <Field
+          label="Agreed with, or why"
+          grow
+          value={why}
+          onChange={(e) => keepDraft(whyPath, e.target.value)}
+        />
         <Button
           look="strong"
           disabled={!usable || !fits}
-          onClick={() =>
-            usable &&
+          onClick={() => {
+            if (!usable) return;
             void submit.set(`retargets/${spare.axis}`, {
               size: read.value,
               reason: why.trim() || "no reason given",
-            })
-          }
+            });
+            keepDraft(whyPath, "");
+          }}
         >
           Record the deviation
         </Button>

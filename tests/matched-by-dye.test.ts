@@ -1,6 +1,9 @@
 import { describe, expect, test } from "vitest";
+import { plan } from "../core/plan/index.ts";
 import { faceOf, isFaceSetup } from "../core/route/index.ts";
+import { demoShop } from "../core/shop/index.ts";
 import { extentOf } from "../core/squaring/index.ts";
+import { appended, eventsAtDye, type Step } from "../core/steps/index.ts";
 import { block } from "./support/cheek-block.ts";
 import { phraseIds } from "./support/phrase-ids.ts";
 import { walk } from "./support/walker.ts";
@@ -22,6 +25,17 @@ test("two sides of a block are matched, the two opposite measured", () => {
   expect(rests).toHaveLength(4);
   expect(rests.map((op) => op.matched)).toEqual([true, true, false, false]);
   expect(new Set(rests.slice(0, 2).map((op) => op.axis)).size).toBe(2);
+});
+
+test("where the dye is marked sooner nothing more is cut, and the walk goes on", () => {
+  const sooner = (s: Step) => s.pass !== null && !s.pass.last && phraseIds(s.notes).has("match.sooner");
+  const { records, plan: before } = walk(job, { until: sooner });
+  const step = before.steps[before.current]!;
+  const more = appended(records, ...eventsAtDye(step));
+  const after = plan({ job, records: more, shop: demoShop, piece: 1 });
+  const cuts = after.steps.filter((s) => s.op === step.op && s.kind === "cut");
+  expect(cuts.map((s) => s.done)).toEqual([true]);
+  expect(after.steps[after.current]).toMatchObject({ op: step.op, kind: "cleanup" });
 });
 
 describe.each(rests.map((op) => [op.key, op] as const))("%s", (key, op) => {

@@ -1,6 +1,7 @@
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Point } from "../recipes/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
+import { reads } from "./setup-frame.ts";
 import { Standing, type Swath } from "./standing.ts";
 import type { Touchable } from "./touchable.ts";
 
@@ -35,13 +36,11 @@ export function highestLeft(
   if (part.shaft || part.gone.length + swaths.length === 0) return null;
   const { frame, sizes } = part;
   const standing = new Standing(part, frame, 0, swaths);
-  const axis = (which: "x" | "y", i: number) => {
-    const { axis, sign, zero } = frame[which];
-    return sign * ((sizes[axis] * (i + 0.5)) / grid - zero);
-  };
+  const at = (which: "x" | "y", i: number) =>
+    reads(frame[which], (sizes[frame[which].axis] * (i + 0.5)) / grid);
   const places = Array.from({ length: grid * grid }, (_, i): Point => [
-    axis("x", i % grid),
-    axis("y", Math.floor(i / grid)),
+    at("x", i % grid),
+    at("y", Math.floor(i / grid)),
   ]);
   const stands = ([x, y]: Point, below: Mm) =>
     about.every(([dx, dy]) => standing.metalAt([x + dx, y + dy], -below - skin)) &&
@@ -50,7 +49,7 @@ export function highestLeft(
   const floors = [...new Set(operations.flatMap((o) => (o.by === "mill" ? [tidy(o.floor)] : [])))];
   for (const below of floors.sort((a, b) => a - b)) {
     const p = places.find((place) => stands(place, below));
-    if (p) return { below, at: { x: tidy(p[0]), y: tidy(p[1]) } };
+    if (p) return { below, at: { x: p[0], y: p[1] } };
   }
   return null;
 }

@@ -1,10 +1,10 @@
 import { type Axis, axisOf, type Face, facesOf } from "../frame/index.ts";
-import { type Mm, mm, tidy } from "../quantity/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import { precise, rule, type Warning, warn } from "../working/index.ts";
 import type { LocateRequest, Pickup } from "./pickup.ts";
 import { type Datum, setupFrame, sideInSetup } from "./setup-frame.ts";
-import { sidePickup } from "./side-pickup.ts";
+import { aboveJaws, facePickup, sidePickup } from "./side-pickup.ts";
 import { pickupNow, type Touchable } from "./touchable.ts";
 import { crownPickup } from "./touch-pickups.ts";
 
@@ -45,14 +45,11 @@ export function locateSetup(request: LocateRequest): Locating {
   const frame = setupFrame(setup.at, fixedJaw, sizes, datum);
   const cutting = setup.operations.filter((o) => o.by !== "hand");
   const disc = isDisc(setup);
-  const { seat } = setup;
-  const above = seat.table
-    ? seat.standing
-    : tidy((seat.parallels?.height ?? 0) + seat.standing - request.vise.jawDepth);
+  const above = aboveJaws(setup, request.vise);
   const byFace = shaft
     ? []
     : (["x", "y"] as const).flatMap((axis) =>
-        facesOf(frame[axis].axis).map((face) => sidePickup(axis, datum[axis], frame, request, face)),
+        facesOf(frame[axis].axis).map((face) => facePickup(axis, datum[axis], face, frame, request)),
       );
   const part: Touchable = { frame, sizes, shaft, gone: request.gone, above, byFace };
   const pickups =

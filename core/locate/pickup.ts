@@ -102,7 +102,9 @@ export interface Pickup {
   error: Mm;
   title: Phrase;
   /** Where the other axes stand at the touch, where that matters, mm. */
-  near: { x: Mm; y?: Mm; z: Mm | null } | null;
+  near: { x: Mm; y: Mm | null; z: Mm | null } | null;
+  /** What lies at that place is touched, and not the highest there is. */
+  there: boolean;
   /** What is done, in this order: it cannot plough into the part (M24). */
   order: Phrase[];
   warnings: Warning[];

@@ -48,12 +48,15 @@ export function setupFrame(
   return { x: along("x"), y: along("y"), up: at.up, toFixed: turn };
 }
 
+/** A place along a size of the part as the readout counts it. */
+export const reads = ({ sign, zero }: Pick<SetupFrame["x"], "sign" | "zero">, place: Mm): Mm =>
+  tidy(sign * (place - zero)) || 0;
+
 /** A place of the part over the two sizes across the approach, as the readout counts it. */
 export function inSetup(frame: SetupFrame, [u, v]: readonly [Mm, Mm]): [Mm, Mm] {
   const [a] = axesAcross(frame.up);
   const place = (axis: Axis) => (axis === a ? u : v);
-  const put = ({ axis, sign, zero }: SetupFrame["x"]) => tidy(sign * (place(axis) - zero)) || 0;
-  return [put(frame.x), put(frame.y)];
+  return [reads(frame.x, place(frame.x.axis)), reads(frame.y, place(frame.y.axis))];
 }
 
 /** Whether the view of the machine is the mirror of how the part is drawn. */
@@ -71,8 +74,7 @@ const turned = (frame: SetupFrame, which: "x" | "y"): "x" | "y" =>
   swapped(frame) ? (which === "x" ? "y" : "x") : which;
 
 function reachIn(frame: SetupFrame, which: "x" | "y", reach: Reach): Reach {
-  const { sign, zero } = frame[which];
-  const ends = reach.map((p) => tidy(sign * (p - zero)) || 0);
+  const ends = reach.map((p) => reads(frame[which], p));
   return [Math.min(...ends), Math.max(...ends)];
 }
 

@@ -1,6 +1,6 @@
 import { axisOf, type Face, facesOf, oppositeSide } from "../frame/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import { cuttingDiameter, edgeFinderOf } from "../shop/index.ts";
+import { cuttingDiameter, edgeFinderOf, type Vise } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, type Warning, warn, words } from "../working/index.ts";
 import {
   type LocateRequest,
@@ -13,7 +13,7 @@ import {
   type TouchWay,
   wayFor,
 } from "./pickup.ts";
-import { type Datum, positionOf, type SetupFrame, sideInSetup } from "./setup-frame.ts";
+import { type Datum, positionOf, reads, type SetupFrame, sideInSetup } from "./setup-frame.ts";
 import { edgeSetting, type ToolSide } from "./touch.ts";
 
 function toolFor(request: LocateRequest): {
@@ -62,99 +62,110 @@ function toolFor(request: LocateRequest): {
 /** A pin to touch with where no end mill is owned, mm. */
 const pinDiameter = 10;
 
-/**
- * The zero of X or Y.
- * @param by the face that is touched for it, wherever zero lies; null as usual: the datum itself, or both sides to halve
- */
-export function sidePickup(
-  axis: "x" | "y",
-  datum: Datum,
-  frame: SetupFrame,
-  request: LocateRequest,
-  by: Face | null = null,
-): Pickup {
-  const { machine, sizes } = request;
+/** The zero of X or Y as it is usually picked up: on the datum itself, or on both sides to halve between them. */
+export function sidePickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: LocateRequest): Pickup {
+  return datum === "center" || request.wanted === "sides"
+    ? halvedPickup(axis, datum, frame, request)
+    : facePickup(axis, datum, datum, frame, request);
+}
+
+/** What every touch of X or Y has in common. */
+function touching(axis: "x" | "y", { machine, ...request }: LocateRequest) {
   const screw = machine.axes[axis];
-  const { way, tool, toucher, medium } = toolFor(request);
-  const { name } = toucher;
-  const slack = slackOf(screw);
-  const setWith = setBy(screw);
-  const off = tidy(tool / 2 + medium);
-  const NAME = axis.toUpperCase();
-  const between = withWords(way, name);
-  const backOff = words("Back off from the face first, then up, and only then over the part.");
-  if (by === null && (datum === "center" || request.wanted === "sides")) {
-    const [low, high] = facesOf(frame[axis].axis);
-    const half = sizes[frame[axis].axis] / 2;
-    const [left, right] = frame[axis].sign > 0 ? [low, high] : [high, low];
-    // The second side is come to the other way: what the collar lost in turning back belongs to the distance (M25).
-    const apart = tidy(2 * half + 2 * off - slack);
-    return {
+  const { way, tool, toucher, medium } = toolFor({ machine, ...request });
+  return {
+    screw,
+    of: {
       axis,
-      datum,
-      faces: [left, right],
       way,
       toucher,
-      from: [sideInSetup(frame, left)!, sideInSetup(frame, right)!],
-      slack,
       tool,
       medium,
-      side: null,
-      settings: [tidy(-half - off), tidy(half + off)],
-      off,
-      by: setWith,
+      slack: slackOf(screw),
+      by: setBy(screw),
       near: null,
-      error: touchError(way, screw, true),
-      title: say`Pick up the center in ${NAME} ${between}`,
-      order: [
-        ...(way === "finderTurned" ? [turnAtEach] : []),
-        say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
-        say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
-        say`The center is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
-          datum === "center"
-            ? say`0.`
-            : say`${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`
-        }`,
-      ],
-      warnings: [
-        note(
-          rule(
-            "M23.halve",
-          )`Half of the tool and the paper fall out of it, as long as both sides are touched the same way.`,
-        ),
-        warn(rule("M24.back")`After each touch back off, then up, then over to the other side.`),
-      ],
-    };
-  }
-  const face = by ?? (datum as Face);
+      there: false,
+    },
+    off: tidy(tool / 2 + medium),
+    NAME: axis.toUpperCase(),
+    between: withWords(way, toucher.name),
+  };
+}
+
+const backOff = words("Back off from the face first, then up, and only then over the part.");
+
+function halvedPickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request: LocateRequest): Pickup {
+  const { sizes } = request;
+  const { screw, of, off, NAME, between } = touching(axis, request);
+  const { way, slack } = of;
+  const [low, high] = facesOf(frame[axis].axis);
+  const half = sizes[frame[axis].axis] / 2;
+  const [left, right] = frame[axis].sign > 0 ? [low, high] : [high, low];
+  // The second side is come to the other way: what the collar lost in turning back belongs to the distance (M25).
+  const apart = tidy(2 * half + 2 * off - slack);
+  return {
+    ...of,
+    datum,
+    faces: [left, right],
+    from: [sideInSetup(frame, left)!, sideInSetup(frame, right)!],
+    side: null,
+    settings: [tidy(-half - off), tidy(half + off)],
+    off,
+    error: touchError(way, screw, true),
+    title: say`Pick up the center in ${NAME} ${between}`,
+    order: [
+      ...(way === "finderTurned" ? [turnAtEach] : []),
+      say`Touch the ${sideInSetup(frame, left)!} side and set ${NAME} to 0 there. ${backOff}`,
+      say`Touch the ${sideInSetup(frame, right)!} side: ${NAME} reads about ${precise(mm(apart), 3)}.`,
+      say`The center is at half of that reading${slack > 0 ? say` less ${precise(mm(tidy(slack / 2)), 3)}, half the backlash` : say``}: go there${slack > 0 ? say` without turning back` : say``} and set ${NAME} to ${
+        datum === "center"
+          ? say`0.`
+          : say`${precise(mm(tidy(datum === left ? half : -half)), 3)}; the ${datum} face then reads 0.`
+      }`,
+    ],
+    warnings: [
+      note(
+        rule(
+          "M23.halve",
+        )`Half of the tool and the paper fall out of it, as long as both sides are touched the same way.`,
+      ),
+      warn(rule("M24.back")`After each touch back off, then up, then over to the other side.`),
+    ],
+  };
+}
+
+/** The zero of X or Y by one face, wherever zero lies. */
+export function facePickup(
+  axis: "x" | "y",
+  datum: Datum,
+  face: Face,
+  frame: SetupFrame,
+  request: LocateRequest,
+): Pickup {
+  const { sizes } = request;
+  const { screw, of, off, NAME, between } = touching(axis, request);
+  const { way, tool, medium } = of;
   const where = sideInSetup(frame, face)!;
   const jaw = atJaw(request, face);
   const side: ToolSide = movesToTouch[where] > 0 ? "minus" : "plus";
   // Where the face that is touched reads, once the datum reads 0.
-  const edge = face === datum ? 0 : frame[axis].sign * (positionOf(face, sizes) - frame[axis].zero);
+  const edge = reads(frame[axis], positionOf(face, sizes));
   const setting = way === "indicator" ? edge : edgeSetting(edge, tool, medium, side)!;
   const on = tidy(off + Math.abs(edge));
   const toward = oppositeSide[where];
   const turnedHalf = way === "finderTurned" ? [turnHalf] : [];
   return {
-    axis,
+    ...of,
     datum,
     faces: [face],
-    way,
-    toucher,
     from: [where],
-    slack,
-    tool,
-    medium,
     side,
     settings: [setting],
     off: on,
-    by: setWith,
-    near: null,
     error: touchError(way, screw, false),
     title: say`Pick up the ${face} face${face === where ? say`` : say`, now at your ${where},`} in ${NAME} ${between}`,
     order:
-      setWith === "readout"
+      of.by === "readout"
         ? [
             say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}; ${signs[way]}.`,
             ...turnedHalf,
@@ -228,11 +239,17 @@ function betweenWords(way: TouchWay, tool: Mm, medium: Mm): Phrase {
 /** A face at a jaw can only be touched where it stands above it, mm. */
 const leastAbove = 6;
 
+/** How much of the part stands above the jaws, or above the packing it is strapped to, mm. */
+export const aboveJaws = (
+  { seat }: Pick<LocateRequest["setup"], "seat">,
+  { jawDepth }: Pick<Vise, "jawDepth">,
+): Mm => (seat.table ? seat.standing : tidy((seat.parallels?.height ?? 0) + seat.standing - jawDepth));
+
 /** What is said of a datum that lies at a jaw, too low to be touched above it. */
 function atJaw({ setup, shaft, vise }: LocateRequest, datum: Face): Warning[] {
   if (shaft || axisOf(datum) !== axisOf(setup.at.fixed)) return [];
-  const { seat } = setup;
-  const above = tidy((seat.parallels?.height ?? 0) + seat.standing - vise.jawDepth);
+  if (setup.seat.table) return [];
+  const above = aboveJaws(setup, vise);
   if (above >= leastAbove) return [];
   return [
     datum === setup.at.fixed

@@ -27,7 +27,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
   const where = sideInSetup(frame, face)!;
   const before = -movesToTouch[where] * paper;
   const sweep = sweepInSetup(frame, cutter.sweep);
-  const near = { x: sweep.kind === "disc" ? sweep.along : 0, z: discHeight(sweep) };
+  const near = { x: sweep.kind === "disc" ? sweep.along : 0, y: null, z: discHeight(sweep) };
   return {
     axis: "y",
     datum: face,
@@ -43,6 +43,7 @@ export function crownPickup(frame: SetupFrame, request: LocateRequest): Pickup {
     off: paper,
     by,
     near,
+    there: false,
     error: touchError("paper", screw, false),
     title: say`Touch the side of the shaft in Y with ${cutter.toolName} and paper`,
     order: [
@@ -70,7 +71,7 @@ export type TouchedOn =
 
 function nearOf(on: TouchedOn): Pickup["near"] {
   if (on.what === "floor") return { x: on.floor.at.x, y: on.floor.at.y, z: null };
-  return on.what === "crown" && on.at !== null ? { x: on.at, z: null } : null;
+  return on.what === "crown" && on.at !== null ? { x: on.at, y: null, z: null } : null;
 }
 
 /** How the tool comes to what it touches. */
@@ -122,6 +123,7 @@ export function topPickup(
     off: tidy(paper - (floor?.below ?? 0)),
     by,
     near: nearOf(on),
+    there: on.what !== "top",
     error: touchError("paper", screw, false),
     title: say`Touch the ${on.what === "beside a ledge" ? "top" : on.what} in Z with ${tool} and paper${quill ? ", by the quill" : ""}`,
     order: [

@@ -2,7 +2,7 @@ import { type Face, opposite } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { note, rule, type Warning, warn } from "../working/index.ts";
 import type { Pickup } from "./pickup.ts";
-import { positionOf, type SetupFrame } from "./setup-frame.ts";
+import { positionOf, reads, type SetupFrame } from "./setup-frame.ts";
 import { type PartStanding, Standing, type Swath } from "./standing.ts";
 
 /** What of a part can be touched from the side in a setup. */
@@ -47,7 +47,6 @@ function standsClear(
   const standing = new Standing({ sizes, shaft: null, gone }, frame, 0, swaths);
   const inside = positionOf(face, sizes) === 0 ? skin : -skin;
   const other = axis === "x" ? "y" : "x";
-  const at = (which: "x" | "y", place: Mm) => frame[which].sign * (place - frame[which].zero);
   const depths = Array.from(
     { length: rows.down },
     (_, i) => skin + (Math.max(0, above - 2 * skin) * i) / (rows.down - 1),
@@ -57,11 +56,8 @@ function standsClear(
     (_, i) => (sizes[frame[other].axis] * (i + 0.5)) / rows.along,
   );
   return places.some((p) => {
-    const here = { [axis]: at(axis, positionOf(face, sizes) + inside), [other]: at(other, p) } as Record<
-      "x" | "y",
-      Mm
-    >;
-    return depths.some((d) => standing.metalAt([here.x, here.y], -d));
+    const [on, beside] = [reads(frame[axis], positionOf(face, sizes) + inside), reads(frame[other], p)];
+    return depths.some((d) => standing.metalAt(axis === "x" ? [on, beside] : [beside, on], -d));
   });
 }
 

@@ -3,7 +3,6 @@ import type { Pickup } from "../locate/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { Instruction, Thing, ThingId, Told } from "../rehearse/index.ts";
 import {
-  besideLedge,
   faceOf,
   type FaceSetup,
   type FeatureOperation,
@@ -97,7 +96,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
     case "check":
       return [{ do: "fit", cutter: cut.cutter, rpm: cut.rpm, turns: step.turns, upright: false }];
     case "pickup":
-      return [zeroInstruction(step.pickup!, null, besideLedge(setup))];
+      return [zeroInstruction(step.pickup!, null)];
     case "touch": {
       const touch = step.touch!;
       const readout = by.machine.axes[touch.axis].readout !== null;
@@ -169,11 +168,8 @@ function lanePlaces({ lanes, along, size }: FaceSweep): Extract<Instruction, { d
   });
 }
 
-/**
- * @param over where a touch from above comes, as readings; null for the middle
- * @param crown touched at that place, and not at the highest of all
- */
-function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null, crown: boolean): Instruction {
+/** @param over where a touch from above comes, as readings; null for the middle */
+function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null): Instruction {
   const { axis, toucher } = pickup;
   const two = pickup.faces.length > 1;
   const half = two ? tidy((pickup.settings[1]! - pickup.settings[0]!) / 2 - pickup.off) : 0;
@@ -191,19 +187,19 @@ function zeroInstruction(pickup: Pickup, over: { x: Mm; y: Mm | null } | null, c
     setting: two ? halved : pickup.by === "readout" ? pickup.settings[0]! : null,
     moveOn: pickup.by === "dial" && !two ? pickup.off : 0,
     near: nearOf(pickup) ?? (axis === "z" ? over : null),
-    crown: axis === "z" && crown,
+    crown: pickup.there,
     backOff: "clear",
   };
 }
 
 const nearOf = ({ near }: Pickup): Extract<Instruction, { do: "zero" }>["near"] =>
-  near && (near.z === null ? { x: near.x, y: near.y ?? null } : { x: near.x, z: near.z });
+  near && (near.z === null ? { x: near.x, y: near.y } : { x: near.x, z: near.z });
 
-function pickupInstruction(step: Step, setup: FeatureSetup, plan: Plan): Instruction {
-  const crown = setup.device === "vBlocks" && !setup.seat.square;
+function pickupInstruction(step: Step, plan: Plan): Instruction {
+  const pickup = step.pickup!;
   const next = plan.steps.find((s) => s.op === step.op && s.move?.move.kind === "go")?.move?.move.to;
-  const over = next?.x === undefined ? null : { x: next.x, y: crown ? null : (next.y ?? null) };
-  return zeroInstruction(step.pickup!, over, crown || step.pickup!.near?.y !== undefined);
+  const over = next?.x === undefined ? null : { x: next.x, y: pickup.there ? null : (next.y ?? null) };
+  return zeroInstruction(pickup, over);
 }
 
 /** The most that a move may take, as it was told: the pass along a wall, else the width and depth of the cut. */
@@ -253,7 +249,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
       return operation.tilt === null ? [fit] : [fit, { do: "tilt head", degrees: operation.tilt }];
     }
     case "pickup":
-      return [pickupInstruction(step, setup, plan)];
+      return [pickupInstruction(step, plan)];
     case "move": {
       const { move, targets } = step.move!;
       return [

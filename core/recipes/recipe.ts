@@ -144,6 +144,15 @@ function roundAt(shaft: readonly ShaftSection[], thickest: Mm, [along, beside]: 
   return tidy(thickest / 2 - Math.sqrt(Math.max(0, (section.diameter / 2) ** 2 - off ** 2)));
 }
 
+/** So far beside the axis of a shaft, as a share of the radius there, a drill starts on a slope. */
+const steep = 0.25;
+
+/** Whether a place lies on the slope of a round. */
+export function onSlope(up: Face, [along, beside]: readonly [Mm, Mm], { site, sizes }: RecipePlace): boolean {
+  const section = site.shaft && axisOf(up) !== "length" ? sectionAt(site.shaft, along) : null;
+  return section !== null && Math.abs(beside - sizes.width / 2) > (steep * section.diameter) / 2;
+}
+
 /** Where a line through a place, along an axis, runs in what a prism took out. */
 function columnsIn(prism: Prism, along: Axis, at: Sizes): readonly (readonly [Mm, Mm])[] {
   if (prism.thread || prism.island || prism.inset !== undefined) return [];

@@ -112,7 +112,3 @@ export const faceOf = ({ operations }: Pick<FaceSetup, "operations">): FaceOpera
 /** A setup is known by its first operation. */
 export const keyOfSetup = <S extends Setup>({ operations }: S): S["operations"][0]["key"] =>
   operations[0].key;
-
-/** Whether straps left a ledge standing on the face that is up: Z is touched beside it, on what was cut. */
-export const besideLedge = ({ seat, before }: Pick<FaceSetup, "seat" | "before">): boolean =>
-  seat.table !== null && before.faces[seat.up].rest !== null;

@@ -62,6 +62,12 @@ function eventsPastTicks(step: Step): RecordEvent[] {
   return step.measure && step.measure.readings.length > 0 ? [measuredEvent(step, false)] : [];
 }
 
+/** The dye was marked by a pass that was not to be the last: nothing more is cut. Nothing where no pass is cut. */
+export const eventsAtDye = (step: Step): RecordEvent[] =>
+  isFaceStep(step) && step.pass
+    ? [{ type: "cut", op: step.op, pass: step.pass.number, stop: step.pass.stop, last: true }]
+    : [];
+
 /** Measuring left out: the step is done without a reading. */
 export const eventsToLeaveOut = (step: Step): RecordEvent[] => [measuredEvent(step, true)];
 

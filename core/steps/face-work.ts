@@ -3,7 +3,7 @@ import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
-import { besideLedge, cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
+import { cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
 import {
   depthAxis,
@@ -158,7 +158,9 @@ function endHeight(
   make: Make,
 ): FaceStep {
   const { cut } = faceOf(setup);
-  const ledge = besideLedge(setup);
+  const { seat, before } = setup;
+  // Straps that hold the face that is up leave a ledge of it standing.
+  const ledge = seat.table !== null && before.faces[seat.up].rest !== null;
   const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, {
     what: ledge ? "beside a ledge" : "top",
   });
@@ -340,9 +342,7 @@ const byDye = (last: boolean): Warning =>
         )`Go in a little at a time from here, a cut each, until the cutter just takes the dye off below: that is the size, whatever the figure says.`,
       )
     : note(
-        rule(
-          "match.sooner",
-        )`Where the dye below is marked already, stop: go no deeper, and take that for the last pass.`,
+        rule("match.sooner")`Where the dye below is marked already, stop and say so: nothing more is cut.`,
       );
 
 const nothingCameOff = (meant: Mm): Warning =>

@@ -75,7 +75,8 @@ export function livePasses(
       last: cut.last,
     };
   });
-  const rest = restToCut(op, state, screw);
+  // A side that is matched is done where the dye was marked, whatever the figures leave.
+  const rest = op.matched && cuts.at(-1)?.last ? 0 : restToCut(op, state, screw);
   const planned =
     cuts.length === 0 && Math.abs(present - op.from) < noCut && rest > noCut
       ? op.cut.passes

@@ -105,6 +105,23 @@ describe("at a face", () => {
   });
 });
 
+test("where the dye is marked sooner one press says so, and no deeper pass is told", async () => {
+  const school = { id: "s", at: "route", what: "school", value: "twoSetups", reason: "", since: "" };
+  const job = block(["overrides/byId/s", school], ["overrides/order", ["s"]]);
+  const sent = openAt(job, (s) => s.notes.some((n) => n.phrase.id === "match.sooner"));
+  await screen.findByTestId("stop");
+  expect(screen.queryByText("The dye is marked")).toBeNull();
+  for (let ticks = 0; ticks < 4 && !screen.queryByText("The dye is marked"); ticks++) {
+    const before = sent.length;
+    space();
+    await waitFor(() => expect(sent.length).toBeGreaterThan(before));
+    await waitFor(() => expect(document.querySelector("main")?.getAttribute("aria-busy")).toBe("false"));
+  }
+  press("The dye is marked");
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ type: "cut", last: true }));
+  await waitFor(() => expect(main()).toMatch(/clean/));
+});
+
 describe("at a feature", () => {
   test("a zero says what is touched, and one press takes it", async () => {
     const sent = openAt(slotJob, (s) => s.pickup?.axis === "x");

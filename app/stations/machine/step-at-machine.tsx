@@ -3,6 +3,7 @@ import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import {
   beginningOf,
+  eventsAtDye,
   eventsOfPress,
   eventsToLeaveOut,
   progressOf,
@@ -70,6 +71,16 @@ export function StepAtMachine({
     if (isCurrent && !settling && !gate.holds) send(...eventsOfPress(step));
   };
   const press = useOnceSettled(`${step.op} ${step.id}`, settling, act);
+  /** The other honest answer to what the large button asks. */
+  const otherAnswer = () => {
+    if (asked)
+      return asked.other && !asked.other.given
+        ? { says: <Words of={asked.other.says} />, onOther: () => tick(asked.other!.id) }
+        : null;
+    return isFaceSetup(setup) && faceOf(setup).matched && step.pass && !step.pass.last
+      ? { says: "The dye is marked", onOther: () => send(...eventsAtDye(step)) }
+      : null;
+  };
   const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, press.ask);
   const pad = padOf(step, {
     setup,
@@ -136,11 +147,7 @@ export function StepAtMachine({
       )}
       <StepButtons
         done={asked ? <Words of={asked.phrase} /> : doneWords(step)}
-        other={
-          asked?.other && !asked.other.given
-            ? { says: <Words of={asked.other.says} />, onOther: () => tick(asked.other!.id) }
-            : null
-        }
+        other={otherAnswer()}
         enabled={isCurrent}
         busy={submit.busy}
         measuring={

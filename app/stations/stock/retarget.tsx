@@ -19,9 +19,9 @@ export function Retarget({ spare }: { spare: Spare }) {
   const step = unit === "mm" ? 0.1 : 0.005;
   const most = Math.floor((fromMm(spare.reachable - half, unit) + 1e-9) / step) * step;
   const [text, setText] = useState<string | null>(null);
-  // Saved as it is typed: this box goes and comes with the sizes above it.
-  const whyPath = `retargets/${spare.axis}/reason`;
-  const why = drafts[whyPath] ?? "";
+  // Saved as it is typed, for this box goes and comes with the sizes above it; forgotten once the new size is saved.
+  const path = `retargets/${spare.axis}`;
+  const why = drafts[path] ?? "";
   const shown =
     text ??
     (most > 0
@@ -72,19 +72,14 @@ export function Retarget({ spare }: { spare: Spare }) {
           label="Agreed with, or why"
           grow
           value={why}
-          onChange={(e) => keepDraft(whyPath, e.target.value)}
+          onChange={(e) => keepDraft(path, e.target.value)}
         />
         <Button
           look="strong"
           disabled={!usable || !fits}
-          onClick={() => {
-            if (!usable) return;
-            void submit.set(`retargets/${spare.axis}`, {
-              size: read.value,
-              reason: why.trim() || "no reason given",
-            });
-            keepDraft(whyPath, "");
-          }}
+          onClick={() =>
+            usable && void submit.set(path, { size: read.value, reason: why.trim() || "no reason given" })
+          }
         >
           Record the deviation
         </Button>

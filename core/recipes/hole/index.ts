@@ -8,6 +8,7 @@ import {
   aimOf,
   depthsFrom,
   metalFrom,
+  onSlope,
   type Measured,
   type OfKind,
   type Recipe,
@@ -18,9 +19,6 @@ import {
 
 /** A drilled hole may come out this much off its size where the drawing says no more, mm. */
 const drilledWithin = 0.05;
-
-/** So far beside the axis of a shaft, as a share of its radius, a drill starts on a slope. */
-const steep = 0.25;
 
 /** Where the tip of a countersink stands when its cone is as wide as the head at the face, mm: in the air of the hole. */
 const coneTip = (face: Mm, diameter: Mm, angle: number): Mm =>
@@ -38,12 +36,15 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
   const sunk = Math.min(...at.map((point) => metalFrom(up, point, place)));
   const top = sunk < floor ? Math.max(face, sunk) : face;
   const exact = 0.1;
-  const middle = place.sizes.width / 2;
-  const onSlope =
-    place.site.shaft !== null &&
-    axisOf(up) !== "length" &&
-    at.some(([, y]) => Math.abs(y - middle) > steep * middle);
-  const asked: HoleAsked = { at, top, floor, through, onSlope, ends: place.sizes[axisOf(up)], exact };
+  const asked: HoleAsked = {
+    at,
+    top,
+    floor,
+    through,
+    onSlope: at.some((point) => onSlope(up, point, place)),
+    ends: place.sizes[axisOf(up)],
+    exact,
+  };
   const aim = aimOf(feature, "diameter", place.part);
   const measure: Measured | null = aim && {
     size: "diameter",

@@ -1,8 +1,10 @@
 import { createApp, listen } from "./app.mjs";
 
 const app = await createApp({ demo: process.argv.includes("--demo") });
-const { server, port } = await listen(app, Number(process.env.PORT ?? 4173));
-console.log(`Firm Arbor is ready: http://127.0.0.1:${port}/`);
+// Only this computer reaches it, unless an address to bind to is given.
+const host = process.env.HOST ?? "127.0.0.1";
+const { server, port } = await listen(app, Number(process.env.PORT ?? 4173), host);
+console.log(`Firm Arbor is ready: http://${host.includes(":") ? `[${host}]` : host}:${port}/`);
 
 function stop() {
   server.close(() => process.exit(0));

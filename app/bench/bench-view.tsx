@@ -25,6 +25,7 @@ const JobLink = chakra(Link);
 export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard[] }) {
   const [search, setSearch] = useState("");
   const [all, setAll] = useState(false);
+  const [allArchived, setAllArchived] = useState(false);
   const [help, setHelp] = useState(false);
   const [unit, setUnit] = useUnit();
   const [single] = useSingleKeys();
@@ -36,6 +37,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
   const wanted = search.trim().toLowerCase();
   const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const shown = all ? found : found.slice(0, shownAtFirst);
+  const put = deleted.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const act = (intent: string, id: string) =>
     void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
   return (
@@ -133,9 +135,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>
         )}
         {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
-        {deleted.length > 0 && (
+        {put.length > 0 && (
           <Section title="Archived">
-            {deleted.slice(0, 10).map((job) => (
+            {(allArchived ? put : put.slice(0, 10)).map((job) => (
               <Box key={job.id} display="flex" gap="12px" alignItems="center" py="4px">
                 <span>{job.name}</span>
                 <Button onClick={() => act("restore", job.id)} aria-label={`Bring back ${job.name}`}>
@@ -143,6 +145,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                 </Button>
               </Box>
             ))}
+            {!allArchived && put.length > 10 && (
+              <Button onClick={() => setAllArchived(true)}>Show all {put.length} archived</Button>
+            )}
           </Section>
         )}
         <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">

@@ -21,11 +21,13 @@ import {
   type KeptJob,
   setStatus,
   watchJob,
+  whyNotKept,
 } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
 import { type Answer, JobContext, type JobContextValue } from "../instruments/job-context.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
+import { NotKeptNotice, tellNotKept } from "../instruments/not-kept.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
 import {
@@ -62,12 +64,20 @@ function usualKey(station: Station, op: AnyKey | undefined, last: string | undef
   return station === "stock" ? "spare#length" : null;
 }
 
+/** The piece an address names; the first where it names none, or what is no piece. */
+function pieceOf(search: URLSearchParams): number {
+  const asked = Number(search.get("piece") ?? 1);
+  return Number.isInteger(asked) && asked >= 1 && asked <= mostPieces ? asked : 1;
+}
+/** More of one part than anybody makes by hand. */
+const mostPieces = 10_000;
+
 /** The job layout: frame, plan, keys; the stations stand in its outlet. */
 export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipment }) {
   const { shop, standIns, own } = equipment;
   const { job, records } = kept;
   const [search] = useSearchParams();
-  const piece = Math.max(1, Number(search.get("piece") ?? 1) || 1);
+  const piece = pieceOf(search);
   const [unit, setUnit] = useUnit();
   const [single] = useSingleKeys();
   const [drafts, setDrafts] = useState(kept.drafts);
@@ -126,7 +136,8 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   useEffect(() => {
     if (statusText && statusText !== lastStatus.current) {
       lastStatus.current = statusText;
-      void setStatus(database(), job.id, JSON.parse(statusText) as never);
+      // The line on the bench only: what is kept of the job says when it cannot be.
+      setStatus(database(), job.id, JSON.parse(statusText) as never).catch(() => undefined);
     }
   }, [statusText, job.id]);
 
@@ -138,7 +149,9 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
         else next[path] = text;
         return next;
       });
-      void storeDraft(database(), { jobId: job.id, path, text });
+      storeDraft(database(), { jobId: job.id, path, text }).catch((error: unknown) =>
+        tellNotKept(whyNotKept(error), `What you typed, "${text}",`),
+      );
     },
     [job.id],
   );
@@ -243,6 +256,9 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   return (
     <JobContext.Provider value={value}>
       <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
+        <Box position="sticky" top="0" zIndex="banner">
+          <NotKeptNotice />
+        </Box>
         {atMachine ? (
           <Outlet />
         ) : (

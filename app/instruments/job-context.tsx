@@ -14,12 +14,15 @@ import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Shop, ShopList } from "../../core/shop/index.ts";
 import type { Record, RecordEvent } from "../../core/steps/index.ts";
+import type { NotKept } from "../../store/index.ts";
 
-/** What the job's clientAction answers. */
+/** What the job's clientAction answers: always one of these, whatever went wrong. */
 export type Answer =
   | { ok: true }
   | { ok: false; conflicts: Conflict[]; invalid?: string }
-  | { ok: false; conflicts: []; elsewhere: true };
+  | { ok: false; conflicts: []; elsewhere: true }
+  /** The browser did not keep it. */
+  | { ok: false; conflicts: []; notKept: NotKept };
 
 /** What a station knows and can do. */
 export interface JobContextValue {

@@ -13,6 +13,26 @@ function subscribe(listener: () => void): () => void {
   };
 }
 
+/** Where a browser lets nothing be stored a setting holds until the page is left. */
+const unstored = new Map<string, string>();
+
+function readSetting(key: string): string | null {
+  try {
+    return localStorage.getItem(key) ?? unstored.get(key) ?? null;
+  } catch {
+    return unstored.get(key) ?? null;
+  }
+}
+
+function writeSetting(key: string, value: string): void {
+  unstored.set(key, value);
+  try {
+    localStorage.setItem(key, value);
+  } catch {
+    // Full or blocked: it holds for this page.
+  }
+}
+
 function useSetting<T extends string>(
   key: string,
   values: readonly T[],
@@ -21,13 +41,13 @@ function useSetting<T extends string>(
   const value = useSyncExternalStore(
     subscribe,
     () => {
-      const stored = localStorage.getItem(key) as T | null;
+      const stored = readSetting(key) as T | null;
       return stored !== null && values.includes(stored) ? stored : byDefault;
     },
     () => byDefault,
   );
   const set = (next: T) => {
-    localStorage.setItem(key, next);
+    writeSetting(key, next);
     listeners.forEach((listener) => listener());
   };
   return [value, set];

@@ -7,12 +7,13 @@ import {
   type Dimension,
   fromMm,
   type LengthUnit,
+  mm,
   nearest64,
   parseQuantity,
   parseDimension,
   showDimension,
 } from "../../core/quantity/index.ts";
-import { entryProblem, type Phrase, words } from "../../core/working/index.ts";
+import { entryProblem, type Phrase, say, words } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
 import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
@@ -26,6 +27,8 @@ export interface EntryKind<T> {
     unit: LengthUnit,
   ) => { ok: true; value: T; understood: Dimension | null } | { ok: false; problem: Phrase };
   show: (value: T, unit: LengthUnit) => string;
+  /** What a kept value is, exactly: shown in the other unit its text is rounded. Null for what is no length. */
+  exact: (value: T) => Dimension | null;
 }
 
 type Read<T> = { ok: true; value: T; understood: Dimension } | { ok: false; problem: Phrase };
@@ -33,12 +36,34 @@ type Read<T> = { ok: true; value: T; understood: Dimension } | { ok: false; prob
 function read(text: string, unit: LengthUnit): Read<Dimension> {
   const outcome = parseDimension(text, unit, fitDeviations);
   if (!outcome.ok) return { ok: false, problem: entryProblem(outcome.problem) };
-  if (outcome.value.nominal <= 0) return { ok: false, problem: words("A size must be above zero.") };
+  const { nominal } = outcome.value;
+  if (nominal <= 0) return { ok: false, problem: words("A size must be above zero.") };
+  if (nominal < smallest || nominal > largest)
+    return {
+      ok: false,
+      problem: say`${mm(nominal)} is no size on a manual mill: check the unit and the decimal point.`,
+    };
   return { ok: true, value: outcome.value, understood: outcome.value };
 }
 
+/** Sizes that can be on a manual mill, mm; what is kept is held to the same. */
+const [smallest, largest] = [0.01, 10_000];
+
 /** A drawn size with its tolerance. */
-export const dimensionEntry: EntryKind<Dimension> = { parse: read, show: showDimension };
+export const dimensionEntry: EntryKind<Dimension> = {
+  parse: read,
+  show: showDimension,
+  exact: (value) => value,
+};
+
+/** A bare length as a dimension. */
+const bareLength = (value: number, written: Dimension["written"]): Dimension => ({
+  nominal: value,
+  upper: null,
+  lower: null,
+  fit: null,
+  written,
+});
 
 /** A bare length with how it was written; no tolerance. */
 export const lengthEntry = {
@@ -50,10 +75,9 @@ export const lengthEntry = {
     return { ...outcome, value: { value: outcome.value.nominal, written: outcome.value.written } };
   },
   show: (value: { value: number; written: Dimension["written"] }, unit: LengthUnit) =>
-    showDimension(
-      { nominal: value.value, upper: null, lower: null, fit: null, written: value.written },
-      unit,
-    ),
+    showDimension(bareLength(value.value, value.written), unit),
+  exact: (value: { value: number; written: Dimension["written"] }): Dimension | null =>
+    bareLength(value.value, value.written),
 };
 
 /** A bare length kept as mm only. */
@@ -62,11 +86,8 @@ export const plainLength: EntryKind<number> = {
     const outcome = lengthEntry.parse(text, unit);
     return outcome.ok ? { ...outcome, value: outcome.value.value } : outcome;
   },
-  show: (value, unit) =>
-    convertedText(
-      { nominal: value, upper: null, lower: null, fit: null, written: { text: "", unit: "mm" } },
-      unit,
-    ),
+  show: (value, unit) => convertedText(bareLength(value, { text: "", unit: "mm" }), unit),
+  exact: (value) => bareLength(value, { text: "", unit: "mm" }),
 };
 
 /** A plain number that is no length: an angle in degrees, a count. */
@@ -83,6 +104,7 @@ export const numberEntry = (kind: "angle" | "count"): EntryKind<number> => ({
         };
   },
   show: (value) => String(value),
+  exact: () => null,
 });
 
 /** What was understood: in both units, with the nearest 1/64; terse gives the other unit only. */
@@ -141,6 +163,9 @@ export function NumberEntry<T>({
   const shown = value === null ? "" : kind.show(value, unit);
   const text = editing?.text ?? draft ?? shown;
   const outcome = text.trim() === "" ? null : kind.parse(text, unit);
+  // A kept size is told as it is, not as its text reads that was rounded for the other unit.
+  const asKept = value !== null && text === shown ? kind.exact(value) : null;
+  const understood = outcome?.ok ? (asKept ?? outcome.understood) : null;
   const { answer } = submit;
   const refused = answer && !answer.ok && answer !== settled ? answer.conflicts[0] : undefined;
   const conflict = refused?.path === path ? refused : null;
@@ -238,8 +263,8 @@ export function NumberEntry<T>({
             {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
             <Words of={problem} />
           </>
-        ) : outcome?.ok && outcome.understood ? (
-          understoodAs(outcome.understood, terse)
+        ) : understood ? (
+          understoodAs(understood, terse)
         ) : null}
       </chakra.div>
       {conflict && (

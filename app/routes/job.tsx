@@ -3,15 +3,18 @@ import {
   appendRecords,
   changeJob,
   database,
+  archivedCard,
   getSetting,
   loadJob,
   loadEquipment,
   undoJob,
+  whyNotKept,
 } from "../../store/index.ts";
 import { Failure } from "../frame/failure.tsx";
 import { JobFrame } from "../frame/job-frame.tsx";
 import { FrameSkeleton } from "../frame/skeleton.tsx";
 import type { Answer, JobIntent } from "../instruments/job-context.tsx";
+import { tellNotKept, whatOf } from "../instruments/not-kept.tsx";
 import type { Route } from "./+types/job.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -25,6 +28,12 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const db = database();
   const kept = await loadJob(db, params.jobId);
+  const archived = kept ? null : await archivedCard(db, params.jobId);
+  if (archived)
+    throw data(
+      `The job "${archived.name || "Unnamed job"}" is archived. Bring it back from the archive on the bench, then open it again.`,
+      { status: 404 },
+    );
   if (!kept)
     throw data(
       "There is no such job in this browser. It may be saved in another one: export it there, import it here.",
@@ -36,17 +45,28 @@ clientLoader.hydrate = true as const;
 
 /** Decisions, undo and records of a job; everything a job needs works with the server gone. */
 export async function clientAction({ request, params }: Route.ClientActionArgs): Promise<Answer> {
-  const db = database();
   const intent = (await request.json()) as JobIntent;
+  try {
+    return await keep(params.jobId, intent);
+  } catch (error) {
+    const notKept = whyNotKept(error);
+    console.error(error);
+    tellNotKept(notKept, whatOf(intent));
+    return { ok: false, conflicts: [], notKept };
+  }
+}
+
+async function keep(jobId: string, intent: JobIntent): Promise<Answer> {
+  const db = database();
   const stamp = { at: new Date().toISOString(), by: await getSetting(db, "name") };
   switch (intent.intent) {
     case "change":
-      return changeJob(db, params.jobId, intent.changes, intent.reason, stamp);
+      return changeJob(db, jobId, intent.changes, intent.reason, stamp);
     case "undo":
     case "redo":
-      return (await undoJob(db, params.jobId, intent.intent, stamp)) ?? { ok: true };
+      return (await undoJob(db, jobId, intent.intent, stamp)) ?? { ok: true };
     case "append":
-      return (await appendRecords(db, params.jobId, intent.events, intent.lastSeen, intent.piece, stamp))
+      return (await appendRecords(db, jobId, intent.events, intent.lastSeen, intent.piece, stamp))
         ? { ok: true }
         : { ok: false, conflicts: [], elsewhere: true };
   }

@@ -22,6 +22,10 @@ export const system = createSystem(defaultBaseConfig, {
       textSizeAdjust: "100%",
     },
     ":focus-visible": { outline: "3px solid", outlineColor: "accent", outlineOffset: "2px" },
+    // Names are a person's: one that runs the other way turns round nothing beside it.
+    "h1, h2, h3, th, td, li, dt, dd, a, button, label, option, text, tspan, figcaption": {
+      unicodeBidi: "isolate",
+    },
     "h1, h2, h3": { fontWeight: "700", lineHeight: "1.2" },
     "*, *::before, *::after": {
       borderColor: "rule",

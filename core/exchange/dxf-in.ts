@@ -9,6 +9,7 @@ import DxfParser, {
 import { arcOf, circle, type Corner, type Outline } from "../frame/index.ts";
 import type { LengthUnit, Mm } from "../quantity/index.ts";
 import { type DxfDrawing, largestDxf } from "./dxf-drawing.ts";
+import { type DxfFault, entitiesOf } from "./dxf-groups.ts";
 import { done, type Outcome, refused, say, words } from "../working/index.ts";
 
 /** Factors to mm of the units a DXF header can name; centimeters and meters are brought to mm. */
@@ -41,27 +42,32 @@ export function readDxf(text: string): Outcome<DxfDrawing> {
   // A whole file in text form begins with a group and ends with its mark.
   if (text.includes("\0") || !/^\s*(0|999)\s/.test(text) || !/\sEOF\s*$/.test(text.slice(-100)))
     return broken();
-  const parsed = parse(text);
-  if (!parsed || !Array.isArray(parsed.entities)) return broken();
-  const entities: IEntity[] = parsed.entities;
-  if (entities.some((e) => solids.has(e.type) || !isFlat(e)))
+  const whole = entitiesOf(text);
+  if ("line" in whole)
+    return refused(
+      say`The DXF file is damaged at line ${whole.line}: ${faults[whole.what]}.`,
+      words("Save the outline again as DXF in text form, and read that."),
+    );
+  const entities = parse(whole.text);
+  if (!entities) return broken();
+  if ([...whole.others.keys()].some((type) => solids.has(type)) || entities.some((e) => !isFlat(e)))
     return refused(
       words("The drawing is three-dimensional: its shapes do not lie in one plane."),
       words("Export a flat view of it, seen onto the face that is milled."),
     );
-  const header = headerUnits[Number((parsed.header as Record<string, unknown>)?.["$INSUNITS"])];
+  const header = whole.units === null ? undefined : headerUnits[whole.units];
   const scale = header?.factor ?? 1;
-  const ignored = new Map<string, number>();
-  const whole: Outline[] = [];
+  const ignored = new Map(whole.others);
+  const outlines: Outline[] = [];
   const pieces: Piece[] = [];
   for (const entity of entities) {
-    const read = readEntity(entity);
+    const read = wholeEntity(entity);
     if (read === null) ignored.set(entity.type, (ignored.get(entity.type) ?? 0) + 1);
-    else if ("outline" in read) whole.push(read.outline);
+    else if ("outline" in read) outlines.push(read.outline);
     else pieces.push(...read.pieces);
   }
   const { closed, open } = joined(pieces);
-  const scaled = [...whole, ...closed].map((outline) =>
+  const scaled = [...outlines, ...closed].map((outline) =>
     outline.map(({ x, y, bulge }) => ({ x: x * scale, y: y * scale, bulge })),
   );
   if (scaled.length === 0 && open === 0)
@@ -77,9 +83,18 @@ export function readDxf(text: string): Outcome<DxfDrawing> {
   });
 }
 
-function parse(text: string) {
+/** What is wrong with a file at a line, in words. */
+const faults: Record<DxfFault["what"], string> = {
+  code: "a group code should stand there, a whole number",
+  number: "a number should stand there",
+  "cut off": "what begins there has no end",
+  "too far": "the number is far out of any drawing",
+};
+
+function parse(text: string): IEntity[] | null {
   try {
-    return new DxfParser().parseSync(text);
+    const entities: unknown = new DxfParser().parseSync(text)?.entities;
+    return Array.isArray(entities) ? (entities as IEntity[]) : null;
   } catch {
     // The library throws on anything it does not understand; what it says helps nobody at the bench.
     return null;
@@ -105,6 +120,17 @@ function isFlat(entity: IEntity): boolean {
 interface Piece {
   from: Corner;
   to: { x: number; y: number };
+}
+
+/** What an entity draws; null where a file leaves out its middle, its size or a corner, or it is a point. */
+function wholeEntity(entity: IEntity): ReturnType<typeof readEntity> {
+  const { center, radius } = entity as Partial<ICircleEntity>;
+  if ((entity.type === "CIRCLE" || entity.type === "ARC") && !(center && radius! > 0)) return null;
+  const made = readEntity(entity);
+  const corners =
+    made === null ? [] : "outline" in made ? made.outline : made.pieces.flatMap(({ from, to }) => [from, to]);
+  const good = corners.every((c) => [c.x, c.y, "bulge" in c ? c.bulge : 0].every(Number.isFinite));
+  return good ? made : null;
 }
 
 function readEntity(entity: IEntity): { outline: Outline } | { pieces: Piece[] } | null {
@@ -151,7 +177,11 @@ const closeness = 1e-5;
 /** Pieces joined end to end into closed outlines, and how many ways stay open. */
 function joined(pieces: readonly Piece[]): { closed: Outline[]; open: number } {
   if (pieces.length === 0) return { closed: [], open: 0 };
-  const spread = Math.max(...pieces.flatMap(({ from, to }) => [from.x, from.y, to.x, to.y].map(Math.abs)), 1);
+  const spread = pieces.reduce(
+    (most, { from, to }) =>
+      Math.max(most, Math.abs(from.x), Math.abs(from.y), Math.abs(to.x), Math.abs(to.y)),
+    1,
+  );
   const near: Mm = spread * closeness;
   const key = (p: { x: number; y: number }) => `${Math.round(p.x / near)},${Math.round(p.y / near)}`;
   // A point near the edge of its cell is looked for in the cells beside it too.

@@ -147,6 +147,157 @@ describe("DXF", () => {
     expect(phraseText(read.suggestion, "mm").length).toBeGreaterThan(20);
   });
 
+  test.each([
+    ["a table without its end", ["0", "SECTION", "2", "TABLES", "0", "TABLE", "2", "LTYPE", "0", "ENDSEC"]],
+    ["a block without its end", ["0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "x", "0", "ENDSEC"]],
+  ])("%s is in nobody's way", (_what, before) => {
+    expect(
+      readBack([...before, file(["0", "CIRCLE", "10", 1, "20", 2, "40", 3])].join("\n")).closed,
+    ).toHaveLength(1);
+  });
+
+  test.each([
+    [
+      "a polyline without its end",
+      ["0", "POLYLINE", "66", 1, "0", "VERTEX", "10", 0, "20", 0],
+      /line 5: what begins/,
+    ],
+    ["a place that is no number", ["0", "LINE", "10", "abc", "20", 0], /line 8: a number should/],
+    ["a place far out", ["0", "CIRCLE", "10", 1e12, "20", 0, "40", 1], /line 8: the number is far out/],
+    ["a code that is none", ["0", "LINE", "x", 1], /line 7: a group code/],
+  ])("%s is told by its line", (_what, entities, reason) => {
+    const read = readDxf(file(entities));
+    if (read.ok) throw new Error("it was read");
+    expect(phraseText(read.reason, "mm")).toMatch(reason);
+  });
+
+  test("circles of no size and without a middle are no outlines", () => {
+    const read = readBack(
+      file([
+        "0",
+        "CIRCLE",
+        "40",
+        3,
+        "0",
+        "CIRCLE",
+        "10",
+        1,
+        "20",
+        1,
+        "40",
+        0,
+        "0",
+        "LINE",
+        "10",
+        0,
+        "20",
+        0,
+        "11",
+        1,
+        "21",
+        1,
+      ]),
+    );
+    expect(read).toMatchObject({ closed: [], open: 1, ignored: [{ name: "CIRCLE", count: 2 }] });
+  });
+
+  test("forty thousand lines are read", () => {
+    const lines = Array.from({ length: 40_000 }, (_, i) => [
+      "0",
+      "LINE",
+      "10",
+      i,
+      "20",
+      0,
+      "11",
+      i + 0.5,
+      "21",
+      0,
+    ]);
+    expect(readBack(file(lines.flat())).open).toBe(40_000);
+  });
+
+  test("a damaged file is refused, or read as figures that are some: never a throw, never for ever", () => {
+    const square = rectangle([0, 20], [0, 10], 2);
+    const text = [
+      ...["0", "SECTION", "2", "TABLES", "0", "TABLE", "2", "LAYER", "70", 1, "0", "ENDTAB", "0", "ENDSEC"],
+      file([
+        ...[
+          "0",
+          "POLYLINE",
+          "66",
+          1,
+          "70",
+          1,
+          "0",
+          "VERTEX",
+          "10",
+          0,
+          "20",
+          0,
+          "42",
+          0.4,
+          "0",
+          "VERTEX",
+          "10",
+          9,
+          "20",
+          0,
+        ],
+        ...[
+          "0",
+          "VERTEX",
+          "10",
+          9,
+          "20",
+          9,
+          "0",
+          "SEQEND",
+          "0",
+          "ARC",
+          "10",
+          5,
+          "20",
+          5,
+          "40",
+          2,
+          "50",
+          10,
+          "51",
+          80,
+        ],
+        ...["0", "CIRCLE", "10", 30, "20", 5, "40", 3],
+      ]),
+    ].join("\n");
+    const lines = [...text.split("\n"), ...writeOutlines([square], "mm").split("\n")];
+    const damage = fc.record({
+      at: fc.nat({ max: lines.length - 1 }),
+      how: fc.constantFrom<(line: string) => string[]>(
+        () => [],
+        (line) => [line, line],
+        () => ["NaN"],
+        () => ["1e400"],
+        () => ["-1"],
+        () => ["0"],
+        () => ["SEQEND"],
+        () => ["POLYLINE"],
+        (line) => [line.slice(0, -1)],
+        (line) => [`${line}9`],
+      ),
+    });
+    fc.assert(
+      fc.property(fc.array(damage, { minLength: 1, maxLength: 4 }), (all) => {
+        const hurt = lines.flatMap((line, i) => all.find(({ at }) => at === i)?.how(line) ?? [line]);
+        const read = readDxf(hurt.join("\n"));
+        if (read.ok)
+          for (const c of read.value.closed.flat())
+            expect([c.x, c.y, c.bulge].every(Number.isFinite)).toBe(true);
+        else expect(phraseText(read.reason, "mm").length).toBeGreaterThan(20);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
   test("the three views go out true to size, without the lines that are cut away", () => {
     const { part } = cheekBlockWithFeatures();
     const site = drawnSite(part);

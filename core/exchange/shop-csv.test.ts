@@ -54,4 +54,15 @@ describe("CSV", () => {
     const read = readShopCsv("cutters", text);
     expect(read.ok ? "" : said(read.reason)).toContain(why);
   });
+
+  test.each(["=1+1", "+cmd", "-x", "@sum", "-5", "12 end mill"])(
+    "a spreadsheet shows the name %s and works nothing out",
+    (name) => {
+      const item = { ...demoShop.cutters[0]!, name };
+      const text = writeShopCsv("cutters", [item]);
+      expect(text.split(/[\r\n,]+/).filter((cell) => /^"?[=@]|^"?[+-][^\d.]/.test(cell))).toEqual([]);
+      const read = readShopCsv("cutters", text);
+      expect(read.ok && read.value.items[0]!.name).toBe(name);
+    },
+  );
 });

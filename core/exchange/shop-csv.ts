@@ -18,15 +18,24 @@ export const mostCsvLines = 2000;
 /** A list of the shop as CSV: one line an item, one column a field, lengths in mm. */
 export function writeShopCsv(list: ShopList, items: readonly ShopItem[]): string {
   const fields = shopFields[list];
-  return Papa.unparse({
-    fields: ["id", ...fields.map((f) => f.key), "retired"],
-    data: items.map((item) => [
-      item.id,
-      ...fields.map((field) => fieldText(item, field)),
-      item.retired ? "yes" : "no",
-    ]),
-  });
+  return Papa.unparse(
+    {
+      fields: ["id", ...fields.map((f) => f.key), "retired"],
+      data: items.map((item) => [
+        item.id,
+        ...fields.map((field) => fieldText(item, field)),
+        item.retired ? "yes" : "no",
+      ]),
+    },
+    { escapeFormulae: formula },
+  );
 }
+
+/** What a spreadsheet would work out instead of showing; a number with a sign is a number. */
+const formula = /^(?:[=@\t\r]|[+-](?![\d.,]+$))/;
+/** The mark in front of such a cell, as it was written. */
+const unmarked = (cell: string): string =>
+  cell.startsWith("'") && formula.test(cell.slice(1)) ? cell.slice(1) : cell;
 
 /** A line that was left out: its number in the file, and why. */
 export interface RejectedLine {
@@ -83,7 +92,7 @@ export function readShopCsv(list: ShopList, text: string): Outcome<ReadCsv> {
   const taken = new Set<string>();
   const result: ReadCsv = { items: [], rejected: [] };
   lines.forEach((cells, i) => {
-    const at = (column: string) => cells[columns.indexOf(column)]?.trim() ?? "";
+    const at = (column: string) => unmarked(cells[columns.indexOf(column)]?.trim() ?? "");
     const outcome = readLine(list, given, at, taken);
     if (outcome.ok) result.items.push(outcome.value);
     else result.rejected.push({ line: i + 2, reason: say`${outcome.reason} ${outcome.suggestion}` });

@@ -24,6 +24,7 @@ const seat = (grip: number, above: number): Seat => ({
   jack: false,
   stop: false,
   points: false,
+  blocks: null,
   table: null,
 });
 const some = fc.integer({ min: 3, max: 40 });

@@ -66,6 +66,8 @@ export const seatSchema = z.object({
   stop: z.boolean().default(false),
   /** Rests on three points, one of them set until the average surface lies level: nothing flat to stand on yet. */
   points: z.boolean().default(false),
+  /** Where V-blocks stand under a lying shaft, their middles from its left end, mm; null where nothing comes out below. */
+  blocks: z.array(z.number()).nullable().default(null),
   /** Strapped to the table, not in the vise: packing under it, straps over one edge, how far they reach in; mm. */
   table: z
     .object({ packing: z.number(), straps: z.number().int(), over: faceSchema, reach: z.number() })
@@ -213,6 +215,7 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     jack: request.jack && overhang !== null,
     stop: request.stop,
     points: request.points,
+    blocks: null,
     table: null,
     // An end that a square sets is not tapped down again on a face that was bought: it is not known to be square.
     tap: isReference(piece, downOf(at)) && !(request.square && piece.faces[downOf(at)].order === null),

@@ -31,6 +31,12 @@ const holderReach = 17;
 const strapClear = 2;
 /** From the end of an edge to the middle of its first strap, and from there to the next. */
 const besideStrap = strapHalf + holderReach + strapClear;
+/** Between the tip of a strap and the lane beside it, mm: lanes are laid by eye, and a raw part bulges. */
+const clearOfTip = 1;
+
+/** How far in from its edge straps keep a cutter off the top, mm; 0 in the vise. */
+export const coveredByStraps = ({ table }: Pick<Seat, "table">): Mm => (table ? table.reach + clearOfTip : 0);
+
 /** Nut and T-nut on a stud, mm. */
 const nutHeight = 10;
 const tNutHeight = 12;
@@ -129,6 +135,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     jack: false,
     stop: request.stop,
     points: request.points,
+    blocks: null,
     table: { packing: strapHold.packing, straps, over: request.over, reach: strapHold.reach },
     tap: isReference(piece, downOf(at)),
     soft: false,

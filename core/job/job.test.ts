@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
-import { cheekBlock, dim, read } from "../../tests/support/cheek-block.ts";
+import { cheekBlock, cheekBlockWithFeatures, dim, read } from "../../tests/support/cheek-block.ts";
 import { walk } from "../../tests/support/walker.ts";
-import { applyChanges, changeOf, type Job, newJob, sameJson, valueAt } from "./index.ts";
+import { applyChanges, changeOf, type Job, newJob, openDocument, sameJson, valueAt } from "./index.ts";
 import { type Plan, plan, type Station, stations } from "../plan/index.ts";
 import { faceCuts } from "../../tests/support/faces.ts";
 
@@ -188,5 +188,37 @@ describe("the record", () => {
     const again = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
     expect(again.requirements.find((r) => r.of === "width")!.readings.length).toBeGreaterThan(2);
     expect(again.requirements.find((r) => r.of === "parallelism")!.verdict?.largest).toBeCloseTo(0.03, 6);
+  });
+});
+
+describe("what cannot be is no job", () => {
+  const whole = JSON.stringify(cheekBlockWithFeatures());
+  /** A job file's job with one value at a path put in, or taken out where it is undefined. */
+  const having = (path: string, value: unknown): unknown => {
+    const job = JSON.parse(whole) as object;
+    const steps = path.split("/");
+    const last = steps.pop()!;
+    const at = steps.reduce<Record<string, unknown>>((o, k) => o[k] as Record<string, unknown>, job as never);
+    if (value === undefined) delete at[last];
+    else at[last] = value;
+    return job;
+  };
+  const first = cheekBlockWithFeatures().part.features.order[0]!;
+
+  test.each<[what: string, path: string, value: unknown]>([
+    ["a size of 1e308", "part/sizes/length/nominal", 1e308],
+    ["an upper limit under the lower one", "part/sizes/length/upper", -5],
+    ["one limit only", "part/sizes/length/upper", null],
+    ["an order that names what is not there", "part/features/order/0", "nobody"],
+    ["an order that names one twice", "part/features/order/1", first],
+    ["a feature that no order names", "part/features/order/0", undefined],
+    ["a feature under another's id", `part/features/byId/${first}/id`, "another"],
+    ["a stock of nothing", "stock/measured/length/p1/value", 0],
+    ["a stock of a tenth of a micron", "stock/measured/length/p1/value", 1e-4],
+    ["a roughness of nothing", "part/faces/top/ra", 0],
+    ["a version nobody wrote", "version", 99],
+  ])("%s", (_what, path, value) => {
+    expect(openDocument(JSON.parse(whole)).ok).toBe(true);
+    expect(openDocument(having(path, value)).ok).toBe(false);
   });
 });

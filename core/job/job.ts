@@ -22,7 +22,7 @@ export const jobSchema = z.object({
   retargets: z.record(axisSchema, retargetSchema.nullable()),
   machine: z.string(),
   vise: z.string(),
-  overrides: z.object({ byId: z.record(z.string(), overrideSchema), order: z.array(z.string()) }),
+  overrides: z.ordered(overrideSchema),
   notes: z.string(),
 });
 /** What a person decided about a job. Records of what happened are kept beside it. */

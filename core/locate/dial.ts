@@ -14,7 +14,8 @@ export interface DialMove {
 /** Divisions in one turn; null when the lead is not a whole number of divisions. */
 export function divisionsPerTurn(lead: number, division: number): number | null {
   const count = tidy(lead / division);
-  return lead > 0 && division > 0 && Math.abs(count - Math.round(count)) < 1e-6 ? Math.round(count) : null;
+  const whole = Math.round(count);
+  return lead > 0 && division > 0 && whole >= 1 && Math.abs(count - whole) < 1e-6 ? whole : null;
 }
 
 /**

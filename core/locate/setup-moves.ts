@@ -41,6 +41,8 @@ export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shif
 /**
  * A place along a lying shaft where its crown stands for good, so that Z can be touched there again at any time: the nearest to
  * where an operation begins, in its section and clear of everything that is cut in the setup.
+ * Where it stands nowhere for good, a place where it stands still.
+ * @param now what cutters went over so far
  * @returns X as the readout counts it, mm; null where the crown is cut away all along
  */
 export function crownPlace(
@@ -48,11 +50,20 @@ export function crownPlace(
   locating: Locating,
   of: FeatureOperation,
   moves: SetupMoves,
+  now: readonly Swath[],
+): Mm | null {
+  const forGood = operations.flatMap((o) => swathsOf(moves.get(o.key) ?? [], o));
+  return crownAfter(forGood, locating, of, moves) ?? crownAfter(now, locating, of, moves);
+}
+
+/** Where the crown stands once cutters went over what is said, nearest to where an operation begins; null where it does not. */
+function crownAfter(
+  swaths: readonly Swath[],
+  locating: Locating,
+  of: FeatureOperation,
+  moves: SetupMoves,
 ): Mm | null {
   const { frame } = locating;
-  const swaths = operations.flatMap((o) =>
-    [...traced(moves.get(o.key) ?? [], o.diameter)].flatMap(({ swath }) => (swath ? [swath] : [])),
-  );
   const standing = new Standing(locating, frame, of.crown, swaths);
   const across = locating.sizes[frame.y.axis] / 2;
   const y = tidy(frame.y.sign * (across - frame.y.zero));

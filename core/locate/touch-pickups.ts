@@ -66,8 +66,8 @@ export type TouchedOn =
   | { what: "crown"; at: Mm | null }
   /** Straps left a ledge standing on the face that is up. */
   | { what: "beside a ledge" }
-  /** Nothing is left of the face that is up. */
-  | { what: "floor"; floor: Floor };
+  /** Nothing is left of the face that is up, or of the crown. */
+  | { what: "floor"; of: "top" | "crown"; floor: Floor };
 
 function nearOf(on: TouchedOn): Pickup["near"] {
   if (on.what === "floor") return { x: on.floor.at.x, y: on.floor.at.y, z: null };
@@ -84,7 +84,7 @@ function comeDown(on: TouchedOn): Phrase {
         "Come down over what was cut, beside the straps and the ledge they hold, until the paper just drags, the spindle turned by hand.",
       );
     case "floor":
-      return say`Nothing is left of the top. Come down on the floor that was cut at X ${precise(mm(on.floor.at.x), 1)} Y ${precise(mm(on.floor.at.y), 1)}, ${precise(mm(on.floor.below), 3)} below it, until the paper just drags, the spindle turned by hand.`;
+      return say`Nothing is left of the ${on.of}. Come down on the floor that was cut at X ${precise(mm(on.floor.at.x), 1)} Y ${precise(mm(on.floor.at.y), 1)}, ${precise(mm(on.floor.below), 3)} below it, until the paper just drags, the spindle turned by hand.`;
     default:
       return words("Come down over the part until the paper just drags, the spindle turned by hand.");
   }

@@ -139,8 +139,8 @@ describe("a zero taken anew, by what cutters went over since", () => {
     ["the top while any of it stands", floors(6), over(-6, 20), null],
     ["the floor where none of it does", floors(6), over(-6), 6],
     ["the highest of two floors", floors(9, 6), [...over(-6), ...over(-9, 30)], 6],
-    ["nothing where no floor is known", floors(4), over(-6), null],
+    ["what the cutters left, where no floor is told", floors(4), over(-6), 6],
   ])("Z is touched on %s", (_name, of, swaths, below) => {
-    expect(highestLeft(of, locating, swaths)?.below ?? null).toBe(below);
+    expect(highestLeft(of, locating, swaths, 2, 0)?.below ?? null).toBe(below);
   });
 });

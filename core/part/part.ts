@@ -25,9 +25,9 @@ import { shaftSchema } from "./shaft.ts";
 
 const faceWantedSchema = z.object({
   /** Surface finish, Ra in µm; null when the drawing asks for none. */
-  ra: z.number().positive().nullable(),
+  ra: z.number().min(0.001).max(500).nullable(),
   /** Left on this face for a next process, mm; null for nothing. */
-  leave: z.number().positive().nullable(),
+  leave: z.number().positive().max(100).nullable(),
   /** Whether a patch of the raw face may stay: it is then no fault, and no reference. */
   mayStayRaw: z.boolean(),
 });
@@ -41,14 +41,14 @@ export const partSchema = z.object({
   shaft: shaftSchema.nullable(),
   general: generalToleranceSchema,
   /** Squareness wanted between neighbors, mm over 100 mm; null when the drawing asks for none. */
-  squareness: z.number().positive().nullable(),
+  squareness: z.number().positive().max(100).nullable(),
   /** Parallelism wanted between opposite faces, mm (largest − smallest reading). */
-  parallelism: z.number().positive().nullable(),
+  parallelism: z.number().positive().max(100).nullable(),
   faces: z.record(faceSchema, faceWantedSchema),
   /** What is cut into the part, in the order it was entered. */
-  features: z.object({ byId: z.record(z.string(), featureSchema), order: z.array(z.string()) }),
+  features: z.ordered(featureSchema),
   /** What must fit what. */
-  mates: z.object({ byId: z.record(z.string(), mateSchema), order: z.array(z.string()) }),
+  mates: z.ordered(mateSchema),
 });
 /** The finished part as the drawing wants it. */
 export type Part = z.infer<typeof partSchema>;

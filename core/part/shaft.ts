@@ -11,10 +11,7 @@ const sectionSchema = z.object({
 });
 
 /** A turned shaft along the length: its sections from the left end to the right. */
-export const shaftSchema = z.object({
-  byId: z.record(z.string(), sectionSchema),
-  order: z.array(z.string()),
-});
+export const shaftSchema = z.ordered(sectionSchema);
 export type Shaft = z.infer<typeof shaftSchema>;
 
 export const sectionsOf = ({ byId, order }: Shaft) => order.flatMap((id) => byId[id] ?? []);

@@ -4,16 +4,22 @@ import type { Mm } from "./units.ts";
 export const lengthUnitSchema = z.enum(["mm", "in"]);
 
 /** A size as a drawing gives it: canonical mm plus how it was written. */
-export const dimensionSchema = z.object({
-  /** mm */
-  nominal: z.number(),
-  /** Deviations from nominal in mm; null when the general tolerance applies. */
-  upper: z.number().nullable(),
-  lower: z.number().nullable(),
-  /** A fit class such as h7 when one was written. */
-  fit: z.string().nullable(),
-  written: z.object({ text: z.string(), unit: lengthUnitSchema }),
-});
+export const dimensionSchema = z
+  .object({
+    /** mm */
+    nominal: z.place,
+    /** Deviations from nominal in mm; null when the general tolerance applies. */
+    upper: z.place.nullable(),
+    lower: z.place.nullable(),
+    /** A fit class such as h7 when one was written. */
+    fit: z.string().nullable(),
+    written: z.object({ text: z.string(), unit: lengthUnitSchema }),
+  })
+  .refine(({ upper, lower }) => (upper === null) === (lower === null), "it has one limit only")
+  .refine(
+    ({ upper, lower }) => upper === null || lower === null || lower <= upper,
+    "its upper limit lies under its lower one",
+  );
 export type Dimension = z.infer<typeof dimensionSchema>;
 
 /** Lower and upper limit of a size in mm. */

@@ -67,7 +67,7 @@ export function cylinderStairs(radius: Mm, cutter: Mm, depth: Mm, cusp: Mm): Sta
   if (!(radius > 0 && cutter > 0 && depth > 0 && depth <= radius && cusp > 0)) return null;
   const widest = 2 * radius * depth - depth ** 2;
   const most = (radius + cusp) ** 2 - radius ** 2;
-  const count = Math.ceil(tidy(widest / most));
+  const count = Math.max(1, Math.ceil(tidy(widest / most)));
   if (count > mostSteps) return null;
   return Array.from({ length: count }, (_, i): Stair => {
     const square = (widest * (i + 1)) / count;

@@ -220,7 +220,8 @@ function levelRounds(sweep: Sweep, operation: StrokesAsked, shift: Mm): Round[] 
   const ways = spindleWays(sweep, operation, shift);
   if (!ways) return null;
   const told = { round: "level", vf: operation.set?.vf ?? null, takes: null, spring: false } as const;
-  if (ways.some((w) => w.depth !== null)) return stairs(ways).map((r) => ({ ...r, ...told }));
+  if (ways.some((w) => w.depth !== null))
+    return stairs(ways, operation.levels).map((r) => ({ ...r, ...told }));
   const depths = operation.levels.length > 0 ? operation.levels : [operation.floor];
   return depths.flatMap((depth, i) =>
     ways.map((way): Round => ({
@@ -233,13 +234,26 @@ function levelRounds(sweep: Sweep, operation: StrokesAsked, shift: Mm): Round[] 
   );
 }
 
-/** Stairs each have their own depth: those at one depth are one level. */
-function stairs(ways: readonly SpindleWay[]): Pick<Round, "way" | "depth" | "level" | "levels">[] {
+/**
+ * Stairs each have their own depth: those at one depth are one level. A stair higher than one pass may be deep is cut in several
+ * that are even.
+ * @param levels depths of the passes as they would go straight down: the first is the deepest there may be, mm
+ */
+function stairs(
+  ways: readonly SpindleWay[],
+  [most = Infinity]: readonly Mm[],
+): Pick<Round, "way" | "depth" | "level" | "levels">[] {
   const depths = [...new Set(ways.map((w) => w.depth ?? 0))].sort((a, b) => a - b);
-  return depths.flatMap((depth, i) =>
-    ways
-      .filter((w) => (w.depth ?? 0) === depth)
-      .map((way) => ({ way, depth, level: i + 1, levels: depths.length })),
+  const rounds = depths.flatMap((depth, i) => {
+    const before = depths[i - 1] ?? 0;
+    const passes = Math.max(1, Math.ceil((depth - before) / most - 1e-6));
+    return Array.from({ length: passes }, (_, n) => ({
+      depth: n + 1 === passes ? depth : tidy(before + ((depth - before) * (n + 1)) / passes),
+      here: ways.filter((w) => (w.depth ?? 0) === depth),
+    }));
+  });
+  return rounds.flatMap(({ depth, here }, i) =>
+    here.map((way) => ({ way, depth, level: i + 1, levels: rounds.length })),
   );
 }
 

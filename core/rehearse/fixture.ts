@@ -1,4 +1,4 @@
-import { downOf, type Face, type Orientation } from "../frame/index.ts";
+import { downOf, type Face, type Orientation, sideOf } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
@@ -212,10 +212,13 @@ export function bodiesOf(
     const top = Math.min(deep, max[2]) - 2;
     add("the stop", [min[0] - 14, (min[1] + max[1]) / 2 - 6, 0], [min[0], (min[1] + max[1]) / 2 + 6, top]);
   }
-  if (things.has("blocks")) {
+  const blocks = things.get("blocks");
+  if (blocks?.id === "blocks") {
     // Their V reaches to a third of the radius below the middle of the shaft.
     const top = (min[2] + max[2]) / 2 - width / 6;
-    for (const x of [-half / 2, half / 2])
+    const turned = sideOf(placing.at, "left", vise.fixedJaw) === "right";
+    const from = (m: Mm) => (turned ? max[0] - m : min[0] + m);
+    for (const x of blocks.at?.map(from) ?? [-half / 2, half / 2])
       if (top > 1) across("a V-block", [x - 18, x + 18], [-width - 6, 0], [0, top]);
   }
   return bodies;

@@ -241,7 +241,7 @@ const strapped = [
 ];
 /** In V-blocks with its top 12 above the jaws, zero in its middle. */
 const inBlocks = [
-  place({ on: "blocks", things: [{ id: "blocks" }], projection: 12 }),
+  place({ on: "blocks", things: [{ id: "blocks", at: null }], projection: 12 }),
   ...begin.slice(1, 3),
   zero("x", { touches: [{ from: "left" }, { from: "right" }], setting: 0 }),
   zero("y"),

@@ -162,10 +162,10 @@ export class OnTheTable {
   }
 
   /** The part above the jaws, where it can be touched. */
-  get reachable(): Bounds {
+  reachable(above: Mm | null): Bounds {
     const { piece, placing } = this.#held!;
     const { min, max } = piece.bounds;
-    const low = placing.on === "vise" ? this.vise.jawDepth + 0.5 : min[2];
+    const low = Math.max(placing.on === "vise" ? this.vise.jawDepth + 0.5 : min[2], above ?? min[2]);
     if (low > max[2] - 0.5) return { min, max };
     const free = piece.solid.within(
       this.kit.box([min[0] - 1, min[1] - 1, low], [max[0] + 1, max[1] + 1, max[2] + 1]),

@@ -14,7 +14,8 @@ export type Thing =
   | { id: "rod"; diameter: Mm; height: Mm }
   | { id: "packing"; height: Mm }
   | { id: "straps"; count: number; over: Face; reach: Mm }
-  | { id: "blocks" }
+  /** V-blocks under a lying shaft; their middles from the part's left end where that is told. */
+  | { id: "blocks"; at: readonly Mm[] | null }
   | { id: "points" }
   | { id: "paper" }
   /** Soft packing at the fixed jaw. */
@@ -88,6 +89,8 @@ export type Instruction =
       moveOn: Mm;
       /** Where the other axes stand at the touch; readings. From above where the cut comes, from a side how high. */
       near: { x: Mm; y: Mm | null } | { x: Mm; z: Mm } | null;
+      /** Where the end of the cutter stands in Z at a touch from the side, a reading; null where nothing is told. */
+      end: Mm | null;
       /** Touched there, and not on the highest place of all. */
       crown: boolean;
       /** How to leave the touch. */

@@ -26,7 +26,8 @@ export function takeZero(
   const radius = spindle.touching(told.tool);
   const gap = medium > 0 ? medium + paper : 0;
   const handle = axes[axis];
-  const { min, max } = axis === "z" ? held.piece.bounds : table.reachable;
+  const above = told.end === null || !axes.z.good ? null : axes.z.placeOf(told.end);
+  const { min, max } = axis === "z" ? held.piece.bounds : table.reachable(above);
   const off = radius + gap;
   const nearest = sideAt(told, table, axes);
   const places: Record<Side, Mm> = {
@@ -34,7 +35,7 @@ export function takeZero(
     right: max[0] + off,
     front: (nearest?.front ?? min[1]) - off,
     back: (nearest?.back ?? max[1]) + off,
-    above: (axis === "z" ? goOver(told, table, axes) : max[2]) + gap,
+    above: (axis === "z" ? goOver(told, table, axes, spindle.tool?.flat ? radius : 0) : max[2]) + gap,
   };
   const touch = (from: Side) => {
     handle.moveTo(places[from] - toward[from] * clear);
@@ -84,8 +85,12 @@ function sideAt({ axis, near }: Zero, table: OnTheTable, axes: Axes): { front: M
   return front === null || back === null ? null : { front, back };
 }
 
-/** Z is touched over the part: X and Y go there, wherever they stood. @returns the height that is touched there */
-function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes): Mm {
+/**
+ * Z is touched over the part: X and Y go there, wherever they stood.
+ * @param end radius of a flat end: it stands on the highest there is under all of it, mm
+ * @returns the height that is touched there
+ */
+function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes, end: Mm): Mm {
   const { piece } = table.held!;
   const { min, max } = piece.bounds;
   const within = (value: Mm, i: 0 | 1) => Math.max(min[i] + 0.5, Math.min(max[i] - 0.5, value));
@@ -96,7 +101,23 @@ function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes): Mm {
   axes.x.moveTo(x);
   axes.y.moveTo(y);
   if (!crown) return max[2];
-  // The crown of the section that is cut, where a shaft is thinner there.
-  const [hit] = piece.solid.crossings([x, y, max[2] + 1], [x, y, min[2] - 1]);
-  return hit === undefined ? max[2] : max[2] + 1 - hit * (max[2] - min[2] + 2);
+  // The crown of the section that is cut, where a shaft is thinner there; or a floor.
+  const heights = underEnd.flatMap(([dx, dy]) => {
+    // Without a told place one stands clear of all that is higher.
+    const at = near ? ([x + dx * end, y + dy * end] as const) : ([x, y] as const);
+    const [hit] = piece.solid.crossings([...at, max[2] + 1], [...at, min[2] - 1]);
+    return hit === undefined ? [] : [max[2] + 1 - hit * (max[2] - min[2] + 2)];
+  });
+  return heights.length === 0 ? max[2] : Math.max(...heights);
 }
+
+/** Places under a flat end, in radii from its middle. */
+const underEnd: readonly (readonly [number, number])[] = [
+  [0, 0],
+  ...[0.5, 0.97].flatMap((r) =>
+    Array.from(
+      { length: 8 },
+      (_, i) => [r * Math.cos((i * Math.PI) / 4), r * Math.sin((i * Math.PI) / 4)] as const,
+    ),
+  ),
+];

@@ -47,7 +47,7 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
     operations: [
       { by: "face", key, face, axis, looks, cut, sweep, task, why, from, to, sized, limits, matched },
     ],
-    title: titleOf(setup),
+    title: titleOf(setup, context.spares[axis].verdict !== "unmeasured"),
     reasons: [
       ...(entry === "stays"
         ? [

@@ -15,8 +15,11 @@ import { leftForGood } from "./two-cutters.ts";
 export type Facts = Omit<FaceSetup, "operations" | "device" | "title" | "reasons" | "warnings" | "minutes"> &
   Omit<FaceOperation, "by" | "looks" | "sweep" | "matched">;
 
-/** What is done in a setup, in a sentence. */
-export function titleOf(setup: Facts): Phrase {
+/**
+ * What is done in a setup, in a sentence.
+ * @param measured whether the size it cuts was measured on the stock
+ */
+export function titleOf(setup: Facts, measured: boolean): Phrase {
   const { before, seat, cut, face, key, after } = setup;
   const down = capital(faceCalled(before, downOf(setup.at)));
   const fixed = faceCalled(before, seat.fixed);
@@ -25,7 +28,9 @@ export function titleOf(setup: Facts): Phrase {
   const extent = extentOf(key);
   const what =
     setup.from - setup.to <= noCut
-      ? say`The ${face} face stays as it is: there is nothing to take off.`
+      ? measured
+        ? say`The ${face} face stays as it is: there is nothing to take off.`
+        : say`Measure the ${setup.axis} of the stock first: nothing can be planned for the ${face} face.`
       : extent === "rough"
         ? say`Take the scale off the ${face} face, down to ${mm(setup.to)}.`
         : extent === "rest"

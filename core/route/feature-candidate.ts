@@ -1,5 +1,6 @@
 import type { WorkOf } from "./feature-operation.ts";
 import type { Face } from "../frame/index.ts";
+import type { Cutout } from "../part/index.ts";
 import type { Placed } from "./feature-order.ts";
 import type { OtherWay } from "./feature-plan.ts";
 import type { Way, Work } from "../recipes/index.ts";
@@ -29,6 +30,8 @@ export const approachOf = ({ up, front }: Pick<Way, "up" | "front">): string =>
 export interface Owned {
   of: WorkOf;
   work: Work;
+  /** What the feature takes out. */
+  cutout: Cutout;
   /** Its cutter runs out of metal and into it again: something was cut through its way before. */
   interrupted: boolean;
 }

@@ -11,6 +11,7 @@ import {
   alongJaws,
 } from "../frame/index.ts";
 import {
+  blockPlaces,
   clearBelow,
   clearPlace,
   parallelSpans,
@@ -267,6 +268,9 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
   });
 }
 
+/** What goes so far through a shaft comes out below with the point of its tool; the head of a bolt does not. */
+const nearlyThrough = 0.75;
+
 /** A shaft lies in V-blocks on parallels between the jaws, along X; for what is cut into an end it stands in one. */
 function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
   const { vise, shop, site, material, cuts } = request;
@@ -292,6 +296,21 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
   const runsOut = !upright && cuts.some(({ cutout }) => cutout.opens.some((f) => axisOf(f) === "length"));
   const length = site.sizes.length;
   const standing = upright ? length : diameter;
+  const through = upright
+    ? []
+    : cuts
+        .filter(({ floor }) => floor > gripped)
+        .flatMap(({ cutout: { prisms } }) => prisms.map(boxOfPrism))
+        .filter((box) => box[axisOf(at.up)][1] - box[axisOf(at.up)][0] > nearlyThrough * gripped)
+        .map((box) => box.length);
+  const blocksAt = blockPlaces(length, vise.jawWidth, through);
+  if (through.length > 0 && blocksAt === null)
+    return refused(
+      rule(
+        "holding.blocksBelow",
+      )`The tool comes out below, and nowhere along the shaft two V-blocks stand clear of it between the jaws.`,
+      words("Strap the shaft in V-blocks on the table, further apart, or drill it from both sides."),
+    );
   // Upright it stands on the bed.
   const grip = tidy(upright ? Math.min(vise.jawDepth, length) : gripped * 0.5);
   const seat: Seat = {
@@ -315,6 +334,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     stop: request.own?.stop ?? !runsOut,
     points: false,
     table: null,
+    blocks: through.length > 0 ? blocksAt : null,
   };
   // What opens to the sides comes out over blocks and jaws: it must stay above them.
   const deepest = Math.max(

@@ -1,5 +1,5 @@
 import { axisOf } from "../frame/index.ts";
-import { gripCapacity } from "../holding/index.ts";
+import { gripCapacity, liesOn } from "../holding/index.ts";
 import { handlingTimes } from "../handbook/index.ts";
 import {
   boxOfPrism,
@@ -97,6 +97,7 @@ export function setupsOf(
       features: batch.map((c) => c.candidate.feature.id),
       datums,
       section: batch.flatMap((c) => seenAlongJaws(c.candidate.cutout, seat.at, site)),
+      lies: site.shaft ? "on both" : liesOn(asked.piece, seat.at, seat.seat),
       closest: closestPlace(
         batch.map((c) => c.candidate.feature),
         asked.part,

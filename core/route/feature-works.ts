@@ -1,9 +1,9 @@
-import { axisNames, axisOf, type Face, facesOf } from "../frame/index.ts";
+import { alongJaws, axisNames, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { leastGrip } from "../handbook/index.ts";
-import { noRoomFor } from "../holding/index.ts";
+import { noDaylightFor, noTravelFor, runOut } from "../holding/index.ts";
 import { boxOfPrism, type Cutout, sectionAt } from "../part/index.ts";
 import { tidy } from "../quantity/index.ts";
-import { cuttingDiameter, reachOf } from "../shop/index.ts";
+import { type Cutter, cuttingDiameter, reachOf } from "../shop/index.ts";
 import { done, type Outcome } from "../working/index.ts";
 import type { Owned } from "./feature-candidate.ts";
 import { type FeatureOperation, operationOf, type OperationPlace } from "./feature-operation.ts";
@@ -53,6 +53,7 @@ export function ownedWorks(
   return way.works.map((work) => ({
     of,
     work: fromCrown(work, crown),
+    cutout: placed.cutout,
     interrupted: crosses(placed.cutout, work, way.up, before, asked),
   }));
 }
@@ -91,8 +92,8 @@ export function operationsOf(
 ): Outcome<FeatureOperation[]> {
   const place = placeFor(seat, asked);
   const made: FeatureOperation[] = [];
-  for (const { of, work, interrupted } of works) {
-    const outcome = operationOf(of, work, made, { ...place, interrupted });
+  for (const { of, work, cutout, interrupted } of works) {
+    const outcome = operationOf(of, work, made, { ...withTravel(place, cutout, seat, asked), interrupted });
     if (!outcome.ok) return outcome;
     made.push(outcome.value);
   }
@@ -108,15 +109,7 @@ function roomsOver(seat: FeatureSeat, { machine, shop, vise }: FeaturesAsked): R
   if (known) return known;
   const told = shop.cutters.map((cutter) => ({
     cutter,
-    refusal: noRoomFor(
-      machine,
-      vise,
-      seat.seat,
-      reachOf(cutter, shop),
-      seat.seat.along,
-      cuttingDiameter(cutter),
-      "x",
-    ),
+    refusal: noDaylightFor(machine, vise, seat.seat, reachOf(cutter, shop)),
   }));
   const made = {
     cutters: told.flatMap(({ cutter, refusal }) => (refusal === null ? [cutter] : [])),
@@ -124,6 +117,35 @@ function roomsOver(seat: FeatureSeat, { machine, shop, vise }: FeaturesAsked): R
   };
   rooms.set(seat, made);
   return made;
+}
+
+/** The cutters of a place that the table can take all over a cutout: clear of it where it opens, inside its walls elsewhere. */
+function withTravel<P extends Rooms>(
+  place: P,
+  { box, opens }: Cutout,
+  { at }: FeatureSeat,
+  { machine }: FeaturesAsked,
+): P {
+  const cutters: Cutter[] = [];
+  const tooLong = [...place.tooLong];
+  const axes = { x: alongJaws(at), y: axisOf(at.fixed) };
+  for (const cutter of place.cutters) {
+    const radius = cuttingDiameter(cutter) / 2;
+    const refusal = (["x", "y"] as const)
+      .map((which) => {
+        const [low, high] = box[axes[which]];
+        const ends = facesOf(axes[which]).map((face) => (opens.includes(face) ? radius + runOut : -radius));
+        return noTravelFor(
+          machine,
+          ends.reduce((a, b) => a + b, high - low),
+          which,
+        );
+      })
+      .find((r) => r !== null);
+    if (refusal) tooLong.push({ cutter, refusal });
+    else cutters.push(cutter);
+  }
+  return { ...place, cutters, tooLong };
 }
 
 function placeFor(seat: FeatureSeat, asked: FeaturesAsked): Omit<OperationPlace, "interrupted"> {

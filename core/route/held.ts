@@ -1,6 +1,6 @@
 import type { CutTask } from "../cutting/index.ts";
 import { axisOf, downOf, type Face, opposite, type Orientation } from "../frame/index.ts";
-import { type Seat, sideReach } from "../holding/index.ts";
+import { coveredByStraps, type Seat, sideReach } from "../holding/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { cutFace, type FaceState, isReference, type Piece } from "../stock/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -70,7 +70,7 @@ export function reachIn(
 ): { reach: Mm; whole: Mm } {
   return kind === "side"
     ? { reach: sideReach(seat, vise), whole: seat.standing }
-    : { reach: tidy(acrossTop(seat) - (seat.table?.reach ?? 0)), whole: acrossTop(seat) };
+    : { reach: tidy(acrossTop(seat) - coveredByStraps(seat)), whole: acrossTop(seat) };
 }
 
 /** What a first cut of a face leaves standing; null when it reaches all. */

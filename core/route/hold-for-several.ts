@@ -1,5 +1,5 @@
 import { axisOf, movingOf } from "../frame/index.ts";
-import { type Seat, seatInVise, seatOnTable, withTopCut } from "../holding/index.ts";
+import { type Seat, seatInVise, seatOnTable } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { type Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, say } from "../working/index.ts";
@@ -36,14 +36,15 @@ export function holdForSeveral(
   const points = restsOnPoints(piece, at, context);
   const seated: Outcome<Seat> =
     entry === "stays" && before
-      ? done(withTopCut(before.seat, before.face === at.up ? tidy(before.from - before.to) : 0))
+      ? done({ ...before.seat, standing: piece.sizes[axisOf(at.up)] })
       : next.hold === "table"
         ? seatOnTable({
             piece,
             at,
             over: next.over ?? at.fixed,
             aids: context.shop.aids,
-            removal: above ? removal : 0,
+            // The rest of a face stands out of what the part already is.
+            removal: above && extent !== "rest" ? removal : 0,
             paper: kept?.paper ?? own.paper,
             stop: kept?.stop ?? own.stop,
             points: kept?.points ?? points,

@@ -1,7 +1,16 @@
 import { chooseCut, type CutChoice, type CutTask, cutTask, nothingOwn } from "../cutting/index.ts";
 import { alongJaws, type Axis, axisOf, type Face, facesOf } from "../frame/index.ts";
 import { cutterKindFacts, skinOf } from "../handbook/index.ts";
-import { gripCapacity, noRoomFor, type Seat, sideReach, strapCapacity } from "../holding/index.ts";
+import {
+  coveredByStraps,
+  gripCapacity,
+  noDaylightFor,
+  noTravelFor,
+  runOut,
+  type Seat,
+  sideReach,
+  strapCapacity,
+} from "../holding/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, reachOf, type Vise } from "../shop/index.ts";
 import { type Piece } from "../stock/index.ts";
@@ -49,7 +58,10 @@ export function noRoomOver(
 ): Refusal | null {
   // An arbor lies beside the part: its room is the overarm's, not the daylight.
   const reach = cutterKindFacts[cutter.kind].mount === "arbor" ? 0 : reachOf(cutter, shop);
-  return noRoomFor(machine, vise, seat, reach, task.length, cuttingDiameter(cutter), task.feedAlong);
+  return (
+    noDaylightFor(machine, vise, seat, reach) ??
+    noTravelFor(machine, task.length + cuttingDiameter(cutter) + 2 * runOut, task.feedAlong)
+  );
 }
 
 /** The cutters that there is room for over this seat; refuses when none of its kind has. */
@@ -88,7 +100,7 @@ export function swept(
       across: rest ? Math.min(tidy(rest.across + witnessOverlap), whole) : whole,
     };
   }
-  const covered = seat.table && extent === "part" ? seat.table.reach : 0;
+  const covered = extent === "part" ? coveredByStraps(seat) : 0;
   if (rest) return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap) };
   // What is left standing of the walls below stands out beside the face.
   const proud = (axis: Axis): Mm =>

@@ -1,6 +1,6 @@
 import type { Cut, CutTask } from "../cutting/index.ts";
 import type { Axis, Face, Orientation, Side, turnBetween } from "../frame/index.ts";
-import type { Seat } from "../holding/index.ts";
+import type { Lies, Seat } from "../holding/index.ts";
 import type { Limits, Mm } from "../quantity/index.ts";
 import type { FaceSweep } from "../recipes/index.ts";
 import type { Piece } from "../stock/index.ts";
@@ -86,6 +86,8 @@ export interface FeatureSetup extends SetupOf<FeatureOperation> {
   section: { from: Mm; to: Mm; depth: Mm }[];
   /** Half of the tightest tolerance of a place in it, mm; null where none is dimensioned. */
   closest: Mm | null;
+  /** How the part lies on its parallels. */
+  lies: Lies;
 }
 
 export type Setup = FaceSetup | FeatureSetup;

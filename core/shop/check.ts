@@ -137,17 +137,21 @@ export function checkItem(list: ShopList, item: unknown): ShopFinding[] {
     return parsed.error.issues.map((issue) => {
       const key = issue.path.join(".");
       const field = shopFields[list].find((f) => key === f.key || key.startsWith(`${f.key}.`));
-      return stop(field?.key ?? key, say`${field?.label ?? key}: ${plainer(issue.message)}.`);
+      return stop(
+        field?.key ?? key,
+        say`${field?.label ?? key}: ${plainer(issue.message, field?.kind === "length" || field?.kind === "signed")}.`,
+      );
     });
   }
   return (checks[list] as ((item: unknown) => ShopFinding[]) | undefined)?.(parsed.data) ?? [];
 }
 
-/** The schema's own words in plainer ones. */
-function plainer(message: string): string {
+/** The schema's own words in plainer ones. @param length whether a bound is one in mm */
+function plainer(message: string, length: boolean): string | Phrase {
   if (/expected number to be >0/.test(message)) return "must be above zero";
   const bound = /expected \w+ to be (>=|<=)(-?[\d.]+)/.exec(message);
-  if (bound) return `must be ${bound[1] === ">=" ? "at least" : "at most"} ${bound[2]}`;
+  if (bound)
+    return say`must be ${bound[1] === ">=" ? "at least" : "at most"} ${length ? mm(Number(bound[2])) : bound[2]!}`;
   if (/expected string to have >=1/.test(message)) return "nothing is written here";
   if (/received (undefined|null)/.test(message)) return "is missing";
   return message.replace(/^Invalid input: /, "");

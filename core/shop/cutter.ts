@@ -13,37 +13,37 @@ export const cutterSchema = z.object({
   kind: cutterKindSchema,
   material: toolMaterialSchema,
   /** Nominal diameter, mm. */
-  diameter: z.number().positive(),
+  diameter: z.extent.min(0.1).max(500),
   /** Diameter as measured, mm; null while it was not. */
-  measured: z.number().positive().nullable(),
-  teeth: z.number().int().positive(),
+  measured: z.extent.min(0.1).max(500).nullable(),
+  teeth: z.number().int().min(1).max(300),
   /** Helix in degrees; 0 for straight teeth. */
   helix: z.number().min(0).max(60),
   hand: z.enum(["right", "left"]),
   /** Length of the cutting edges along the axis, mm; of a disc cutter or saw its width. */
-  fluteLength: z.number().positive(),
+  fluteLength: z.extent.max(1000),
   /** Length out of its holder to the cutting end, mm. */
-  stickout: z.number().positive(),
+  stickout: z.extent.max(1000),
   /** Shank diameter, mm; of an arbor or shell cutter its bore. */
-  shank: z.number().positive(),
+  shank: z.extent.max(300),
   /** Radius at the corner, mm; half the diameter for a ball. */
-  cornerRadius: z.number().nonnegative(),
+  cornerRadius: z.number().min(0).max(250),
   /** Entering angle in degrees: 90 is a square shoulder (the lead angle is 90° minus it). */
   enteringAngle: z.number().min(10).max(90),
   inserts: z.enum(["none", "straight", "round"]),
   /** Whether every insert stands level with the others, as tried with an indicator. */
   level: z.boolean(),
   /** Deepest cut the insert or tooth bears, mm; null when the rule for its kind decides. */
-  maxDepth: z.number().positive().nullable(),
+  maxDepth: z.extent.nullable(),
   centerCutting: z.boolean(),
   /** Of a tap: what it goes on in a turn, mm; null while it is not entered. */
-  pitch: z.number().positive().nullable().default(null),
+  pitch: z.extent.max(25).nullable().default(null),
   /** Run-out at the edge as indicated (TIR), mm; null while not tried. */
-  runOut: z.number().nonnegative().nullable(),
+  runOut: z.gap.max(5).nullable(),
   condition: z.enum(cutterConditions),
   /** What it is good for: a wall, a floor, scale and skin. */
   rating: z.object({ wall: ratingSchema, floor: ratingSchema, scale: ratingSchema }),
-  minutesUsed: z.number().nonnegative(),
+  minutesUsed: z.number().min(0).max(1_000_000),
   /** Holder it stands in; null when none is chosen. */
   holder: z.string().nullable(),
 });

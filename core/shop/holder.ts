@@ -21,13 +21,13 @@ export const holderSchema = z.object({
   retired: z.boolean(),
   kind: z.enum(holderKinds),
   /** Shank or bore it takes, mm: from and to are equal for one size. */
-  from: z.number().positive(),
-  to: z.number().positive(),
+  from: z.extent,
+  to: z.extent,
   /** From the spindle nose to where the cutter leaves it, mm. */
-  reach: z.number().nonnegative(),
+  reach: z.number().min(0).max(2000),
   /** Arbor: collar diameter, and length between spindle nose and overarm support, mm; null for other holders. */
-  collar: z.number().positive().nullable(),
-  span: z.number().positive().nullable(),
+  collar: z.extent.nullable(),
+  span: z.extent.nullable(),
   /** Arbor: whether its end runs in an overarm support. */
   supported: z.boolean(),
   /** How tight a cutter is drawn in, in the shop's words: "firm, then a quarter turn"; empty while nobody said. */

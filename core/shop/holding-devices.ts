@@ -5,25 +5,25 @@ const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boole
 export const viseSchema = z.object({
   ...owned,
   /** All in mm. Jaw depth is measured from the bed to the top of the jaw. */
-  opening: z.number().positive(),
-  jawWidth: z.number().positive(),
-  jawDepth: z.number().positive(),
-  jawThickness: z.number().positive(),
+  opening: z.extent,
+  jawWidth: z.extent,
+  jawDepth: z.extent,
+  jawThickness: z.extent,
   /** Height of the bed above the table. */
-  bedHeight: z.number().positive(),
+  bedHeight: z.extent,
   /** Chamfer of the jaw edge. */
-  jawChamfer: z.number().nonnegative(),
+  jawChamfer: z.gap,
   /** Relief slot at the foot of the fixed jaw, mm high; 0 for none. */
-  relief: z.number().nonnegative(),
+  relief: z.gap,
   /** Where the fixed jaw stands, seen by the operator. */
   fixedJaw: z.enum(["back", "front"]),
   /** Lead of its screw, mm a turn, and an ordinary pull at its handle, N·m: they give the clamp force. */
-  screwLead: z.number().positive(),
-  pull: z.number().positive(),
+  screwLead: z.extent.min(0.1).max(50),
+  pull: z.number().min(1).max(1_000_000),
   /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
-  stretch: z.number().nonnegative().nullable(),
+  stretch: z.number().min(0).max(10_000).nullable(),
   /** Fixed jaw out of square to the table: mm over 50, plus leans outward; null while not measured. */
-  jawSquareness: z.number().nullable(),
+  jawSquareness: z.number().min(-100).max(100).nullable(),
 });
 export type Vise = z.infer<typeof viseSchema>;
 
@@ -31,14 +31,14 @@ export type Vise = z.infer<typeof viseSchema>;
 export const parallelsSchema = z.object({
   ...owned,
   /** mm */
-  height: z.number().positive(),
-  thickness: z.number().positive(),
-  length: z.number().positive(),
+  height: z.extent,
+  thickness: z.extent,
+  length: z.extent,
 });
 export type Parallels = z.infer<typeof parallelsSchema>;
 
 /** Soft round bar between the moving jaw and an unmachined face. */
-export const rodSchema = z.object({ ...owned, /** mm */ diameter: z.number().positive() });
+export const rodSchema = z.object({ ...owned, /** mm */ diameter: z.extent });
 export type Rod = z.infer<typeof rodSchema>;
 
 export const aidKinds = ["vBlocks", "strap", "stud", "tNut", "jack", "stop", "angleBlock"] as const;
@@ -58,10 +58,10 @@ export const aidWords: Record<AidKind, string> = {
 export const aidSchema = z.object({
   ...owned,
   kind: z.enum(aidKinds),
-  count: z.number().int().positive(),
+  count: z.number().int().min(1).max(10_000),
   /** Shortest and longest it spans: strap or stud length, jack height, diameter a V-block takes, slot of a T-nut; mm. */
-  from: z.number().nonnegative(),
-  to: z.number().positive(),
+  from: z.number().min(0).max(10_000),
+  to: z.extent,
   /** Thread of stud, T-nut or jack, as it is called; empty for others. */
   thread: z.string(),
   /** Angle of an angle block or V-block, degrees; null for others. */

@@ -18,12 +18,12 @@ export const instrumentSchema = z.object({
   retired: z.boolean(),
   kind: z.enum(instrumentKinds),
   /** Smallest step it shows, mm. */
-  resolution: z.number().positive(),
+  resolution: z.number().min(0.000_01).max(100),
   /** Expanded uncertainty U of a reading, mm. */
-  uncertainty: z.number().nonnegative(),
+  uncertainty: z.number().min(0).max(100),
   /** Range it measures, mm. */
-  from: z.number().nonnegative(),
-  to: z.number().positive(),
+  from: z.number().min(0).max(10_000),
+  to: z.extent,
   /** Date it was last checked, as yyyy-mm-dd; empty when never. */
   lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
 });

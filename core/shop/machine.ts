@@ -5,15 +5,15 @@ import { nearestByRatio } from "./speed-steps.ts";
 
 const axisScrewSchema = z.object({
   /** mm per turn of the handle */
-  lead: z.number().positive(),
+  lead: z.extent.min(0.1).max(50),
   /** mm per division of the dial */
-  division: z.number().positive(),
+  division: z.number().min(0.0001).max(10),
   /** mm */
-  backlash: z.number().nonnegative(),
+  backlash: z.gap.max(10),
   /** Resolution of the readout in mm; null when the axis has none. */
-  readout: z.number().positive().nullable(),
+  readout: z.number().min(0.00001).max(1).nullable(),
   /** Power feeds in mm/min; empty for hand feed only. */
-  powerFeeds: z.array(z.number().positive()),
+  powerFeeds: z.array(z.number().positive().max(20_000)).max(100),
 });
 export type AxisScrew = z.infer<typeof axisScrewSchema>;
 
@@ -22,17 +22,21 @@ export const speedRangeSchema = z.object({
   name: z.string(),
   /** Fixed steps in rpm, or a span that can be set anywhere. */
   speeds: z.discriminatedUnion("kind", [
-    z.object({ kind: z.literal("steps"), rpm: z.array(z.number().positive()).min(1) }),
-    z.object({ kind: z.literal("variable"), from: z.number().positive(), to: z.number().positive() }),
+    z.object({ kind: z.literal("steps"), rpm: z.array(z.number().min(1).max(60_000)).min(1).max(100) }),
+    z.object({
+      kind: z.literal("variable"),
+      from: z.number().min(1).max(60_000),
+      to: z.number().min(1).max(60_000),
+    }),
   ]),
   /** Gears are changed at standstill, variable pulleys only while running. */
   change: z.enum(["standstill", "running"]),
   /** M18: the spindle turns the other way in this range for the same position of the switch. */
   reversed: z.boolean(),
   /** Electronic drive: below this speed the torque is constant and the power falls; null for belts and gears. */
-  baseRpm: z.number().positive().nullable(),
+  baseRpm: z.number().min(1).max(60_000).nullable(),
   /** Torque in N·m above which the belt slips; null when none is known. */
-  slipTorque: z.number().positive().nullable(),
+  slipTorque: z.number().positive().max(10_000).nullable(),
 });
 export type SpeedRange = z.infer<typeof speedRangeSchema>;
 
@@ -46,30 +50,30 @@ export const machineSchema = z.object({
   kind: z.enum(machineKinds),
   class: machineClassSchema,
   /** Motor power in kW and the share that reaches the spindle. */
-  motorPower: z.number().positive(),
-  efficiency: z.number().positive().max(1),
+  motorPower: z.number().min(0.01).max(5000),
+  efficiency: z.number().min(0.05).max(1),
   drive: z.enum(drives),
   ranges: z.array(speedRangeSchema).min(1),
   /** Spindle taper, as it is called. */
   taper: z.string(),
   /** A pull test: cutting force it bears in N and its spring in N/µm; null while the class decides. */
-  ownForce: z.number().positive().nullable(),
-  ownSpring: z.number().positive().nullable(),
+  ownForce: z.number().min(1).max(1_000_000).nullable(),
+  ownSpring: z.number().min(0.01).max(10_000).nullable(),
   /** Longest distance between table and spindle nose in mm. */
-  daylight: z.number().positive(),
+  daylight: z.extent,
   /** Travel in mm. */
-  travel: z.object({ x: z.number().positive(), y: z.number().positive(), z: z.number().positive() }),
+  travel: z.object({ x: z.extent, y: z.extent, z: z.extent }),
   axes: z.object({ x: axisScrewSchema, y: axisScrewSchema, z: axisScrewSchema }),
   /** What moves for depth: raising the knee or lowering the head. */
   depthBy: z.enum(["knee", "head"]),
   /** How far the quill goes down, mm; null where the spindle has none. */
-  quillTravel: z.number().positive().nullable().default(null),
+  quillTravel: z.extent.nullable().default(null),
   /** What the quill's scale or stop is set by, mm; null for the usual. */
-  quillDivision: z.number().positive().nullable().default(null),
+  quillDivision: z.extent.nullable().default(null),
   /** Own tram reading: rise in mm over the swept diameter along X and across; null when not swept. */
-  tramAlong: z.number().nullable(),
-  tramAcross: z.number().nullable(),
-  tramSweep: z.number().positive(),
+  tramAlong: z.number().min(-100).max(100).nullable(),
+  tramAcross: z.number().min(-100).max(100).nullable(),
+  tramSweep: z.extent,
 });
 export type Machine = z.infer<typeof machineSchema>;
 

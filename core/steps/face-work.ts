@@ -172,6 +172,9 @@ function endHeight(
   });
 }
 
+/** A cutter that touches a wall anew stands so far above its depth: a new zero must not bring it onto the ledge below, mm. */
+const clearOfLedge = 0.5;
+
 /** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
 function touchStep(
   setup: FaceSetup,
@@ -187,6 +190,8 @@ function touchStep(
   const backOff = axis !== "z" ? "sideways" : machine.depthBy === "knee" ? "down" : "up";
   const setting = screw.readout === null ? 0 : tidy(-intoPart(op) * topSetting(0, paper));
   const sizeAtZero = tidy(screw.readout === null ? surface + paper : surface);
+  const { down } = op.sweep;
+  const end = op.looks === null ? null : -tidy(Math.max(down / 2, down - clearOfLedge));
   const raw =
     setup.before.faces[op.face].condition !== "milled" && setup.before.faces[op.face].condition !== "ground";
   return make(
@@ -202,6 +207,7 @@ function touchStep(
         sizeAtZero,
         medium: paper,
         from: op.looks ?? "above",
+        end,
         stale: state?.stale ? (staleWords[state.stale] ?? null) : null,
         backOff,
       },
@@ -213,6 +219,13 @@ function touchStep(
               )
             : words("Zero where the paper just drags."),
         ),
+        ...(end === null
+          ? []
+          : [
+              note(
+                say`Its end at Z ${precise(mm(end), 2)}, a little above the depth of the cut: it must not touch what stands out further down.`,
+              ),
+            ]),
         warn(
           words(
             "A long strip of paper, fingers well away from the cutter; better, turn the spindle by hand.",

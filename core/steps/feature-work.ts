@@ -210,10 +210,11 @@ export function featureWork(
   }
 
   function touchedOn(op: FeatureOperation, swaths: readonly Swath[]): TouchedOn {
-    if (setup.device === "vBlocks" && !setup.seat.square)
-      return { what: "crown", at: crownPlace(setup, locating, op, movesOf) };
-    const floor = highestLeft(setup, locating, swaths);
-    return floor ? { what: "floor", floor } : { what: "top" };
+    const round = setup.device === "vBlocks" && !setup.seat.square;
+    const at = round ? crownPlace(setup, locating, op, movesOf, swaths) : null;
+    const floor = at === null ? highestLeft(setup, locating, swaths, op.diameter, op.crown) : null;
+    if (floor) return { what: "floor", of: round ? "crown" : "top", floor };
+    return round ? { what: "crown", at } : { what: "top" };
   }
 
   /** What cutters went over in this setup up to an operation, and in it up to when its zero was lost. */

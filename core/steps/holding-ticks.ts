@@ -1,5 +1,5 @@
 import { downOf, type Face } from "../frame/index.ts";
-import { faceCalled, type ParallelsUnder, type Seat } from "../holding/index.ts";
+import { faceCalled, type Lies, liesOn, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
@@ -39,6 +39,14 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
       ];
 }
 
+/** Where V-blocks stand, when what is drilled through must come out beside them. */
+function standing([first, second]: readonly number[]): Phrase {
+  const from = say`from the part's left end`;
+  return second === undefined
+    ? say`: one, its center ${mm(first!)} ${from}. What you drill through comes out beside it`
+    : say`: their centers ${mm(first!)} and ${mm(second)} ${from}. What you drill through comes out beside them`;
+}
+
 /** A shaft in V-blocks: along X, or upright. */
 const blockTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
   tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
@@ -46,7 +54,7 @@ const blockTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
     "blocks",
     seat.square
       ? words("V-block upright against the fixed jaw")
-      : words("V-blocks on parallels against the fixed jaw, the same height"),
+      : say`V-blocks on parallels against the fixed jaw, the same height${seat.blocks ? standing(seat.blocks) : say``}`,
   ),
   ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
   ...(seat.paper ? [tick("paper", words("A strip of paper between the shaft and each jaw"))] : []),
@@ -214,20 +222,10 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
           ),
         ]
       : []),
-    ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, liesOn(setup), tick)] : []),
+    ...(seat.parallels && !seat.points
+      ? [triedTick(seat.parallels, isFaceSetup(setup) ? liesOn(setup.before, seat, seat) : setup.lies, tick)]
+      : []),
   ];
-}
-
-/** How a part lies on its parallels: on both, where face below and face at the fixed jaw are true. */
-type Lies = "on both" | "raw" | "bought" | "jaw not clean";
-
-function liesOn(setup: Setup): Lies {
-  if (!setup.seat.tap) return "raw";
-  if (!isFaceSetup(setup)) return "on both";
-  const { faces } = setup.before;
-  const [fixed, down] = [faces[setup.seat.fixed], faces[downOf(setup.seat)]];
-  if (fixed.order !== null) return fixed.clean ? "on both" : "jaw not clean";
-  return down.order === null ? "bought" : "on both";
 }
 
 const eitherMayBeLoose: Record<Exclude<Lies, "on both">, Warning> = {

@@ -46,6 +46,8 @@ export interface Step {
     medium: Mm;
     /** Where the cutter stands, seen from the face it touches. */
     from: TouchFrom;
+    /** Where the end of the cutter stands in Z at a touch from the side, a little above its depth; null from above. */
+    end: Mm | null;
     stale: string | null;
     /** Which way the touch is left: the knee goes down, the head goes up. */
     backOff: "down" | "up" | "sideways";

@@ -23,7 +23,7 @@ export const stockPoints = ["p1", "p2", "p3", "p4"] as const;
 
 /** A measured length: mm and how it was written. */
 export const lengthEntrySchema = z.object({
-  value: z.number(),
+  value: z.extent,
   written: z.object({ text: z.string(), unit: lengthUnitSchema }),
 });
 export type LengthEntry = z.infer<typeof lengthEntrySchema>;

@@ -42,11 +42,19 @@ export const words = (text: string): Phrase => ({ parts: [text] });
 
 export const precise = (quantity: Quantity, decimals: number): Precise => ({ quantity, decimals });
 
+/** Letters that run from right to left, and marks that turn the direction of what follows. */
+const turns = /[\u0590-\u08ff\u200e\u200f\u202a-\u202e\u2066-\u2069\ufb1d-\ufdff\ufe70-\ufeff]/;
+const isolates = /[\u2066-\u2069]/g;
+
+/** A name within a sentence: it turns round neither the words nor the figures beside it. */
+const isolated = (text: string): string =>
+  turns.test(text) ? `\u2068${text.replace(isolates, "")}\u2069` : text;
+
 /** The phrase as text in a display unit. */
 export function phraseText(p: Phrase, unit: LengthUnit): string {
   return p.parts
     .map((part) => {
-      if (typeof part === "string") return part;
+      if (typeof part === "string") return isolated(part);
       if ("parts" in part) return phraseText(part, unit);
       if ("decimals" in part)
         return showQuantity(part.quantity, unit, decimalsIn(part.quantity, unit, part.decimals));

@@ -13,6 +13,7 @@ export const zero = (axis: "x" | "y" | "z", more: Partial<Zero> = {}): Instructi
   setting: axis === "z" ? null : -5.05,
   moveOn: axis === "z" ? 0.05 : 0,
   near: null,
+  end: null,
   crown: false,
   backOff: "clear",
   ...more,

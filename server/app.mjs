@@ -11,8 +11,6 @@ import { contentSecurityPolicy } from "./policy.mjs";
  * @param {{ demo?: boolean }} options demo: offer to load the demo jobs when the browser's database is empty
  */
 export async function createApp({ demo = false } = {}) {
-  // Express tells a stack with paths in what it answers unless it knows that this is no development.
-  process.env.NODE_ENV ??= "production";
   const build = await import("../build/server/index.js");
   const app = express();
   app.disable("x-powered-by");

@@ -1,4 +1,6 @@
-import { createApp, listen } from "./app.mjs";
+// Before anything is loaded that asks: React, its router and Express are of one mind then, and no stack with paths is answered.
+process.env.NODE_ENV ??= "production";
+const { createApp, listen } = await import("./app.mjs");
 
 const app = await createApp({ demo: process.argv.includes("--demo") });
 // Only this computer reaches it, unless an address to bind to is given.

@@ -39,6 +39,23 @@ describe("keys of a view", () => {
     return { done, field: getByLabelText("field") };
   };
 
+  test("behind an open dialog nothing is heard, neither a key nor its release", () => {
+    const { done } = setUp();
+    const dialog = document.body.appendChild(document.createElement("dialog"));
+    dialog.setAttribute("open", "");
+    const release = () =>
+      document.body.dispatchEvent(new KeyboardEvent("keyup", { key: " ", bubbles: true }));
+    press("j");
+    press(" ");
+    release();
+    press("z", document.body, { ctrlKey: true });
+    vi.advanceTimersByTime(100);
+    expect(done).toEqual([]);
+    dialog.remove();
+    press("j");
+    expect(done).toEqual(["j"]);
+  });
+
   test("a lone digit is a station, a burst ending in Enter is an instrument", () => {
     const { done } = setUp();
     press("3");

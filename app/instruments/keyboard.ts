@@ -10,6 +10,9 @@ const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
+/** Behind an open dialog no key acts: it hears them itself. */
+const dialogOpen = (): boolean => document.querySelector("dialog[open]") !== null;
+
 /**
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.
  * Digits within 30 ms of each other ending in Enter come from an instrument: they go to `onInstrument`, not to the keys.
@@ -35,7 +38,7 @@ export function useKeyboard(
       burst = "";
     };
     const onKey = (event: KeyboardEvent) => {
-      if (event.defaultPrevented) return;
+      if (event.defaultPrevented || dialogOpen()) return;
       if (event.ctrlKey || event.metaKey) {
         const key = `Ctrl+${event.shiftKey ? "Shift+" : ""}${event.key.toLowerCase()}`;
         if (has(key) && !isField(event.target)) {
@@ -69,7 +72,7 @@ export function useKeyboard(
       else act(event.key);
     };
     const onRelease = (event: KeyboardEvent) => {
-      if (event.key === " " && space.up(performance.now()) && single) act(" ");
+      if (event.key === " " && space.up(performance.now()) && single && !dialogOpen()) act(" ");
     };
     addEventListener("keydown", onKey);
     addEventListener("keyup", onRelease);

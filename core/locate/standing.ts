@@ -102,9 +102,12 @@ export class Standing {
     const heights = [end, 0.85 * end, 0.5 * end];
     // Newest first: what was cut last lies nearest.
     const near = this.#swaths.filter((s) => reaches(s, swath)).reverse();
-    for (let i = 0; i <= stations; i++) {
-      const [cx, cy] = [from[0] + (dx * i) / stations, from[1] + (dy * i) / stations];
-      const round = i === 0 || i === stations;
+    // Between the first two, where it came down beside a wall, more of it may stand than at either.
+    const shares = [0, ...nearStart.flatMap((at) => (at < long ? [at / long] : []))];
+    for (let i = 1; i <= stations; i++) shares.push(i / stations);
+    for (const share of shares) {
+      const [cx, cy] = [from[0] + dx * share, from[1] + dy * share];
+      const round = share === 0 || share === 1;
       for (const [along, across] of round ? disc : sectionOf(r)) {
         const p: Point = [cx + r * (along * ux - across * uy), cy + r * (along * uy + across * ux)];
         if (heights.some((h) => this.metalAt(p, h, near))) return true;
@@ -114,6 +117,8 @@ export class Standing {
   }
 }
 
+/** Places just past where a way begins that are asked about too, mm. */
+const nearStart = [0.4, 1] as const;
 /** So far inside its round and above its end a cutter is asked about, mm: what is less is no chip. */
 const shy = 0.02;
 /** A rib or web that stands is at least so thick, mm: places are asked about no further apart. */

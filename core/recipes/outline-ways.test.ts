@@ -51,6 +51,23 @@ test("rows over an outline leave no wedge at slanted or round ends, and touch no
   );
 });
 
+test.each([
+  ["a straight-sided one asks for no stroke beside its rows", 0, 0],
+  ["a round one does", 0.4, 1],
+])("rows round what stands: %s", (_what, bulge, least) => {
+  const island: Outline = [
+    [31.7, 9.1],
+    [73.9, 9.1],
+    [73.9, 17.9],
+    [31.7, 17.9],
+  ].map(([x, y]) => ({ x: x!, y: y!, bulge }));
+  const around = { x: [0, 105.5], y: [0, 22] } as const;
+  const ways = regionWays({ kind: "region", outer: null, islands: [island], around, leave }, 10);
+  const rows = ways.filter(({ points }) => points.some(([x]) => x < 0 || x > 105.5));
+  expect(ways.length - rows.length).toBeGreaterThanOrEqual(least);
+  if (least === 0) expect(ways.length).toBe(rows.length);
+});
+
 /** Whether a place lies within: a way straight left of it crosses the outline an odd number of times. */
 const insideOf = (outline: Outline, [x, y]: readonly [number, number]): boolean =>
   piecesOf(outline).filter(([[ax, ay], [bx, by]]) => {

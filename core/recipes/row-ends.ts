@@ -14,6 +14,20 @@ const least: Mm = 0.3;
 
 export const worthwhile = ({ ends: [low, high] }: Stretch): boolean => high - low > least;
 
+/** A stroke that finds no more than this to cut is left out, mm: beside the outer corner of what stands nothing is left. */
+const unseen: Mm = 0.05;
+
+/** Whether the end of a row reaches metal that the rows on both sides of it leave, of which one may run on past it. */
+function leavesMetal({ y, ends }: Stretch, end: 0 | 1, beside: readonly Stretch[], r: Mm): boolean {
+  const outward = end === 0 ? -1 : 1;
+  const left = ({ y: row, ends: [low, high] }: Stretch, px: Mm, py: Mm) =>
+    Math.hypot(Math.max(low - px, 0, px - high), py - row) - r;
+  return Array.from({ length: 17 }, (_, i) => ((i - 8) * Math.PI) / 18).some((angle) => {
+    const [px, py] = [ends[end] + outward * r * Math.cos(angle), y + r * Math.sin(angle)];
+    return beside.every((row) => left(row, px, py) > unseen);
+  });
+}
+
 /**
  * Short strokes at the ends of two neighboring rows, where a wall runs aslant or round between them: without them a wedge would
  * stand there at full depth. Each starts in what the rows have cleared.
@@ -42,7 +56,7 @@ export function endStrokes(
       const start = Math.max(found.ends[0], Math.min(found.ends[1], inner - outward * r));
       const ends = end === 0 ? ([found.ends[0], start] as const) : ([start, found.ends[1]] as const);
       const stroke =
-        (found.ends[end] - reached) * outward > least
+        (found.ends[end] - reached) * outward > least && leavesMetal(found, end, [a, b], r)
           ? [straight("x", y, ends, outward, { low: false, high: false }, "full")]
           : [];
       return [...stroke, ...between(a, found), ...between(found, b)];

@@ -5,7 +5,7 @@ import { randomJob } from "./support/random-jobs.ts";
 import { nowAndThen } from "./support/walked-jobs.ts";
 
 /** Random jobs beyond the first two hundred in which the literal machine once found something, and what was wrong then. */
-test.each([
+test.each<[seed: number, was: string]>([
   [326, "holes drilled through a shaft into the V-block below"],
   [390, "a hole with a head, drilled through over a V-block"],
   [370, "strokes beside the outer corners of what stands, where nothing is left"],
@@ -13,7 +13,7 @@ test.each([
   [437, "a wall touched anew on the ledge below it"],
   [481, "a cutter too wide for the travel across"],
   [522, "a wall cut on the way in that was called air"],
-] as const)("job %i: %s", async (seed, _what) => {
+])("job %i: %s", async (seed) => {
   const { job, shop } = randomJob(seed);
   const { findings } = rehearse({ job, shop, kit: await openSolids(), seed, upsets: nowAndThen });
   expect(findings.map(({ sort, op, what }) => [sort, op, what])).toEqual([]);

@@ -125,7 +125,11 @@ export function sweepInSetup(frame: SetupFrame, sweep: Sweep): Sweep {
     case "points":
       return { ...sweep, at: sweep.at.map((p) => inSetup(frame, p)) };
     case "clear":
-      return { ...sweep, area: areaIn(frame, sweep.area) };
+      return {
+        ...sweep,
+        area: areaIn(frame, sweep.area),
+        ...(sweep.start ? { start: inSetup(frame, sweep.start) } : {}),
+      };
     case "walls":
       return {
         ...sweep,

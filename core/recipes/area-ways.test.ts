@@ -115,3 +115,40 @@ describe("ways along walls", () => {
     expect(ends).toContainEqual([25 + shift, 15 + shift]);
   });
 });
+
+test("rings round a boss begin in the start hole, in whichever corner the setup turns it to, and cut neither boss nor wall", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 14, max: 40 }),
+      fc.integer({ min: 14, max: 40 }),
+      fc.constantFrom(...([0, 1] as const)),
+      fc.constantFrom(...([0, 1] as const)),
+      fc.constantFrom(8, 10, 12),
+      (gapX, gapY, right, back, diameter) => {
+        const r = diameter / 2;
+        const boss = { x: [gapX, gapX + 20], y: [gapY, gapY + 16] } as const;
+        const area: Area = {
+          ...areaOf([2 * gapX + 20, 2 * gapY + 16], [true, true, true, true]),
+          boss: { x: [...boss.x], y: [...boss.y] },
+        };
+        const hole: Place = [right ? area.x[1] - gapX / 2 : gapX / 2, back ? area.y[1] - gapY / 2 : gapY / 2];
+        const ways = clearWays(area, leave, diameter, hole)!;
+        expect(ways[0]!.points[0]).toEqual(hole);
+        for (const { points } of ways)
+          for (const [i, to] of points.slice(1).entries()) {
+            const from = points[i]!;
+            expect(Math.min(Math.abs(from[0] - to[0]), Math.abs(from[1] - to[1]))).toBeLessThan(1e-6);
+            for (let share = 0; share <= 1; share += 0.125) {
+              const [x, y] = [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
+              const toBoss = Math.hypot(
+                Math.max(boss.x[0] - x, 0, x - boss.x[1]),
+                Math.max(boss.y[0] - y, 0, y - boss.y[1]),
+              );
+              const toWall = Math.min(x, area.x[1] - x, y, area.y[1] - y);
+              expect(Math.min(toBoss, toWall)).toBeGreaterThan(r);
+            }
+          }
+      },
+    ),
+  );
+});

@@ -25,10 +25,10 @@ function laneReach(area: Area, along: "x" | "y", across: Mm, radius: Mm, leave: 
   ];
 }
 
-export function clearWays(area: Area, leave: Mm, diameter: Mm): SpindleWay[] | null {
+export function clearWays(area: Area, leave: Mm, diameter: Mm, start?: Point): SpindleWay[] | null {
   const r = diameter / 2;
   const left = leftOnWalls(area, leave, diameter);
-  if (area.boss) return bossRings(area, area.boss, left, diameter);
+  if (area.boss) return bossRings(area, area.boss, left, diameter, start);
   const lanes = lanesAlong(area);
   const { along } = lanes;
   const [low, high] = along === "x" ? area.y : area.x;
@@ -171,6 +171,7 @@ function bossRings(
   boss: NonNullable<Area["boss"]>,
   leave: Mm,
   diameter: Mm,
+  startHole?: Point,
 ): SpindleWay[] | null {
   const r = diameter / 2;
   const outer = (which: "x" | "y"): [Mm, Mm] => [
@@ -203,8 +204,8 @@ function bossRings(
     ? [[tidy(Math.min(area.x[0] - r - clearOff, x[0])), tidy(y[0])]]
     : !area.walls.yLow
       ? [[tidy(x[0]), tidy(Math.min(area.y[0] - r - clearOff, y[0]))]]
-      : // Between wall and boss, where a start hole is.
-        [[tidy((area.x[0] + boss.x[0]) / 2), tidy(boss.y[0])]];
+      : // Between wall and boss; in the start hole where there is one, wherever the setup turns it.
+        [startHole ?? [tidy((area.x[0] + boss.x[0]) / 2), tidy(boss.y[0])]];
   return [inOneWay(start, rings, area.walls.xLow && area.walls.yLow ? "plunge" : "outside")];
 }
 

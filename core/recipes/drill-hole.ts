@@ -19,6 +19,10 @@ export interface HoleAsked {
   through: boolean;
   /** It begins on the slope of a round. */
   onSlope: boolean;
+  /** Where the deepest of them begins, mm. */
+  lowest: Mm;
+  /** Diameter of the hole: a spot is no wider, mm. */
+  widest: Mm;
   /** Depth at which the part ends, mm: what goes deeper comes out, drawn so or not. */
   ends: Mm;
   exact: Mm;
@@ -40,7 +44,10 @@ export const spotWork = (asked: HoleAsked): Work =>
   hole(asked, {
     task: "spot",
     title: say`Spot the ${many(asked, "hole")}`,
-    floor: tidy(asked.top + spotDepth),
+    // Every one of them is spotted where its own metal begins, and none wider than it is drilled.
+    floor: tidy(
+      Math.max(asked.top + spotDepth, Math.min(asked.lowest + spotDepth, asked.top + asked.widest / 2)),
+    ),
     tool: {
       by: "hole",
       kinds: ["spotDrill"],

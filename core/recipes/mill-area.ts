@@ -4,6 +4,7 @@ import { note, type Phrase, rule, say, warn, type Warning } from "../working/ind
 import { type Measured, sideFace, type Work } from "./recipe.ts";
 import { hasCorner } from "./sweep-size.ts";
 import { type Area, lanesAlong, type SideName, sideNames } from "./sweep.ts";
+import type { Point } from "./spindle-way.ts";
 
 /** Left on walls by roughing, mm (domain.md 8). */
 export const wallAllowance = 0.25;
@@ -34,6 +35,8 @@ export interface AreaAsked extends Depths {
   each?: boolean;
   /** Started in drilled holes: the cutter need not cut to its center. */
   drilled?: boolean;
+  /** Where the hole is that it goes down in, beside a boss. */
+  start?: Point;
   /** Put before the tasks' names, where a feature has several areas. */
   prefix?: string;
 }
@@ -75,7 +78,12 @@ export function clearWork(asked: AreaAsked): Work {
   return {
     task: `${prefix}rough`,
     title: say`Rough out the ${what}`,
-    sweep: { kind: "clear", area, leave: wallsOf(area).length > 0 || area.boss ? wallAllowance : 0 },
+    sweep: {
+      kind: "clear",
+      area,
+      leave: wallsOf(area).length > 0 || area.boss ? wallAllowance : 0,
+      ...(asked.start ? { start: asked.start } : {}),
+    },
     top: asked.top,
     floor: asked.floor,
     tool: {

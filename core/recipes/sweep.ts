@@ -46,7 +46,13 @@ export type Sweep =
   /** Straight down at points. */
   | { kind: "points"; at: readonly Point[] }
   /** All of an area but what is left on its walls. */
-  | { kind: "clear"; area: Area; leave: Mm }
+  | {
+      kind: "clear";
+      area: Area;
+      leave: Mm;
+      /** Where a hole was drilled to go down in, between wall and boss. */
+      start?: Point;
+    }
   /** Along walls of an area, at full depth; of the boss in it when that is said. */
   | { kind: "walls"; area: Area; sides: readonly SideName[]; of: "area" | "boss" }
   /** Straight tracks, one after the other. */

@@ -21,7 +21,7 @@ export function spindleWays(
     case "points":
       return sweep.at.map(plungeAt);
     case "clear":
-      return clearWays(sweep.area, sweep.leave, diameter);
+      return clearWays(sweep.area, sweep.leave, diameter, sweep.start);
     case "walls":
       return wallWays(sweep, diameter, shift);
     case "tracks":

@@ -19,7 +19,7 @@ const strips = 5;
 /** Two ways of working out the power of a cut differ by less than this. */
 const morePower = { share: 1.6, kw: 0.03 };
 /** They feed along their axis: no chip of a milling cutter. */
-const turning = new Set(["tap", "reamer", "twistDrill", "spotDrill"]);
+const turning = new Set(["tap", "reamer", "twistDrill", "spotDrill", "counterbore"]);
 
 export interface StrokesAsked {
   table: OnTheTable;

@@ -172,6 +172,9 @@ function across(solid: Solid, through: Vec, axis: Axis, want: "metal" | "gap"): 
 /** So near to a cutout a face may be rounded or burred, mm. */
 const beside = 0.4;
 
+/** The jaws of a caliper lie at least so far in from an edge, mm. */
+const fromEdge = 1.5;
+
 /** Where features take the faces of a part away, by the drawing. */
 export const cutoutBoxes = (part: Part, site: Site): Cutout["box"][] =>
   featuresOf(part).flatMap((feature) => cutoutOf(feature, site)?.box ?? []);
@@ -180,10 +183,16 @@ export const cutoutBoxes = (part: Part, site: Site): Cutout["box"][] =>
 export function blockSizes(solid: Solid, axis: Axis, cutouts: readonly Cutout["box"][]): Mm[] {
   const { min, max } = solid.bounds;
   const [a, b] = axesAcross(facesOf(axis)[0]);
+  // Nobody measures at the very edge, where a raw side slants or is broken.
+  const within = (n: Axis, share: number): Mm => {
+    const size = max[place[n]] - min[place[n]];
+    const inset = Math.min(fromEdge, 0.3 * size);
+    return min[place[n]] + Math.max(inset, Math.min(size - inset, size * share));
+  };
   const at = (share: number, other: number): Vec => {
     const p: [number, number, number] = [0, 0, 0];
-    p[place[a]] = min[place[a]] + (max[place[a]] - min[place[a]]) * share;
-    p[place[b]] = min[place[b]] + (max[place[b]] - min[place[b]]) * other;
+    p[place[a]] = within(a, share);
+    p[place[b]] = within(b, other);
     p[place[axis]] = (min[place[axis]] + max[place[axis]]) / 2;
     return p;
   };

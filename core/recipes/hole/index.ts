@@ -33,7 +33,8 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
   const through = feature.sizes.depth === null;
   const { top: face, floor } = depthsFrom(up, main.span, place.sizes);
   // Within a pocket it begins at the floor of it.
-  const sunk = Math.min(...at.map((point) => metalFrom(up, point, place)));
+  const starts = at.map((point) => metalFrom(up, point, place));
+  const sunk = Math.min(...starts);
   const top = sunk < floor ? Math.max(face, sunk) : face;
   const exact = 0.1;
   const asked: HoleAsked = {
@@ -42,6 +43,8 @@ export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
     floor,
     through,
     onSlope: at.some((point) => onSlope(up, point, place)),
+    lowest: Math.max(top, ...starts.filter((start) => start < floor)),
+    widest: bore,
     ends: place.sizes[axisOf(up)],
     exact,
   };

@@ -126,7 +126,7 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
               up,
               works: [
                 startHoles([startAt], gap, { ...asked, through }, "pocket"),
-                clearWork({ ...asked, drilled: true }),
+                clearWork({ ...asked, drilled: true, ...(boss ? { start: startAt } : {}) }),
                 ...after,
                 ...tail,
               ],

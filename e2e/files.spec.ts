@@ -73,3 +73,31 @@ test("a file of an archived job asks before anything is changed", async ({ page 
   await page.getByRole("button", { name: "Bring back the archived one" }).click();
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
 });
+
+test("an archived job opened by its address says so, and is brought back from there", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "Archive Wear strip" }).click();
+  await expect(page.getByRole("button", { name: "Bring back Wear strip" })).toBeVisible();
+  await page.goto("/jobs/wear-strip/drawing");
+  await expect(page.getByRole("heading", { name: "This job is archived" })).toBeVisible();
+  await page.getByRole("button", { name: "Bring it back" }).click();
+  await expect(page.getByRole("heading", { name: "What am I making?" })).toBeVisible();
+});
+
+test("a browser without room says what was not saved, and what was saved stays", async ({ page }) => {
+  await loadDemo(page);
+  await page.goto("/jobs/cheek-block/drawing");
+  await expect(page.getByLabel("Job", { exact: true })).toHaveValue("Cheek block");
+  await page.evaluate(() => {
+    const full = () => {
+      throw new DOMException("no room", "QuotaExceededError");
+    };
+    IDBObjectStore.prototype.put = full;
+    IDBObjectStore.prototype.add = full;
+  });
+  await page.getByLabel("Job", { exact: true }).fill("Another name");
+  await page.getByLabel("Job", { exact: true }).press("Enter");
+  await expect(page.getByRole("alert")).toContainText("was not saved: this browser has no room left");
+  await page.reload();
+  await expect(page.getByLabel("Job", { exact: true })).toHaveValue("Cheek block");
+});

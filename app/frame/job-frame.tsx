@@ -256,7 +256,7 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
   return (
     <JobContext.Provider value={value}>
       <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
-        <Box position="sticky" top="0" zIndex="banner">
+        <Box position="sticky" top="0" zIndex="20" bg="ground">
           <NotKeptNotice />
         </Box>
         {atMachine ? (

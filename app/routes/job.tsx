@@ -1,4 +1,4 @@
-import { data, isRouteErrorResponse } from "react-router";
+import { data, isRouteErrorResponse, useFetcher, useNavigate } from "react-router";
 import {
   appendRecords,
   changeJob,
@@ -13,6 +13,7 @@ import {
 import { Failure } from "../frame/failure.tsx";
 import { JobFrame } from "../frame/job-frame.tsx";
 import { FrameSkeleton } from "../frame/skeleton.tsx";
+import { Button } from "../instruments/button.tsx";
 import type { Answer, JobIntent } from "../instruments/job-context.tsx";
 import { tellNotKept, whatOf } from "../instruments/not-kept.tsx";
 import type { Route } from "./+types/job.ts";
@@ -31,8 +32,8 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const archived = kept ? null : await archivedCard(db, params.jobId);
   if (archived)
     throw data(
-      `The job "${archived.name || "Unnamed job"}" is archived. Bring it back from the archive on the bench, then open it again.`,
-      { status: 404 },
+      `"${archived.name || "Unnamed job"}" was put away. Nothing of it is lost: bring it back to look at it or work on it.`,
+      { status: 410 },
     );
   if (!kept)
     throw data(
@@ -80,7 +81,15 @@ export default function Job({ loaderData }: Route.ComponentProps) {
   return <JobFrame kept={loaderData.kept} equipment={loaderData.equipment} />;
 }
 
-export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+export function ErrorBoundary({ error, params }: Route.ErrorBoundaryProps) {
+  const fetcher = useFetcher();
+  const navigate = useNavigate();
+  const archived = isRouteErrorResponse(error) && error.status === 410;
+  const bringBack = async () => {
+    await fetcher.submit({ intent: "restore", id: params.jobId }, { method: "post", action: "/?index" });
+    // What failed to load is asked for again by going there.
+    await navigate(".", { replace: true });
+  };
   return (
     <Failure
       error={error}
@@ -89,6 +98,12 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
           ? "Nothing was changed."
           : "What was saved before is still there. Reload to go on."
       }
-    />
+    >
+      {archived && (
+        <Button look="strong" onClick={() => void bringBack()} disabled={fetcher.state !== "idle"}>
+          Bring it back
+        </Button>
+      )}
+    </Failure>
   );
 }

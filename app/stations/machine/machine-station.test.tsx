@@ -7,6 +7,7 @@ import { appended } from "../../../core/steps/index.ts";
 import { block, cheekBlock, featureList, featureOf } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
+import { doubledWithin } from "../../instruments/deliberate-press.ts";
 import type { JobIntent } from "../../instruments/job-context.tsx";
 import { MachineStation } from "./machine-station.tsx";
 
@@ -116,6 +117,8 @@ test("where the dye is marked sooner one press says so, and no deeper pass is to
     space();
     await waitFor(() => expect(sent.length).toBeGreaterThan(before));
     await waitFor(() => expect(document.querySelector("main")?.getAttribute("aria-busy")).toBe("false"));
+    // Sooner than this a second press counts as the first, doubled.
+    await new Promise((resolve) => setTimeout(resolve, doubledWithin + 50));
   }
   press("The dye is marked");
   await waitFor(() => expect(sent.at(-1)).toMatchObject({ type: "cut", last: true }));

@@ -18,6 +18,7 @@ import { Words } from "../instruments/words.tsx";
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "medium", timeStyle: "short" });
 /** Rows drawn at first; a long list is searched rather than scrolled. */
 const shownAtFirst = 60;
+const archivedAtFirst = 10;
 
 const JobLink = chakra(Link);
 
@@ -37,7 +38,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
   const wanted = search.trim().toLowerCase();
   const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const shown = all ? found : found.slice(0, shownAtFirst);
-  const put = deleted.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
+  const archived = deleted.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const act = (intent: string, id: string) =>
     void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
   return (
@@ -135,9 +136,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>
         )}
         {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
-        {put.length > 0 && (
+        {archived.length > 0 && (
           <Section title="Archived">
-            {(allArchived ? put : put.slice(0, 10)).map((job) => (
+            {(allArchived ? archived : archived.slice(0, archivedAtFirst)).map((job) => (
               <Box key={job.id} display="flex" gap="12px" alignItems="center" py="4px">
                 <span>{job.name}</span>
                 <Button onClick={() => act("restore", job.id)} aria-label={`Bring back ${job.name}`}>
@@ -145,8 +146,8 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                 </Button>
               </Box>
             ))}
-            {!allArchived && put.length > 10 && (
-              <Button onClick={() => setAllArchived(true)}>Show all {put.length} archived</Button>
+            {!allArchived && archived.length > archivedAtFirst && (
+              <Button onClick={() => setAllArchived(true)}>Show all {archived.length} archived</Button>
             )}
           </Section>
         )}

@@ -149,9 +149,10 @@ export function JobFrame({ kept, equipment }: { kept: KeptJob; equipment: Equipm
         else next[path] = text;
         return next;
       });
-      storeDraft(database(), { jobId: job.id, path, text }).catch((error: unknown) =>
-        tellNotKept(whyNotKept(error), `What you typed, "${text}",`),
-      );
+      storeDraft(database(), { jobId: job.id, path, text }).catch((error: unknown) => {
+        // A draft that is only forgotten takes nothing with it.
+        if (text !== "") tellNotKept(whyNotKept(error), `What you typed, "${text}",`);
+      });
     },
     [job.id],
   );

@@ -6,12 +6,14 @@ import {
   convertedText,
   type Dimension,
   fromMm,
+  largestSize,
   type LengthUnit,
   mm,
   nearest64,
   parseQuantity,
   parseDimension,
   showDimension,
+  smallestSize,
 } from "../../core/quantity/index.ts";
 import { entryProblem, type Phrase, say, words } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
@@ -38,16 +40,13 @@ function read(text: string, unit: LengthUnit): Read<Dimension> {
   if (!outcome.ok) return { ok: false, problem: entryProblem(outcome.problem) };
   const { nominal } = outcome.value;
   if (nominal <= 0) return { ok: false, problem: words("A size must be above zero.") };
-  if (nominal < smallest || nominal > largest)
+  if (nominal < smallestSize || nominal > largestSize)
     return {
       ok: false,
       problem: say`${mm(nominal)} is no size on a manual mill: check the unit and the decimal point.`,
     };
   return { ok: true, value: outcome.value, understood: outcome.value };
 }
-
-/** Sizes that can be on a manual mill, mm; what is kept is held to the same. */
-const [smallest, largest] = [0.01, 10_000];
 
 /** A drawn size with its tolerance. */
 export const dimensionEntry: EntryKind<Dimension> = {

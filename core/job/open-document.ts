@@ -19,7 +19,7 @@ export function openDocument(raw: unknown): OpenedDocument {
   const parsed = jobSchema.safeParse(brought.document);
   if (parsed.success) {
     const at = outOfOrder(parsed.data);
-    if (at)
+    if (at !== null)
       return {
         ok: false,
         problem: "invalid",
@@ -37,24 +37,28 @@ export function openDocument(raw: unknown): OpenedDocument {
   };
 }
 
-/** Where an order names what is not there, or leaves out what is, or a thing stands under an id that is not its own. */
-function outOfOrder({ part, overrides }: Job): string | null {
-  const collections = {
-    "part/features": part.features,
-    "part/mates": part.mates,
-    "part/shaft": part.shaft,
-    overrides,
-  };
-  for (const [at, collection] of Object.entries(collections)) {
-    if (!collection) continue;
-    const { byId, order } = collection as { byId: { [id: string]: object }; order: string[] };
-    const ids = Object.keys(byId);
-    const whole =
-      order.length === ids.length &&
-      new Set(order).size === order.length &&
-      order.every((id) => Object.hasOwn(byId, id)) &&
-      ids.every((id) => !("id" in byId[id]!) || byId[id].id === id);
-    if (!whole) return at;
+/** Where in a document an order names what is not there, or leaves out what is, or a thing stands under an id not its own. */
+function outOfOrder(of: unknown, at: readonly string[] = []): string | null {
+  if (typeof of !== "object" || of === null) return null;
+  if ("byId" in of && "order" in of && !isWhole(of as Ordered)) return at.join("/");
+  for (const [key, value] of Object.entries(of)) {
+    const found = outOfOrder(value, [...at, key]);
+    if (found !== null) return found;
   }
   return null;
+}
+
+interface Ordered {
+  byId: { [id: string]: object };
+  order: string[];
+}
+
+function isWhole({ byId, order }: Ordered): boolean {
+  const ids = Object.keys(byId);
+  return (
+    order.length === ids.length &&
+    new Set(order).size === order.length &&
+    order.every((id) => Object.hasOwn(byId, id)) &&
+    ids.every((id) => !("id" in byId[id]!) || byId[id].id === id)
+  );
 }

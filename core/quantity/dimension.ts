@@ -1,3 +1,4 @@
+import { place } from "./bounds.ts";
 import * as z from "../zod.ts";
 import type { Mm } from "./units.ts";
 
@@ -7,10 +8,10 @@ export const lengthUnitSchema = z.enum(["mm", "in"]);
 export const dimensionSchema = z
   .object({
     /** mm */
-    nominal: z.place,
+    nominal: place,
     /** Deviations from nominal in mm; null when the general tolerance applies. */
-    upper: z.place.nullable(),
-    lower: z.place.nullable(),
+    upper: place.nullable(),
+    lower: place.nullable(),
     /** A fit class such as h7 when one was written. */
     fit: z.string().nullable(),
     written: z.object({ text: z.string(), unit: lengthUnitSchema }),

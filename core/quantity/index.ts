@@ -1,3 +1,4 @@
+export * from "./bounds.ts";
 export * from "./dimension.ts";
 export * from "./fraction64.ts";
 export * from "./parse-quantity.ts";

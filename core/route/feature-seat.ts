@@ -303,7 +303,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
         .flatMap(({ cutout: { prisms } }) => prisms.map(boxOfPrism))
         .filter((box) => box[axisOf(at.up)][1] - box[axisOf(at.up)][0] > nearlyThrough * gripped)
         .map((box) => box.length);
-  const blocksAt = blockPlaces(length, vise.jawWidth, through);
+  const blocksAt = through.length > 0 ? blockPlaces(length, vise.jawWidth, through) : null;
   if (through.length > 0 && blocksAt === null)
     return refused(
       rule(
@@ -334,7 +334,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
     stop: request.own?.stop ?? !runsOut,
     points: false,
     table: null,
-    blocks: through.length > 0 ? blocksAt : null,
+    blocks: blocksAt,
   };
   // What opens to the sides comes out over blocks and jaws: it must stay above them.
   const deepest = Math.max(

@@ -1,5 +1,5 @@
+import { extent, gap, type Mm } from "../quantity/index.ts";
 import { cutterKindFacts, cutterKindSchema, toolMaterialSchema } from "../handbook/index.ts";
-import type { Mm } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
 export const cutterConditions = ["new", "used", "worn", "expendable"] as const;
@@ -13,19 +13,19 @@ export const cutterSchema = z.object({
   kind: cutterKindSchema,
   material: toolMaterialSchema,
   /** Nominal diameter, mm. */
-  diameter: z.extent.min(0.1).max(500),
+  diameter: extent.min(0.1).max(500),
   /** Diameter as measured, mm; null while it was not. */
-  measured: z.extent.min(0.1).max(500).nullable(),
+  measured: extent.min(0.1).max(500).nullable(),
   teeth: z.number().int().min(1).max(300),
   /** Helix in degrees; 0 for straight teeth. */
   helix: z.number().min(0).max(60),
   hand: z.enum(["right", "left"]),
   /** Length of the cutting edges along the axis, mm; of a disc cutter or saw its width. */
-  fluteLength: z.extent.max(1000),
+  fluteLength: extent.max(1000),
   /** Length out of its holder to the cutting end, mm. */
-  stickout: z.extent.max(1000),
+  stickout: extent.max(1000),
   /** Shank diameter, mm; of an arbor or shell cutter its bore. */
-  shank: z.extent.max(300),
+  shank: extent.max(300),
   /** Radius at the corner, mm; half the diameter for a ball. */
   cornerRadius: z.number().min(0).max(250),
   /** Entering angle in degrees: 90 is a square shoulder (the lead angle is 90° minus it). */
@@ -34,12 +34,12 @@ export const cutterSchema = z.object({
   /** Whether every insert stands level with the others, as tried with an indicator. */
   level: z.boolean(),
   /** Deepest cut the insert or tooth bears, mm; null when the rule for its kind decides. */
-  maxDepth: z.extent.nullable(),
+  maxDepth: extent.nullable(),
   centerCutting: z.boolean(),
   /** Of a tap: what it goes on in a turn, mm; null while it is not entered. */
-  pitch: z.extent.max(25).nullable().default(null),
+  pitch: extent.max(25).nullable().default(null),
   /** Run-out at the edge as indicated (TIR), mm; null while not tried. */
-  runOut: z.gap.max(5).nullable(),
+  runOut: gap.max(5).nullable(),
   condition: z.enum(cutterConditions),
   /** What it is good for: a wall, a floor, scale and skin. */
   rating: z.object({ wall: ratingSchema, floor: ratingSchema, scale: ratingSchema }),

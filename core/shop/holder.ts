@@ -1,5 +1,5 @@
 import { cutterKindFacts, wordsFor } from "../handbook/index.ts";
-import { type Mm, mm } from "../quantity/index.ts";
+import { extent, type Mm, mm } from "../quantity/index.ts";
 import { done, type Outcome, refused, rule, say, words } from "../working/index.ts";
 import * as z from "../zod.ts";
 import type { Cutter } from "./cutter.ts";
@@ -21,13 +21,13 @@ export const holderSchema = z.object({
   retired: z.boolean(),
   kind: z.enum(holderKinds),
   /** Shank or bore it takes, mm: from and to are equal for one size. */
-  from: z.extent,
-  to: z.extent,
+  from: extent,
+  to: extent,
   /** From the spindle nose to where the cutter leaves it, mm. */
   reach: z.number().min(0).max(2000),
   /** Arbor: collar diameter, and length between spindle nose and overarm support, mm; null for other holders. */
-  collar: z.extent.nullable(),
-  span: z.extent.nullable(),
+  collar: extent.nullable(),
+  span: extent.nullable(),
   /** Arbor: whether its end runs in an overarm support. */
   supported: z.boolean(),
   /** How tight a cutter is drawn in, in the shop's words: "firm, then a quarter turn"; empty while nobody said. */

@@ -1,3 +1,4 @@
+import { extent, gap } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
 const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
@@ -5,20 +6,20 @@ const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boole
 export const viseSchema = z.object({
   ...owned,
   /** All in mm. Jaw depth is measured from the bed to the top of the jaw. */
-  opening: z.extent,
-  jawWidth: z.extent,
-  jawDepth: z.extent,
-  jawThickness: z.extent,
+  opening: extent,
+  jawWidth: extent,
+  jawDepth: extent,
+  jawThickness: extent,
   /** Height of the bed above the table. */
-  bedHeight: z.extent,
+  bedHeight: extent,
   /** Chamfer of the jaw edge. */
-  jawChamfer: z.gap,
+  jawChamfer: gap,
   /** Relief slot at the foot of the fixed jaw, mm high; 0 for none. */
-  relief: z.gap,
+  relief: gap,
   /** Where the fixed jaw stands, seen by the operator. */
   fixedJaw: z.enum(["back", "front"]),
   /** Lead of its screw, mm a turn, and an ordinary pull at its handle, N·m: they give the clamp force. */
-  screwLead: z.extent.min(0.1).max(50),
+  screwLead: extent.min(0.1).max(50),
   pull: z.number().min(1).max(1_000_000),
   /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
   stretch: z.number().min(0).max(10_000).nullable(),
@@ -31,14 +32,14 @@ export type Vise = z.infer<typeof viseSchema>;
 export const parallelsSchema = z.object({
   ...owned,
   /** mm */
-  height: z.extent,
-  thickness: z.extent,
-  length: z.extent,
+  height: extent,
+  thickness: extent,
+  length: extent,
 });
 export type Parallels = z.infer<typeof parallelsSchema>;
 
 /** Soft round bar between the moving jaw and an unmachined face. */
-export const rodSchema = z.object({ ...owned, /** mm */ diameter: z.extent });
+export const rodSchema = z.object({ ...owned, /** mm */ diameter: extent });
 export type Rod = z.infer<typeof rodSchema>;
 
 export const aidKinds = ["vBlocks", "strap", "stud", "tNut", "jack", "stop", "angleBlock"] as const;
@@ -61,7 +62,7 @@ export const aidSchema = z.object({
   count: z.number().int().min(1).max(10_000),
   /** Shortest and longest it spans: strap or stud length, jack height, diameter a V-block takes, slot of a T-nut; mm. */
   from: z.number().min(0).max(10_000),
-  to: z.extent,
+  to: extent,
   /** Thread of stud, T-nut or jack, as it is called; empty for others. */
   thread: z.string(),
   /** Angle of an angle block or V-block, degrees; null for others. */

@@ -1,3 +1,4 @@
+import { extent } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
 export const instrumentKinds = [
@@ -23,7 +24,7 @@ export const instrumentSchema = z.object({
   uncertainty: z.number().min(0).max(100),
   /** Range it measures, mm. */
   from: z.number().min(0).max(10_000),
-  to: z.extent,
+  to: extent,
   /** Date it was last checked, as yyyy-mm-dd; empty when never. */
   lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
 });

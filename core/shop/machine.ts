@@ -1,15 +1,15 @@
+import { extent, gap, type Kw, type Mm, type Rpm } from "../quantity/index.ts";
 import { classForce, classSpring, machineClassSchema } from "../handbook/index.ts";
-import type { Kw, Mm, Rpm } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 import { nearestByRatio } from "./speed-steps.ts";
 
 const axisScrewSchema = z.object({
   /** mm per turn of the handle */
-  lead: z.extent.min(0.1).max(50),
+  lead: extent.min(0.1).max(50),
   /** mm per division of the dial */
   division: z.number().min(0.0001).max(10),
   /** mm */
-  backlash: z.gap.max(10),
+  backlash: gap.max(10),
   /** Resolution of the readout in mm; null when the axis has none. */
   readout: z.number().min(0.00001).max(1).nullable(),
   /** Power feeds in mm/min; empty for hand feed only. */
@@ -60,20 +60,20 @@ export const machineSchema = z.object({
   ownForce: z.number().min(1).max(1_000_000).nullable(),
   ownSpring: z.number().min(0.01).max(10_000).nullable(),
   /** Longest distance between table and spindle nose in mm. */
-  daylight: z.extent,
+  daylight: extent,
   /** Travel in mm. */
-  travel: z.object({ x: z.extent, y: z.extent, z: z.extent }),
+  travel: z.object({ x: extent, y: extent, z: extent }),
   axes: z.object({ x: axisScrewSchema, y: axisScrewSchema, z: axisScrewSchema }),
   /** What moves for depth: raising the knee or lowering the head. */
   depthBy: z.enum(["knee", "head"]),
   /** How far the quill goes down, mm; null where the spindle has none. */
-  quillTravel: z.extent.nullable().default(null),
+  quillTravel: extent.nullable().default(null),
   /** What the quill's scale or stop is set by, mm; null for the usual. */
-  quillDivision: z.extent.nullable().default(null),
+  quillDivision: extent.nullable().default(null),
   /** Own tram reading: rise in mm over the swept diameter along X and across; null when not swept. */
   tramAlong: z.number().min(-100).max(100).nullable(),
   tramAcross: z.number().min(-100).max(100).nullable(),
-  tramSweep: z.extent,
+  tramSweep: extent,
 });
 export type Machine = z.infer<typeof machineSchema>;
 

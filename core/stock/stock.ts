@@ -15,7 +15,7 @@ import {
   stockFormSchema,
   usualConditions,
 } from "../handbook/index.ts";
-import { lengthUnitSchema } from "../quantity/index.ts";
+import { extent, lengthUnitSchema } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
 /** Where on an axis a stock size was read. */
@@ -23,7 +23,7 @@ export const stockPoints = ["p1", "p2", "p3", "p4"] as const;
 
 /** A measured length: mm and how it was written. */
 export const lengthEntrySchema = z.object({
-  value: z.extent,
+  value: extent,
   written: z.object({ text: z.string(), unit: lengthUnitSchema }),
 });
 export type LengthEntry = z.infer<typeof lengthEntrySchema>;

@@ -1,3 +1,4 @@
+import { place } from "../../../quantity/index.ts";
 import {
   type Axis,
   axesAcross,
@@ -19,7 +20,7 @@ import { sharpestInside, outlineProblem } from "./inside.ts";
 const sizes = ["depth"] as const;
 export const outlineSchema = featureShape("outline", sizes, [], {
   /** About the middle of its extents, mm, X along the first size of its face. */
-  corners: z.array(z.object({ x: z.place, y: z.place, bulge: z.number().min(-1000).max(1000) })),
+  corners: z.array(z.object({ x: place, y: place, bulge: z.number().min(-1000).max(1000) })),
   /** Whether the metal within it goes, or the metal around it. */
   takes: z.enum(["inside", "outside"]),
 });

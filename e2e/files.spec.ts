@@ -98,6 +98,12 @@ test("a browser without room says what was not saved, and what was saved stays",
   await page.getByLabel("Job", { exact: true }).fill("Another name");
   await page.getByLabel("Job", { exact: true }).press("Enter");
   await expect(page.getByRole("alert")).toContainText("was not saved: this browser has no room left");
+  // What was typed stays where it was typed.
+  await expect(page.getByLabel("Job", { exact: true })).toHaveValue("Another name");
+  await page.getByLabel("Length", { exact: true }).fill("97");
+  await page.getByLabel("Length", { exact: true }).press("Enter");
+  await expect(page.getByRole("alert")).toContainText("Your last change was not saved");
+  await expect(page.getByLabel("Length", { exact: true })).toHaveValue("97");
   await page.reload();
   await expect(page.getByLabel("Job", { exact: true })).toHaveValue("Cheek block");
 });

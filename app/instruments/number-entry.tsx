@@ -160,7 +160,9 @@ export function NumberEntry<T>({
   const [settled, setSettled] = useState<typeof submit.answer>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const shown = value === null ? "" : kind.show(value, unit);
-  const text = editing?.text ?? draft ?? shown;
+  // What the browser did not keep stays here; leaving the field sends it again.
+  const [sent, setSent] = useState("");
+  const text = editing?.text ?? draft ?? (submit.lost ? sent : shown);
   const outcome = text.trim() === "" ? null : kind.parse(text, unit);
   // A kept size is told as it is, not as its text reads that was rounded for the other unit.
   const asKept = value !== null && text === shown ? kind.exact(value) : null;
@@ -180,6 +182,7 @@ export function NumberEntry<T>({
       return;
     }
     keepDraft(path, "");
+    setSent(entered);
     // The preview goes when what was saved is there, and no sooner: between the two the old size would show again.
     void submit
       .change([{ path, from, to: parsed ? parsed.value : null } as Change])
@@ -209,7 +212,7 @@ export function NumberEntry<T>({
     if (editing) {
       if (timer.current !== undefined) commit(editing.text, editing.from);
       setEditing(null);
-    }
+    } else if (submit.lost && draft === undefined) commit(sent, valueAt(job, path));
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
     // Enter keeps the size and leaves the field, so that single keys act again.

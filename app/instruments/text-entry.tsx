@@ -17,11 +17,17 @@ export function TextEntry({
   const id = useId();
   const submit = useSubmit();
   const [text, setText] = useState<string | null>(null);
+  const [sent, setSent] = useState("");
+  // What the browser did not keep stays here; leaving the field sends it again.
+  const shown = text ?? (submit.lost ? sent : value);
   const keep = () => {
-    if (text !== null && text !== value) void submit.set(path, text);
+    if (shown !== value) {
+      setSent(shown);
+      void submit.set(path, shown);
+    }
     setText(null);
   };
-  const shared = { id, value: text ?? value, width: "100%", onBlur: keep } as const;
+  const shared = { id, value: shown, width: "100%", onBlur: keep } as const;
   return (
     <Labeled label={label} htmlFor={id}>
       {lines > 1 ? (

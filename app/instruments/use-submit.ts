@@ -44,6 +44,8 @@ export function useSubmit() {
       else waiting.current.push(...events);
     },
     answer: fetcher.data,
+    /** The browser kept nothing of what was sent last: what was typed stays in its field, to be sent again. */
+    lost: fetcher.data !== undefined && !fetcher.data.ok && "notKept" in fetcher.data,
     busy: !idle,
   };
 }

@@ -2,7 +2,7 @@ import { type Mm, tidy } from "../quantity/index.ts";
 import type { Point } from "../recipes/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import { reads } from "./setup-frame.ts";
-import { Standing, type Swath } from "./standing.ts";
+import { ring, Standing, type Swath } from "./standing.ts";
 import type { Touchable } from "./touchable.ts";
 
 /** A floor that can be touched in Z: how far it lies below the face that zero counts from, and a place on it as the readout counts. */
@@ -14,11 +14,6 @@ export interface Floor {
 /** So far above and below a level it is asked whether metal stands there, and so much of it has to lie flat about a place, mm. */
 const skin = 0.05;
 const grid = 24;
-const ring = (radius: Mm, count: number): readonly Point[] =>
-  Array.from({ length: count }, (_, i): Point => {
-    const angle = (i / count) * 2 * Math.PI;
-    return [radius * Math.cos(angle), radius * Math.sin(angle)];
-  });
 const about: readonly Point[] = [[0, 0], ...ring(1, 4)];
 
 /**

@@ -137,14 +137,10 @@ function sectionOf(radius: Mm): readonly Point[] {
     );
   return known;
 }
-const disc: readonly Point[] = [
-  [0, 0],
-  ...Array.from({ length: 48 }, (_, i): Point => {
-    const angle = (i / 48) * 2 * Math.PI;
-    return [Math.cos(angle), Math.sin(angle)];
-  }),
-  ...Array.from({ length: 8 }, (_, i): Point => {
-    const angle = (i / 8) * 2 * Math.PI;
-    return [0.5 * Math.cos(angle), 0.5 * Math.sin(angle)];
-  }),
-];
+/** So many points round a place, of its own. */
+export const ring = (radius: Mm, count: number): readonly Point[] =>
+  Array.from({ length: count }, (_, i): Point => {
+    const angle = (i / count) * 2 * Math.PI;
+    return [radius * Math.cos(angle), radius * Math.sin(angle)];
+  });
+const disc: readonly Point[] = [[0, 0], ...ring(1, 48), ...ring(0.5, 8)];

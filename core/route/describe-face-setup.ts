@@ -1,5 +1,6 @@
 import { axisOf, opposite, sideOf } from "../frame/index.ts";
 import {
+  liesOn,
   otherFaceAtJaw,
   parallelReached,
   seatWarnings,
@@ -27,6 +28,7 @@ export type Described = Facts & { endReason: Phrase | null };
 export function describeFaceSetup({ endReason, ...setup }: Described, context: RouteContext): FaceSetup {
   const { number, clamping, entry, stays, at, seat, before, placed, after, turn } = setup;
   const { key, face, axis, cut, task, why, from, to, sized, limits } = setup;
+  const measured = context.spares[axis].verdict !== "unmeasured";
   const looks =
     cut.kind === "side" ? sideOf(setup.at, setup.face, seat.table ? "back" : context.vise.fixedJaw) : null;
   const cutter = context.everyCutter.find((c) => c.id === cut.cutter) ?? null;
@@ -47,7 +49,8 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
     operations: [
       { by: "face", key, face, axis, looks, cut, sweep, task, why, from, to, sized, limits, matched },
     ],
-    title: titleOf(setup, context.spares[axis].verdict !== "unmeasured"),
+    lies: liesOn(before, seat, seat),
+    title: titleOf(setup, measured),
     reasons: [
       ...(entry === "stays"
         ? [
@@ -68,7 +71,7 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
               ...strapWarnings(seat, context.shop.aids),
             ]),
       ...cut.warnings,
-      ...(context.spares[axis].verdict === "unmeasured"
+      ...(!measured
         ? [
             stop(
               rule(

@@ -12,7 +12,10 @@ import type { FaceOperation, FaceSetup } from "./setup.ts";
 import { leftForGood } from "./two-cutters.ts";
 
 /** A setup before it is put in words. */
-export type Facts = Omit<FaceSetup, "operations" | "device" | "title" | "reasons" | "warnings" | "minutes"> &
+export type Facts = Omit<
+  FaceSetup,
+  "operations" | "device" | "lies" | "title" | "reasons" | "warnings" | "minutes"
+> &
   Omit<FaceOperation, "by" | "looks" | "sweep" | "matched">;
 
 /**

@@ -57,6 +57,8 @@ interface SetupOf<O extends Operation> {
   at: Orientation;
   seat: Seat;
   device: Device;
+  /** How the part lies on its parallels. */
+  lies: Lies;
   operations: readonly [O, ...O[]];
   title: Phrase;
   reasons: Phrase[];
@@ -86,8 +88,6 @@ export interface FeatureSetup extends SetupOf<FeatureOperation> {
   section: { from: Mm; to: Mm; depth: Mm }[];
   /** Half of the tightest tolerance of a place in it, mm; null where none is dimensioned. */
   closest: Mm | null;
-  /** How the part lies on its parallels. */
-  lies: Lies;
 }
 
 export type Setup = FaceSetup | FeatureSetup;

@@ -1,5 +1,5 @@
 import { downOf, type Face } from "../frame/index.ts";
-import { faceCalled, type Lies, liesOn, type ParallelsUnder, type Seat } from "../holding/index.ts";
+import { faceCalled, type Lies, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
 import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
@@ -222,9 +222,7 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
           ),
         ]
       : []),
-    ...(seat.parallels && !seat.points
-      ? [triedTick(seat.parallels, isFaceSetup(setup) ? liesOn(setup.before, seat, seat) : setup.lies, tick)]
-      : []),
+    ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, setup.lies, tick)] : []),
   ];
 }
 

@@ -11,6 +11,8 @@ export default tseslint.config(
     rules: {
       "@typescript-eslint/only-throw-error": "off", // React Router throws responses and redirects
       "@typescript-eslint/consistent-type-imports": "error",
+      // Leaving a field out of the rest is how a thing without it is made.
+      "@typescript-eslint/no-unused-vars": ["error", { ignoreRestSiblings: true }],
       eqeqeq: "error",
     },
   },

@@ -64,7 +64,7 @@ async function walkOn(page: Page, most: number, until?: RegExp): Promise<Set<str
     if (until?.test(page.url()) || (await page.getByText("All steps are done").isVisible())) return met;
     const before = await page.locator("main").innerText();
     const field = page.getByLabel(/^Reading of/);
-    const step = /machine\/[^/]+\/([a-z]+)/.exec(page.url())?.[1];
+    const step = /machine\/1\/[^/]+\/([a-z]+)/.exec(page.url())?.[1];
     if (step) met.add(step);
     if (await field.isVisible()) {
       const text = await page.locator("main").innerText();
@@ -133,9 +133,9 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
   await page.getByRole("button", { name: /The part or the vise moved/ }).click();
   // Kept when the walk has gone back to what must be done again.
   await expect(page.getByText(/Move 2 of/)).toHaveCount(0);
-  await page.goto("/jobs/milled-block/machine/seat.rough/zero-x");
+  await page.goto("/jobs/milled-block/machine/1/seat.rough/zero-x");
   await expect(page.getByText(/zero is stale/)).toBeVisible();
-  await page.goto("/jobs/milled-block/machine/seat.rough/move-9");
+  await page.goto("/jobs/milled-block/machine/1/seat.rough/move-9");
   await expect(page.getByText("This step waits.")).toBeVisible();
   await expect(page.getByRole("button", { name: /Cut done/ })).toBeDisabled();
 

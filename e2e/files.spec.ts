@@ -53,13 +53,13 @@ test("an archived job can be brought back, an address that leads nowhere says so
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
   for (const [url, message] of [
     ["/jobs/nobody/drawing", "There is no such job"],
-    ["/jobs/cheek-block/nowhere", "six stations"],
+    ["/jobs/cheek-block/nowhere", "A job has 6 stations"],
     ["/nowhere", "leads nowhere"],
   ] as const) {
     await page.goto(url);
     await expect(page.getByText(message)).toBeVisible();
   }
-  await page.goto("/jobs/cheek-block/machine/top.face/cut-99?piece=1");
+  await page.goto("/jobs/cheek-block/machine/1/top.face/cut-99");
   await expect(page.getByText("no longer in the plan")).toBeVisible();
 });
 

@@ -30,7 +30,7 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
   await page.evaluate(() => navigator.serviceWorker.ready);
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await page.goto("/jobs/cheek-block/machine");
-  await expect(page).toHaveURL(/\/machine\/back\.face\/ready\?piece=1/);
+  await expect(page).toHaveURL(/\/machine\/1\/back\.face\/ready/);
   running.kill("SIGTERM");
   await new Promise((resolve) => running.on("exit", resolve));
 
@@ -43,7 +43,7 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
       timeout: 1_000,
     });
   }).toPass();
-  await page.goto("/jobs/cheek-block/machine/back.face/clamp?piece=1");
+  await page.goto("/jobs/cheek-block/machine/1/back.face/clamp");
   await expect(page.getByText("This step waits")).toBeVisible();
   await page.goto("/jobs/cheek-block/setups/top.face");
   await expect(page.getByText("Why this way")).toBeVisible();

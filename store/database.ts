@@ -3,7 +3,7 @@ import type { JobFile } from "../core/exchange/index.ts";
 import type { Change, Job } from "../core/job/index.ts";
 import type { OwnHandbook } from "../core/handbook/index.ts";
 import { type Shop, upgradeShop } from "../core/shop/index.ts";
-import { type Record, upgradeRecord } from "../core/steps/index.ts";
+import { type KeptRecord, upgradeRecords } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 
 /** All the bench reads of a job. */
@@ -28,7 +28,7 @@ export interface JobDocument {
   imported?: { shopUsed: Shop; ownUsed: JobFile["ownUsed"] };
 }
 
-export type JobRecord = Record & { jobId: string };
+export type JobRecord = KeptRecord & { jobId: string };
 
 export interface HistoryEntry {
   id: number;
@@ -51,7 +51,7 @@ export const shopKey = "mine";
 export class Database extends Dexie {
   jobs!: EntityTable<JobCard, "id">;
   documents!: EntityTable<JobDocument, "jobId">;
-  records!: Table<JobRecord, [string, number]>;
+  records!: Table<JobRecord, [string, string]>;
   history!: EntityTable<HistoryEntry, "id">;
   drafts!: Table<Draft, [string, string]>;
   shop!: Table<Shop, string>;
@@ -76,12 +76,6 @@ export class Database extends Dexie {
         const shop: unknown = await tx.table("shop").get(shopKey);
         if (shop) await tx.table("shop").put(upgradeShop(shop as never), shopKey);
         await tx
-          .table("records")
-          .toCollection()
-          .modify((record: object, ref: { value: unknown }) => {
-            ref.value = upgradeRecord(record);
-          });
-        await tx
           .table("documents")
           .toCollection()
           .modify((document: { imported?: { shopUsed: unknown } }) => {
@@ -89,15 +83,21 @@ export class Database extends Dexie {
               document.imported.shopUsed = upgradeShop(document.imported.shopUsed as never);
           });
       });
-    // Version 3: an operation of a feature begins as one of a face does.
-    this.version(3).upgrade((tx) =>
-      tx
-        .table("records")
-        .toCollection()
-        .modify((record: object, ref: { value: unknown }) => {
-          ref.value = upgradeRecord(record);
-        }),
-    );
+    this.version(3);
+    // Versions 4 and 5: a record has an id that is the same on every device. A key cannot be changed where it stands, so the
+    // records move out and back in; on the way they get today's shape.
+    this.version(4)
+      .stores({ records: null, moved: "++, jobId" })
+      .upgrade(async (tx) => {
+        const kept = await tx.table<{ jobId: string }>("records").toArray();
+        for (const jobId of new Set(kept.map((record) => record.jobId)))
+          await tx.table("moved").bulkAdd(upgradeRecords(kept.filter((r) => r.jobId === jobId)));
+      });
+    this.version(5)
+      .stores({ records: "[jobId+id], jobId", moved: null })
+      .upgrade(async (tx) => {
+        await tx.table("records").bulkPut(await tx.table("moved").toArray());
+      });
   }
 }
 
@@ -112,7 +112,7 @@ export function database(): Database {
     // A newer app in another tab wants to change the tables: let go, and say so.
     opened.on("versionchange", () => {
       opened?.close();
-      dispatchEvent(new Event("firm-arbor:updated-elsewhere"));
+      dispatchEvent(new CustomEvent("firm-arbor:updated", { detail: "database" }));
     });
   }
   return opened;

@@ -1,9 +1,10 @@
 import { type JobFile, readJobFile, readingsCsv, writeJobFile } from "../core/exchange/index.ts";
-import { sameJson } from "../core/job/index.ts";
+import { type Change, type Job, sameJson } from "../core/job/index.ts";
+import { unplaced } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import { refused, say, words } from "../core/working/index.ts";
 import { type Database, newId } from "./database.ts";
-import { addJob, archivedCard, loadJob, restoreJob } from "./jobs.ts";
+import { addJob, archivedCard, changeJob, loadJob, mergeRecords, restoreJob } from "./jobs.ts";
 import { addMissing, addMissingMaterials, loadOwn, loadShop } from "./shop.ts";
 
 export type Imported =
@@ -19,7 +20,7 @@ export type OnDiffer = "ask" | "keepMine" | "takeTheirs" | "asCopy";
 
 /**
  * Imports the text of a job file. A broken, foreign or newer file changes nothing. A job known here gets the records it
- * lacks; differing decisions are asked about.
+ * lacks, wherever they were written; differing decisions are asked about, and what is taken over can be undone.
  */
 export async function importJobFile(
   db: Database,
@@ -48,34 +49,34 @@ export async function importJobFile(
     await addJob(db, job, file.records, at, came);
     return { kind: "added", jobId: job.id, added: await addAll(db, file) };
   }
-  const parted = known.records.some((mine) => {
-    const theirs = file.records.find((r) => r.seq === mine.seq);
-    return theirs !== undefined && !sameJson(mine, theirs);
-  });
-  if (parted) {
+  const mine = new Map(known.records.map((r) => [r.id, r]));
+  const more = file.records.filter((r) => !mine.has(r.id));
+  // A record is written once and never again: two of one id that differ were changed by hand.
+  if (file.records.some((r) => mine.has(r.id) && !sameJson(unplaced(r), unplaced(mine.get(r.id)!)))) {
     const { reason, suggestion } = refused(
-      say`"${job.name}" was worked on both here and where the file comes from: the records differ.`,
+      say`"${job.name}" is here already, and the file tells some of its records differently.`,
       words("Import it as a copy, and compare the two. Nothing was changed here."),
     );
     return onDiffer === "ask"
       ? { kind: "differs", jobId: job.id, name: job.name }
       : { kind: "refused", reason, suggestion };
   }
-  const sameDecisions = sameJson(known.job, job);
-  if (!sameDecisions && onDiffer === "ask") return { kind: "differs", jobId: job.id, name: job.name };
-  const more = file.records.filter((r) => !known.records.some((mine) => mine.seq === r.seq));
-  if (sameDecisions && more.length === 0) return { kind: "same", jobId: job.id, added: [] };
-  await db.transaction("rw", db.jobs, db.documents, db.records, async () => {
-    await db.records.bulkPut(more.map((record) => ({ ...record, jobId: job.id })));
-    if (onDiffer === "takeTheirs")
-      await db.documents.put({ jobId: job.id, rev: known.rev + 1, job, imported: came });
-    await db.jobs.update(
-      job.id,
-      onDiffer === "takeTheirs" ? { changed: at, name: job.name, sheet: job.sheet } : { changed: at },
-    );
-  });
+  const differing = differences(known.job, job);
+  if (differing.length > 0 && onDiffer === "ask") return { kind: "differs", jobId: job.id, name: job.name };
+  if (differing.length === 0 && more.length === 0) return { kind: "same", jobId: job.id, added: [] };
+  await mergeRecords(db, job.id, more.map(unplaced), at);
+  if (onDiffer === "takeTheirs" && differing.length > 0) {
+    await changeJob(db, job.id, differing, "taken from a file", { at, by: "" });
+    await db.documents.update(job.id, { imported: came });
+  }
   return { kind: "merged", jobId: job.id, added: await addAll(db, file) };
 }
+
+/** What would have to be changed for one job's decisions to become the other's. */
+const differences = (mine: Job, theirs: Job): Change[] =>
+  (Object.keys(theirs) as (keyof Job)[])
+    .filter((key) => !sameJson(mine[key], theirs[key]))
+    .map((key) => ({ path: key, from: mine[key], to: theirs[key] }));
 
 /** Adds what a file brought and is not here: equipment and own handbook values. Returns the names added. */
 const addAll = async (db: Database, { shopUsed, ownUsed }: JobFile): Promise<string[]> => [

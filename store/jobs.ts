@@ -11,10 +11,15 @@ import {
 import {
   cutsMetal,
   effective,
+  inOrder,
+  type KeptRecord,
   type Record,
   type RecordEvent,
+  recordId,
   recordSchema,
-  upgradeRecord,
+  unplaced,
+  upgradeRecords,
+  writtenOn,
 } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import type { Database, Draft, JobCard, JobDocument, JobRecord } from "./database.ts";
@@ -39,16 +44,46 @@ export interface Stamp {
   by: string;
 }
 
-function withoutJobId(record: JobRecord): Record {
-  const { jobId, ...kept } = record;
-  void jobId;
-  return upgradeRecord(kept) as Record;
+/** The kept records of a job in the order they happened. */
+async function recordsOf(db: Database, jobId: string): Promise<Record[]> {
+  const kept = await db.records.where("jobId").equals(jobId).toArray();
+  return inOrder(kept.map(({ jobId: _, ...record }): KeptRecord => record));
 }
 
-/** A record with what its shape gained since; one that fits no shape known here stays as it is. */
-function upToDate(record: Record): Record {
+/** A record as it is kept: what its shape gained since is filled in; one that fits no shape known here stays as it is. */
+function toKeep(jobId: string, record: unknown): JobRecord {
   const parsed = recordSchema.safeParse(record);
-  return parsed.success ? parsed.data : record;
+  return { ...(parsed.success ? parsed.data : (record as KeptRecord)), jobId };
+}
+
+/** The name of this browser in the records it writes: made once, and never a person's. */
+async function deviceOf(db: Database): Promise<string> {
+  const known = await db.settings.get("device");
+  if (known) return known;
+  const device = newId();
+  await db.settings.put(device, "device");
+  return device;
+}
+
+/** Writes events as records after those that are there. @returns all records, in their order */
+async function write(
+  db: Database,
+  jobId: string,
+  records: Record[],
+  events: RecordEvent[],
+  { at, by, piece }: Stamp & { piece: number },
+): Promise<Record[]> {
+  const device = await deviceOf(db);
+  const mine = records.map(writtenOn).filter((w) => w.device === device);
+  let n = Math.max(0, ...mine.map((w) => w.n));
+  let follows = records.at(-1)?.id ?? null;
+  const written = events.map((event): KeptRecord => {
+    const record = { id: recordId(device, ++n), follows, at, by, piece, ...event };
+    follows = record.id;
+    return record;
+  });
+  await db.records.bulkAdd(written.map((record) => ({ ...record, jobId })));
+  return inOrder([...records.map(unplaced), ...written]);
 }
 
 /** The job of a kept document, whatever version kept it; throws for one this app cannot know. */
@@ -75,8 +110,8 @@ async function writeBackMigrated(db: Database, jobId: string): Promise<void> {
     const { job, migrated } = opened(now);
     if (!migrated) return;
     await db.documents.put({ ...now, job });
-    const records = await db.records.where("jobId").equals(jobId).toArray();
-    await db.records.bulkPut(records.map((r) => ({ ...upToDate(withoutJobId(r)), jobId })));
+    const records = await recordsOf(db, jobId);
+    await db.records.bulkPut(records.map((record) => toKeep(jobId, record)));
     await db.history.where("jobId").equals(jobId).delete();
   });
 }
@@ -97,7 +132,7 @@ export async function listDeleted(db: Database): Promise<JobCard[]> {
 export async function addJob(
   db: Database,
   job: Job,
-  records: Record[],
+  records: readonly unknown[],
   at: string,
   imported?: JobDocument["imported"],
 ): Promise<void> {
@@ -111,7 +146,7 @@ export async function addJob(
       deleted: "",
     });
     await db.documents.put({ jobId: job.id, rev: 1, job, ...(imported ? { imported } : {}) });
-    await db.records.bulkPut(records.map((record) => ({ ...record, jobId: job.id })));
+    await db.records.bulkPut(upgradeRecords(records).map((record) => toKeep(job.id, record)));
   });
 }
 
@@ -126,26 +161,34 @@ export async function createJob(db: Database, name: string, at: string): Promise
 /** Loads a job that is on the bench; null when there is none. A document of an older version is brought up to this one. */
 export async function loadJob(db: Database, jobId: string): Promise<KeptJob | null> {
   await writeBackMigrated(db, jobId);
-  return db.transaction("r", [db.jobs, db.documents, db.records, db.drafts, db.history], async () => {
-    const document = await db.documents.get(jobId);
-    const card = await db.jobs.get(jobId);
-    if (!document || !card || card.deleted) return null;
-    const records = await db.records.where("jobId").equals(jobId).toArray();
-    const drafts = await db.drafts.where("jobId").equals(jobId).toArray();
-    const [undo, redo] = await Promise.all([lastOf(db, jobId, 0), firstUndone(db, jobId)]);
-    return {
-      job: opened(document).job,
-      rev: document.rev,
-      records: records.map(withoutJobId).sort((a, b) => a.seq - b.seq),
-      drafts: Object.fromEntries(drafts.map((d) => [d.path, d.text])),
-      changed: card.changed,
-      canUndo: undo !== undefined,
-      canRedo: redo !== undefined,
-    };
-  });
+  return db.transaction("r", keptTables(db), () => keptIn(db, jobId));
 }
 
-export type Changed = { ok: true; job: Job } | { ok: false; conflicts: Conflict[]; invalid?: string };
+/** Everything that is kept of a job, the shop apart. */
+const keptTables = (db: Database) => [db.jobs, db.documents, db.records, db.drafts, db.history];
+
+/** Reads a job within a transaction. @param records where they are known already */
+async function keptIn(db: Database, jobId: string, records?: Record[]): Promise<KeptJob | null> {
+  const [document, card] = await Promise.all([db.documents.get(jobId), db.jobs.get(jobId)]);
+  if (!document || !card || card.deleted) return null;
+  const [drafts, undo, redo, all] = await Promise.all([
+    db.drafts.where("jobId").equals(jobId).toArray(),
+    lastOf(db, jobId, 0),
+    firstUndone(db, jobId),
+    records ?? recordsOf(db, jobId),
+  ]);
+  return {
+    job: opened(document).job,
+    rev: document.rev,
+    records: all,
+    drafts: Object.fromEntries(drafts.map((d) => [d.path, d.text])),
+    changed: card.changed,
+    canUndo: undo !== undefined,
+    canRedo: redo !== undefined,
+  };
+}
+
+export type Changed = { ok: true; kept: KeptJob } | { ok: false; conflicts: Conflict[]; invalid?: string };
 
 const told = (applied: Applied & { ok: false }): Changed =>
   "invalid" in applied ? { ok: false, conflicts: [], invalid: applied.invalid } : applied;
@@ -162,7 +205,7 @@ async function commit(
   keep: () => Promise<void>,
 ): Promise<Changed> {
   await writeBackMigrated(db, jobId);
-  return db.transaction("rw", [db.jobs, db.documents, db.records, db.history, db.drafts], async () => {
+  return db.transaction("rw", [...keptTables(db), db.settings], async () => {
     const document = await db.documents.get(jobId);
     if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
     const applied = applyChanges(opened(document).job, changes);
@@ -170,13 +213,12 @@ async function commit(
     await db.documents.put({ ...document, rev: document.rev + 1, job: applied.job });
     await db.jobs.update(jobId, { name: applied.job.name, sheet: applied.job.sheet, changed: stamp.at });
     await db.drafts.bulkDelete(changes.map(({ path }): [string, string] => [jobId, path]));
-    const records = (await db.records.where("jobId").equals(jobId).toArray()).map(withoutJobId);
-    if (anyCut(records)) {
-      const seq = 1 + Math.max(0, ...records.map((r) => r.seq));
-      await db.records.put({ jobId, seq, ...stamp, piece: 1, type: "changed", changes, reason });
-    }
+    const before = await recordsOf(db, jobId);
+    const records = anyCut(before)
+      ? await write(db, jobId, before, [{ type: "changed", changes, reason }], { ...stamp, piece: 1 })
+      : before;
     await keep();
-    return { ok: true as const, job: applied.job };
+    return { ok: true as const, kept: (await keptIn(db, jobId, records))! };
   });
 }
 
@@ -198,11 +240,11 @@ export async function changeJob(
   });
 }
 
-const lastOf = async (db: Database, jobId: string, undone: 0 | 1) =>
-  (await db.history.where("[jobId+undone]").equals([jobId, undone]).sortBy("id")).at(-1);
+const lastOf = (db: Database, jobId: string, undone: 0 | 1) =>
+  db.history.where("[jobId+undone]").equals([jobId, undone]).last();
 
-const firstUndone = async (db: Database, jobId: string) =>
-  (await db.history.where("[jobId+undone]").equals([jobId, 1]).sortBy("id"))[0];
+const firstUndone = (db: Database, jobId: string) =>
+  db.history.where("[jobId+undone]").equals([jobId, 1]).first();
 
 /** Undoes the last change of decisions, or does it again. Null when there is nothing to. */
 export async function undoJob(
@@ -222,24 +264,40 @@ export async function undoJob(
 
 /**
  * Appends events as records. Names the last record seen, so that two tabs cannot both say "cut done".
- * @returns false, with nothing written, when another record came in between
+ * @param lastSeen id of that record; null where there was none
+ * @returns the job as it is kept from now on; null, with nothing written, when another record came in between
  */
 export async function appendRecords(
   db: Database,
   jobId: string,
   events: RecordEvent[],
-  lastSeen: number,
+  lastSeen: string | null,
   piece: number,
   stamp: Stamp,
-): Promise<boolean> {
-  return db.transaction("rw", db.jobs, db.records, async () => {
-    const last = (await db.records.where("jobId").equals(jobId).sortBy("seq")).at(-1)?.seq ?? 0;
-    if (last !== lastSeen) return false;
-    await db.records.bulkPut(
-      events.map((event, i) => ({ jobId, seq: last + 1 + i, ...stamp, piece, ...event })),
-    );
+): Promise<KeptJob | null> {
+  await writeBackMigrated(db, jobId);
+  return db.transaction("rw", [...keptTables(db), db.settings], async () => {
+    const before = await recordsOf(db, jobId);
+    if ((before.at(-1)?.id ?? null) !== lastSeen) return null;
+    const records = await write(db, jobId, before, events, { ...stamp, piece });
     await db.jobs.update(jobId, { changed: stamp.at });
-    return true;
+    return keptIn(db, jobId, records);
+  });
+}
+
+/** Puts records of another device to those that are here; each is kept once, whatever order they come in. */
+export async function mergeRecords(
+  db: Database,
+  jobId: string,
+  records: readonly KeptRecord[],
+  at: string,
+): Promise<void> {
+  await db.transaction("rw", db.jobs, db.records, async () => {
+    const known = new Set((await recordsOf(db, jobId)).map((r) => r.id));
+    const more = records.filter((r) => !known.has(r.id));
+    if (more.length === 0) return;
+    await db.records.bulkAdd(more.map((record) => toKeep(jobId, record)));
+    await db.jobs.update(jobId, { changed: at });
   });
 }
 

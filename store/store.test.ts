@@ -2,6 +2,7 @@ import "fake-indexeddb/auto";
 import { readFileSync } from "node:fs";
 import { beforeEach, describe, expect, test } from "vitest";
 import { canonicalJson, largestJobFile, readJobFile } from "../core/exchange/index.ts";
+import { type KeptRecord, unplaced } from "../core/steps/index.ts";
 import { changeOf, jobVersion, migrate, type Migrations } from "../core/job/index.ts";
 import { plan } from "../core/plan/index.ts";
 import { demoShop } from "../core/shop/index.ts";
@@ -110,8 +111,8 @@ describe("changes", () => {
 describe("records", () => {
   test("two tabs cannot both say cut done", async () => {
     const cut = { type: "note" as const, text: "cut done" };
-    expect(await appendRecords(db, "cheek-block", [cut], 0, 1, stamp)).toBe(true);
-    expect(await appendRecords(db, "cheek-block", [cut], 0, 1, stamp)).toBe(false);
+    expect(await appendRecords(db, "cheek-block", [cut], null, 1, stamp)).not.toBeNull();
+    expect(await appendRecords(db, "cheek-block", [cut], null, 1, stamp)).toBeNull();
     expect((await kept()).records).toHaveLength(1);
   });
 });
@@ -127,7 +128,7 @@ describe("the bench", () => {
     ]);
     await restoreJob(db, id);
     expect(await listJobs(db)).toHaveLength(2);
-    await appendRecords(db, "cheek-block", [{ type: "note", text: "x" }], 0, 1, stamp);
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "x" }], null, 1, stamp);
     const copy = await loadJob(db, (await copyJob(db, "cheek-block", stamp.at))!);
     expect([copy?.records.length, copy?.job.part]).toEqual([0, cheekBlockWithFeatures().part]);
   });
@@ -155,7 +156,7 @@ describe("files", () => {
 
   test("a file of an archived job asks, and nothing archived is lost whatever is answered", async () => {
     await set("name", "Mine");
-    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], 0, 1, stamp);
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], null, 1, stamp);
     await deleteJob(db, "cheek-block", stamp.at);
     expect(await importJobFile(db, demoFile, stamp.at)).toMatchObject({ kind: "archived", name: "Mine" });
     expect([await loadJob(db, "cheek-block"), (await listDeleted(db)).length]).toEqual([null, 1]);
@@ -168,14 +169,52 @@ describe("files", () => {
     expect([(await kept()).job.name, (await kept()).records.length]).toEqual(["Cheek block", 1]);
   });
 
-  test("records that parted ways are never mixed", async () => {
-    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], 0, 1, stamp);
-    const other = canonicalJson({
-      ...(JSON.parse(demoFile) as object),
-      records: [{ seq: 1, at: stamp.at, by: "", piece: 1, type: "note", text: "there" }],
-    });
-    expect(await importJobFile(db, other, stamp.at, "takeTheirs")).toMatchObject({ kind: "refused" });
+  const withRecords = (records: readonly KeptRecord[], job = JSON.parse(demoFile) as object) =>
+    canonicalJson({ ...job, records });
+
+  test("what two devices recorded of a job is put together, and comes out the same on both", async () => {
+    await importJobFile(db, demoFile, stamp.at);
+    const other = new Database(`other-${n++}`);
+    await importJobFile(other, (await exportJobFile(db, "cheek-block"))!, stamp.at);
+    const note = (where: Database, text: string, at: string) =>
+      loadJob(where, "cheek-block").then((known) =>
+        appendRecords(where, "cheek-block", [{ type: "note", text }], known!.records.at(-1)?.id ?? null, 1, {
+          at,
+          by: "",
+        }),
+      );
+    await note(db, "desk 1", "2026-11-25T09:01:00.000Z");
+    await note(other, "phone 1", "2026-11-25T09:02:00.000Z");
+    await note(db, "desk 2", "2026-11-25T09:03:00.000Z");
+    const [desk, phone] = [await exportJobFile(db, "cheek-block"), await exportJobFile(other, "cheek-block")];
+    expect(await importJobFile(db, phone!, stamp.at)).toMatchObject({ kind: "merged" });
+    expect(await importJobFile(other, desk!, stamp.at)).toMatchObject({ kind: "merged" });
+    expect((await kept()).records.map((r) => r.type === "note" && r.text)).toEqual([
+      "desk 1",
+      "phone 1",
+      "desk 2",
+    ]);
+    expect(await exportJobFile(other, "cheek-block")).toBe(await exportJobFile(db, "cheek-block"));
+    expect(await importJobFile(other, phone!, stamp.at)).toMatchObject({ kind: "same" });
+  });
+
+  test("a record that a file tells differently is never taken over", async () => {
+    await appendRecords(db, "cheek-block", [{ type: "note", text: "here" }], null, 1, stamp);
+    const [mine] = (await kept()).records;
+    const file = withRecords([{ ...unplaced(mine!), type: "note", text: "there" }]);
+    expect(await importJobFile(db, file, stamp.at, "takeTheirs")).toMatchObject({ kind: "refused" });
     expect((await kept()).records).toMatchObject([{ text: "here" }]);
+  });
+
+  test("decisions taken from a file can be undone, and what was done before them still can", async () => {
+    await set("sheet", "S-1");
+    await set("name", "Mine");
+    await importJobFile(db, demoFile, stamp.at, "takeTheirs");
+    expect((await kept()).job.name).toBe("Cheek block");
+    for (const name of ["Mine", "Cheek block"]) {
+      await undoJob(db, "cheek-block", "undo", stamp);
+      expect((await kept()).job.name).toBe(name);
+    }
   });
 
   test("a shop that lacks what the job used gets it", async () => {
@@ -231,7 +270,7 @@ describe("files", () => {
 });
 
 describe("versions", () => {
-  test.each([1, 2, 3, 4])("the fixture of version %d reads today and can be planned", (version) => {
+  test.each([1, 2, 3, 4, 5])("the fixture of version %d reads today and can be planned", (version) => {
     const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
     const read = readJobFile(text);
     if (!read.ok) throw new Error(phraseText(read.reason, "mm"));
@@ -241,7 +280,7 @@ describe("versions", () => {
     expect(made.current).toBeGreaterThan(records.length > 0 ? 0 : -1);
   });
 
-  test.each([1, 2, 3, 4])(
+  test.each([1, 2, 3, 4, 5])(
     "a job and a shop kept by version %d can be changed, undone, copied and exported today",
     async (version) => {
       const text = readFileSync(new URL(`../tests/fixtures/job-v${version}.json`, import.meta.url), "utf8");
@@ -251,7 +290,7 @@ describe("versions", () => {
         shopUsed: object;
       };
       const old = new Database(`old-${version}`);
-      await addJob(old, job as never, records as never, stamp.at);
+      await addJob(old, job as never, records, stamp.at);
       await old.shop.put(shopUsed as never, "mine");
       const change = (to: string, from: string) =>
         changeJob(old, job.id, [{ path: "name", from, to }], "", stamp);

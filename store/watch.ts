@@ -1,5 +1,6 @@
 import { liveQuery } from "dexie";
 import type { Database } from "./database.ts";
+import { type Equipment, loadEquipment } from "./shop.ts";
 
 /** State of a job as kept: its revision, its number of records, its time of change. Two equal ones hold the same job. */
 export const jobState = (rev: number, records: number, changed: string): string =>
@@ -13,5 +14,14 @@ export function watchJob(db: Database, jobId: string, onState: (state: string) =
     const card = await db.jobs.get(jobId);
     return card?.deleted ? "put away" : jobState(document?.rev ?? 0, records, card?.changed ?? "");
   }).subscribe({ next: onState, error: () => undefined });
+  return () => subscription.unsubscribe();
+}
+
+/** Calls back with what plans reckon with whenever the shop or own values change, here or in another tab. */
+export function watchEquipment(db: Database, onChange: (equipment: Equipment) => void): () => void {
+  const subscription = liveQuery(() => loadEquipment(db)).subscribe({
+    next: onChange,
+    error: () => undefined,
+  });
   return () => subscription.unsubscribe();
 }

@@ -11,7 +11,7 @@ import {
   referenceChain,
 } from "../core/route/index.ts";
 import { demoShop, type Shop } from "../core/shop/index.ts";
-import { cutsMetal, isCutTick } from "../core/steps/index.ts";
+import { appended, cutsMetal, isCutTick } from "../core/steps/index.ts";
 import { block, featureList, featureOf } from "./support/cheek-block.ts";
 import { demoJobs } from "./support/demo-jobs.ts";
 import { randomJob } from "./support/random-jobs.ts";
@@ -108,7 +108,7 @@ describe("what is told and what it takes", () => {
     ["a zero", { type: "tick", op: "slot/rough", tick: "zero-x" }, false],
     ["the vise closed", { type: "tick", op: "top/face", tick: "tight" }, false],
   ] as const)("%s: one meaning of having cut", (_what, event, cut) => {
-    expect(cutsMetal({ seq: 1, at: "", by: "", piece: 1, ...event })).toBe(cut);
+    expect(cutsMetal(appended([], event)[0]!)).toBe(cut);
     if (event.type === "tick") expect(isCutTick(event.tick)).toBe(cut);
   });
 });

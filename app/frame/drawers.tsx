@@ -1,17 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
 import { NavLink } from "react-router";
-import { type Plan, type Station, stations } from "../../core/plan/index.ts";
+import type { Plan } from "../../core/plan/index.ts";
+import { stationList, stationPath } from "../instruments/job-paths.ts";
 import { Words } from "../instruments/words.tsx";
-
-export const stationNames: Record<Station, string> = {
-  drawing: "Drawing",
-  stock: "Stock",
-  setups: "Setups",
-  cuts: "Cuts",
-  machine: "Machine",
-  record: "Record",
-};
 
 const DrawerLink = chakra(NavLink);
 
@@ -19,10 +11,12 @@ const DrawerLink = chakra(NavLink);
 export const Drawers = memo(function Drawers({
   jobId,
   plan,
+  piece,
   onChoose,
 }: {
   jobId: string;
   plan: Plan | null;
+  piece: number;
   onChoose?: () => void;
 }) {
   return (
@@ -31,7 +25,7 @@ export const Drawers = memo(function Drawers({
       aria-label="Stations"
       className="no-print"
       display={{ base: "grid", md: "block" }}
-      gridTemplateColumns="repeat(6, 1fr)"
+      gridTemplateColumns={`repeat(${stationList.length}, 1fr)`}
       width={{ base: "100%", md: "144px" }}
       flexShrink="0"
       pt={{ base: "0", md: "12px" }}
@@ -44,10 +38,10 @@ export const Drawers = memo(function Drawers({
       zIndex="2"
       order={{ base: 2, md: 0 }}
     >
-      {stations.map((station, i) => (
+      {stationList.map((station) => (
         <DrawerLink
-          key={station}
-          to={`/jobs/${jobId}/${station}`}
+          key={station.id}
+          to={stationPath(jobId, station, piece)}
           onClick={onChoose}
           display="block"
           px={{ base: "2px", md: "13px" }}
@@ -69,7 +63,7 @@ export const Drawers = memo(function Drawers({
           }}
         >
           <chakra.span display="block" fontWeight="700" fontSize={{ base: "12px", md: "15.5px" }}>
-            {i + 1} {stationNames[station]}
+            {station.key} {station.name}
           </chakra.span>
           <chakra.span
             className="status"
@@ -79,7 +73,7 @@ export const Drawers = memo(function Drawers({
             color="quiet"
             hideBelow="md"
           >
-            {plan ? <Words of={plan.status[station]} /> : " "}
+            {plan ? <Words of={plan.status[station.id]} /> : " "}
           </chakra.span>
         </DrawerLink>
       ))}

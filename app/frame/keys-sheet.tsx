@@ -2,10 +2,11 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { Button } from "../instruments/button.tsx";
 import { useSingleKeys } from "../instruments/local-setting.ts";
+import { stationList } from "../instruments/job-paths.ts";
 import { Key } from "./top-line.tsx";
 
 const keys: [keys: string[], what: string][] = [
-  [["1", "…", "6"], "stations"],
+  [[stationList[0]!.key, "…", stationList.at(-1)!.key], "stations"],
   [["[", "]"], "previous, next setup"],
   [["j", "k"], "next, previous step at the machine"],
   [["Space"], "tick the next point, or cut done, at the machine"],

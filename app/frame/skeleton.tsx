@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { stationList } from "../instruments/job-paths.ts";
 
 const bar = (width: string, height: string) => <Box bg="band" width={width} height={height} mb="12px" />;
 
@@ -19,8 +20,8 @@ export function FrameSkeleton() {
       </Box>
       <Box display="flex">
         <Box width="144px" pt="12px" hideBelow="md">
-          {Array.from({ length: 6 }, (_, i) => (
-            <Box key={i} bg="band" height="54px" mb="7px" />
+          {stationList.map(({ id }) => (
+            <Box key={id} bg="band" height="54px" mb="7px" />
           ))}
         </Box>
         <Box flex="1" p="20px">

@@ -1,6 +1,7 @@
 import { createContext, useContext } from "react";
-import type { Change, Conflict, Job } from "../../core/job/index.ts";
+import type { Job } from "../../core/job/index.ts";
 import type {
+  Batch,
   ComparisonProgress,
   CutComparison,
   DrawingCost,
@@ -13,16 +14,8 @@ import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Shop, ShopList } from "../../core/shop/index.ts";
-import type { Record, RecordEvent } from "../../core/steps/index.ts";
-import type { NotKept } from "../../store/index.ts";
-
-/** What the job's clientAction answers: always one of these, whatever went wrong. */
-export type Answer =
-  | { ok: true }
-  | { ok: false; conflicts: Conflict[]; invalid?: string }
-  | { ok: false; conflicts: []; elsewhere: true }
-  /** The browser did not keep it. */
-  | { ok: false; conflicts: []; notKept: NotKept };
+import type { Record } from "../../core/steps/index.ts";
+import type { Answer, JobIntent } from "../session/intent.ts";
 
 /** What a station knows and can do. */
 export interface JobContextValue {
@@ -34,15 +27,23 @@ export interface JobContextValue {
   /** Handbook values the person changed. */
   own: OwnHandbook;
   plan: Plan;
-  /** A newer plan is being worked; the one shown is the last. */
-  working: boolean;
   piece: number;
   unit: LengthUnit;
   /** Text typed and not understood, by path. */
   drafts: { [path: string]: string };
   keepDraft: (path: string, text: string) => void;
+  /** Notes text that is being typed, so that a reload finds it again. */
+  typing: (path: string, text: string) => void;
+  /** The decisions as they are kept at this moment, without what is being typed. */
+  kept: () => Job;
+  /** The decisions once everything that was sent before is kept. */
+  newest: () => Promise<Job>;
+  /** Sends what is to be kept; answers once it is, or why not. */
+  send: (intent: JobIntent) => Promise<Answer>;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: AnyKey) => Promise<CutComparison | null>;
+  /** Counts the pieces and tells where each stands. */
+  batch: () => Promise<Batch | null>;
   /** Reckons what the drawing costs. */
   cost: () => Promise<DrawingCost | null>;
   /** Compares the schools of squaring for the block. */
@@ -53,8 +54,8 @@ export interface JobContextValue {
   walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;
   /** Ends that walk. */
   stopWalk: () => void;
-  /** Plans with changes that are being typed, before they are kept; null takes them back. */
-  preview: (path: string, change: Change | null) => void;
+  /** Plans with a value that is being typed, before it is kept; null takes it back. */
+  preview: (path: string, to: { value: unknown } | null) => void;
   /** Figure whose working stands in the margin. */
   focusKey: string | null;
   setFocusKey: (key: string) => void;
@@ -65,13 +66,11 @@ export interface JobContextValue {
 
 export const JobContext = createContext<JobContextValue | null>(null);
 
+/** Whether a newer plan is being worked; the one shown is the last. Apart from the rest: it changes twice with every plan. */
+export const WorkingContext = createContext(false);
+
 export function useJob(): JobContextValue {
   const value = useContext(JobContext);
   if (!value) throw new Error("a station stands outside its job");
   return value;
 }
-
-export type JobIntent =
-  | { intent: "change"; changes: Change[]; reason: string }
-  | { intent: "undo" | "redo" }
-  | { intent: "append"; events: RecordEvent[]; lastSeen: number; piece: number };

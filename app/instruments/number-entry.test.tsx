@@ -1,8 +1,9 @@
 import { act, cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
-import { cheekBlock, dim } from "../../tests/support/cheek-block.ts";
+import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
-import { type JobIntent, useJob } from "./job-context.tsx";
+import type { JobIntent } from "../session/intent.ts";
+import { useJob } from "./job-context.tsx";
 import { dimensionEntry, NumberEntry } from "./number-entry.tsx";
 
 function Width() {
@@ -99,24 +100,5 @@ describe("number entry", () => {
     fireEvent.blur(field);
     await act(() => new Promise((resolve) => setTimeout(resolve, 500)));
     expect(sent).toEqual([]);
-  });
-
-  test("the same field changed elsewhere: both values are shown, and either can be kept", async () => {
-    const theirs = dim("59 ±0.05");
-    let conflicts = 1;
-    const { sent, field, type } = setUp((intent) =>
-      intent.intent === "change" && conflicts-- > 0
-        ? { ok: false, conflicts: [{ path: "part/sizes/width", yours: intent.changes[0]!.to, theirs }] }
-        : null,
-    );
-    field.focus();
-    type("58 ±0.05");
-    fireEvent.keyDown(field, { key: "Enter" });
-    const alert = await screen.findByRole("alert");
-    expect(alert.textContent).toMatch(/There: 59 ±0\.05\. Yours: 58 ±0\.05/);
-    fireEvent.click(screen.getByRole("button", { name: "Keep mine" }));
-    await waitFor(() => expect(sent).toHaveLength(2));
-    expect(sent[1]).toMatchObject({ changes: [{ from: { nominal: 59 }, to: { nominal: 58 } }] });
-    await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
   });
 });

@@ -1,7 +1,7 @@
-import { Box, chakra } from "@chakra-ui/react";
-import { startTransition, type KeyboardEvent, useEffect, useId, useRef, useState } from "react";
+import { chakra } from "@chakra-ui/react";
+import { type KeyboardEvent, useEffect, useEffectEvent, useId, useRef, useState } from "react";
 import { fitDeviations } from "../../core/handbook/index.ts";
-import { type Change, type Conflict, valueAt } from "../../core/job/index.ts";
+import { type Change, sameJson, valueAt } from "../../core/job/index.ts";
 import {
   convertedText,
   type Dimension,
@@ -16,7 +16,6 @@ import {
   smallestSize,
 } from "../../core/quantity/index.ts";
 import { entryProblem, type Phrase, say, words } from "../../core/working/index.ts";
-import { Button } from "./button.tsx";
 import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
 import { useSubmit } from "./use-submit.ts";
@@ -152,57 +151,59 @@ export function NumberEntry<T>({
   bare,
   fresh,
 }: NumberEntryProps<T>) {
-  const { job, unit, drafts, keepDraft, preview } = useJob();
+  const { kept, unit, drafts, keepDraft, typing, preview } = useJob();
   const submit = useSubmit();
   const id = useId();
   const draft = drafts[path];
-  const [editing, setEditing] = useState<{ text: string; from: unknown } | null>(null);
-  const [settled, setSettled] = useState<typeof submit.answer>(undefined);
+  const [editing, setEditing] = useState<{ text: string; from: unknown; before: string } | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const shown = value === null ? "" : kind.show(value, unit);
-  // What the browser did not keep stays here; leaving the field sends it again.
-  const [sent, setSent] = useState("");
-  const text = editing?.text ?? draft ?? (submit.lost ? sent : shown);
+  // What was sent stands here until it shows; what the browser did not keep stays, and leaving the field sends it again.
+  const [sent, setSent] = useState<{ text: string; over: T | null; unit: LengthUnit } | null>(null);
+  const refused = submit.answer !== undefined && !submit.answer.ok && !submit.lost && !submit.busy;
+  const underWay = sent && sent.over === value && sent.unit === unit && !refused ? sent.text : null;
+  const text = editing?.text ?? draft ?? underWay ?? shown;
   const outcome = text.trim() === "" ? null : kind.parse(text, unit);
   // A kept size is told as it is, not as its text reads that was rounded for the other unit.
   const asKept = value !== null && text === shown ? kind.exact(value) : null;
   const understood = outcome?.ok ? (asKept ?? outcome.understood) : null;
-  const { answer } = submit;
-  const refused = answer && !answer.ok && answer !== settled ? answer.conflicts[0] : undefined;
-  const conflict = refused?.path === path ? refused : null;
 
   useEffect(() => () => clearTimeout(timer.current), []);
 
-  const commit = (entered: string, from: unknown) => {
+  /** Keeps what was entered. @param before the text that is kept already: the plan may show what is typed before it is kept */
+  const commit = (entered: string, from: unknown, before: string | null) => {
     clearTimeout(timer.current);
-    if (entered === shown && draft === undefined) return;
+    if (entered === before && draft === undefined) return;
     const parsed = entered.trim() === "" ? null : kind.parse(entered, unit);
     if (parsed && !parsed.ok) {
       keepDraft(path, entered);
       return;
     }
-    keepDraft(path, "");
-    setSent(entered);
-    // The preview goes when what was saved is there, and no sooner: between the two the old size would show again.
-    void submit
-      .change([{ path, from, to: parsed ? parsed.value : null } as Change])
-      .then(() => startTransition(() => preview(path, null)));
+    if (draft !== undefined) keepDraft(path, "");
+    setSent(parsed && sameJson(parsed.value, value) ? null : { text: entered, over: value, unit });
+    void submit.change([{ path, from, to: parsed ? parsed.value : null } as Change]);
   };
+  const left = useEffectEvent(() => {
+    if (draft !== undefined && outcome?.ok) commit(draft, valueAt(kept(), path), null);
+  });
+  // What was understood when the page went away, and not kept yet, is kept now.
+  useEffect(() => queueMicrotask(left), []);
   const type = (entered: string) => {
-    const from = editing ? editing.from : valueAt(job, path);
-    setEditing({ text: entered, from });
-    setSettled(answer);
+    const { from, before } = editing ?? { from: valueAt(kept(), path), before: shown };
+    setEditing({ text: entered, from, before });
+    typing(path, entered);
     const parsed = kind.parse(entered, unit);
-    preview(path, parsed.ok ? ({ path, from, to: parsed.value } as Change) : null);
+    preview(path, parsed.ok ? { value: parsed.value } : null);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
-      commit(entered, from);
+      commit(entered, from, before);
       if (kind.parse(entered, unit).ok)
         setEditing((now) =>
           now
             ? {
-                text: now.text,
+                ...now,
                 from: kind.parse(now.text, unit).ok ? valueOf(kind, now.text, unit) : now.from,
+                before: entered,
               }
             : now,
         );
@@ -210,9 +211,9 @@ export function NumberEntry<T>({
   };
   const leave = () => {
     if (editing) {
-      if (timer.current !== undefined) commit(editing.text, editing.from);
+      if (timer.current !== undefined) commit(editing.text, editing.from, editing.before);
       setEditing(null);
-    } else if (submit.lost && draft === undefined) commit(sent, valueAt(job, path));
+    } else if (submit.lost && sent && draft === undefined) commit(sent.text, valueAt(kept(), path), null);
   };
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
     // Enter keeps the size and leaves the field, so that single keys act again.
@@ -221,6 +222,8 @@ export function NumberEntry<T>({
       clearTimeout(timer.current);
       preview(path, null);
       keepDraft(path, "");
+      // What stood there stands there again at once, whatever is still being planned.
+      if (editing) setSent({ text: editing.before, over: value, unit });
       setEditing(null);
     }
     if ((event.key === "ArrowUp" || event.key === "ArrowDown") && outcome?.ok) {
@@ -269,20 +272,6 @@ export function NumberEntry<T>({
           understoodAs(understood, terse)
         ) : null}
       </chakra.div>
-      {conflict && (
-        <ConflictView
-          conflict={conflict}
-          show={(v) => (v === null ? "nothing" : kind.show(v as T, unit))}
-          onMine={() => {
-            void submit.change([{ path, from: conflict.theirs, to: conflict.yours }]);
-            setSettled(answer);
-          }}
-          onTheirs={() => {
-            setSettled(answer);
-            preview(path, null);
-          }}
-        />
-      )}
     </Labeled>
   );
 }
@@ -300,27 +289,4 @@ function steppedText(d: Dimension, step: number, unit: LengthUnit): string | nul
   if (next <= 0) return null;
   const shownNext = convertedText({ ...d, nominal: in_ === "mm" ? next : next * 25.4 }, in_);
   return shownNext;
-}
-
-function ConflictView({
-  conflict,
-  show,
-  onMine,
-  onTheirs,
-}: {
-  conflict: Conflict;
-  show: (value: unknown) => string;
-  onMine: () => void;
-  onTheirs: () => void;
-}) {
-  return (
-    <Box role="alert" borderLeftWidth="4px" borderColor="warn" bg="warnSoft" p="8px" mt="4px" fontSize="14px">
-      Changed in another tab meanwhile. There: <b>{show(conflict.theirs)}</b>. Yours:{" "}
-      <b>{show(conflict.yours)}</b>.
-      <Box display="flex" gap="6px" mt="6px">
-        <Button onClick={onMine}>Keep mine</Button>
-        <Button onClick={onTheirs}>Keep the other</Button>
-      </Box>
-    </Box>
-  );
 }

@@ -23,7 +23,13 @@ const context: JobContextValue = {
   walkThrough: () => Promise.resolve(null),
   stopWalk: () => undefined,
   plan: plan({ job, records: [], shop: demoShop, piece: 1 }),
-  working: false,
+  typing: () => undefined,
+  send: () => Promise.resolve({ ok: true }),
+  batch: () => Promise.resolve(null),
+  kept: () => {
+    throw new Error("nothing is kept here");
+  },
+  newest: () => Promise.reject(new Error("nothing is kept here")),
   piece: 1,
   unit: "mm",
   drafts: {},

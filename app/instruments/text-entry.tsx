@@ -17,12 +17,13 @@ export function TextEntry({
   const id = useId();
   const submit = useSubmit();
   const [text, setText] = useState<string | null>(null);
-  const [sent, setSent] = useState("");
-  // What the browser did not keep stays here; leaving the field sends it again.
-  const shown = text ?? (submit.lost ? sent : value);
+  // What was sent stands here until it shows; what the browser did not keep stays, and leaving the field sends it again.
+  const [sent, setSent] = useState<{ text: string; over: string } | null>(null);
+  const refused = submit.answer !== undefined && !submit.answer.ok && !submit.lost && !submit.busy;
+  const shown = text ?? (sent?.over === value && !refused ? sent.text : value);
   const keep = () => {
     if (shown !== value) {
-      setSent(shown);
+      setSent({ text: shown, over: value });
       void submit.set(path, shown);
     }
     setText(null);

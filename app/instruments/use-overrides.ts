@@ -75,6 +75,5 @@ export function useOverrides(at: AnyKey | "route") {
       ),
     ]);
   };
-  const refused = answer && !answer.ok && !busy;
-  return { reportOf, set, replace, takeBack, refused };
+  return { reportOf, set, replace, takeBack };
 }

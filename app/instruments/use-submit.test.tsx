@@ -2,7 +2,8 @@ import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/re
 import { afterEach, expect, test } from "vitest";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
-import { type JobIntent, useJob } from "./job-context.tsx";
+import type { JobIntent } from "../session/intent.ts";
+import { useJob } from "./job-context.tsx";
 import { useSubmit } from "./use-submit.ts";
 
 function Notes() {
@@ -52,5 +53,5 @@ test("what comes while the last is being saved goes after it, and names it as th
   fireEvent.click(screen.getByText("both"));
   await waitFor(() => expect(said()).toBe("free, 3 records"));
   expect(texts(sent)).toEqual(["three", "one", "two"]);
-  expect(sent.map((i) => i.lastSeen)).toEqual([0, 1]);
+  expect(sent.map((i) => i.seen)).toEqual([null, null, null]);
 });

@@ -1,11 +1,10 @@
 import * as Comlink from "comlink";
-import { useEffect, useRef, useState } from "react";
 import type {
+  Batch,
   ComparisonProgress,
   CutComparison,
   DrawingCost,
   Plan,
-  PlanInputs,
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
@@ -13,7 +12,8 @@ import type {
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
-import type { Planner } from "./worker.ts";
+import { plansBy } from "./only-news.ts";
+import type { Planner } from "./planner.ts";
 
 let planner: Comlink.Remote<Planner> | undefined;
 
@@ -22,39 +22,8 @@ function thePlanner(): Comlink.Remote<Planner> {
   return planner;
 }
 
-export interface Planned {
-  /** The last plan; null until the first one is there. */
-  plan: Plan | null;
-  /** A newer plan is being worked. */
-  working: boolean;
-  /** What went wrong in the planner: a defect, not a refusal. */
-  failed: string | null;
-}
-
-/** Plans in the worker; the latest inputs win, the last plan stays on screen meanwhile. */
-export function usePlan(inputs: PlanInputs): Planned {
-  const [state, setState] = useState<{ plan: Plan | null; of: PlanInputs | null; failed: string | null }>({
-    plan: null,
-    of: null,
-    failed: null,
-  });
-  const latest = useRef(0);
-  useEffect(() => {
-    const mine = ++latest.current;
-    const sent = performance.now();
-    thePlanner()
-      .plan(inputs)
-      .then((plan) => {
-        if (mine !== latest.current) return;
-        performance.measure("replan", { start: sent });
-        setState({ plan, of: inputs, failed: null });
-      })
-      .catch((error: unknown) => {
-        if (mine === latest.current) setState((s) => ({ plan: s.plan, of: inputs, failed: String(error) }));
-      });
-  }, [inputs]);
-  return { plan: state.plan, working: state.of !== inputs, failed: state.failed };
-}
+/** Gives the newest state to the worker, only what is new of it; answers with the plan, what did not change of it as it was. */
+export const askPlan = plansBy((of) => thePlanner().plan(of));
 
 /** The working behind a key, asked of the planner whenever key or plan change. */
 export const useWorking = (key: string | null, plan: Plan | null): Working | null =>
@@ -64,6 +33,9 @@ const askWorking = (key: string): Promise<Working | null> => thePlanner().workin
 
 /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
 export const askComparison = (key: AnyKey): Promise<CutComparison | null> => thePlanner().comparison(key);
+
+/** Where all pieces of the last plan's job stand; null when another plan was asked for meanwhile. */
+export const askBatch = (): Promise<Batch | null> => thePlanner().batch();
 
 /** What the drawing of the last plan costs; null while it is not complete. */
 export const askCost = (): Promise<DrawingCost | null> => thePlanner().cost();

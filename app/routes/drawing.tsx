@@ -2,8 +2,11 @@ import { Failure } from "../frame/failure.tsx";
 import { DrawingStation } from "../stations/drawing/drawing-station.tsx";
 import type { Route } from "./+types/drawing.ts";
 
+// The same element every time: it is painted anew by what it shows, never because the router has work.
+const station = <DrawingStation />;
+
 export default function Drawing() {
-  return <DrawingStation />;
+  return station;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

@@ -1,9 +1,12 @@
 import { data } from "react-router";
+import { stationList } from "../instruments/job-paths.ts";
 import { Failure } from "../frame/failure.tsx";
 import type { Route } from "./+types/job-missing.ts";
 
 export function clientLoader() {
-  throw data("A job has six stations: drawing, stock, setups, cuts, machine, record.", { status: 404 });
+  throw data(`A job has ${stationList.length} stations: ${stationList.map((s) => s.name).join(", ")}.`, {
+    status: 404,
+  });
 }
 
 export default function JobMissing() {

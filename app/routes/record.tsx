@@ -2,8 +2,11 @@ import { Failure } from "../frame/failure.tsx";
 import { RecordStation } from "../stations/record/record-station.tsx";
 import type { Route } from "./+types/record.ts";
 
+// The same element every time: it is painted anew by what it shows, never because the router has work.
+const station = <RecordStation />;
+
 export default function Record() {
-  return <RecordStation />;
+  return station;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

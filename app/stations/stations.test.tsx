@@ -5,8 +5,9 @@ import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import { newJob } from "../../core/job/index.ts";
 import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
-import { walk } from "../../tests/support/walker.ts";
-import type { JobContextValue, JobIntent } from "../instruments/job-context.tsx";
+import { appended, walk } from "../../tests/support/walker.ts";
+import type { JobContextValue } from "../instruments/job-context.tsx";
+import type { JobIntent } from "../session/intent.ts";
 import { CutsStation } from "./cuts/cuts-station.tsx";
 import { DrawingStation } from "./drawing/drawing-station.tsx";
 import { MachineStation } from "./machine/machine-station.tsx";
@@ -147,15 +148,9 @@ describe("the stations do what they say", () => {
 
 test("time at the machine leaves pauses out", () => {
   const at = (minute: number) => new Date(Date.UTC(2026, 10, 25, 8, minute)).toISOString();
-  const records = [0, 5, 9, 60, 62].map((minute, i) => ({
-    seq: i + 1,
-    at: at(minute),
-    by: "",
-    piece: 1,
-    type: "tick" as const,
-    op: "top/face" as const,
-    tick: "x",
-  }));
+  const minutes = [0, 5, 9, 60, 62];
+  const ticks = minutes.map(() => ({ type: "tick" as const, op: "top/face" as const, tick: "x" }));
+  const records = appended([], ...ticks).map((r, i) => ({ ...r, at: at(minutes[i]!) }));
   expect(timeAtMachine(records)?.active).toBeCloseTo(11, 6);
   expect(timeAtMachine([])).toBeNull();
 });

@@ -1,6 +1,6 @@
 import { ownHandbookSchema } from "../handbook/index.ts";
 import { type Job, jobSchema, jobVersion, openDocument } from "../job/index.ts";
-import { type Record, recordSchema, upgradeRecord } from "../steps/index.ts";
+import { inOrder, type Record, recordSchema, unplaced, upgradeRecords } from "../steps/index.ts";
 import { type Shop, shopSchema, upgradeShop } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, say, words } from "../working/index.ts";
 import * as z from "../zod.ts";
@@ -20,16 +20,18 @@ export const jobFileSchema = z.object({
   /** Own handbook values the job used: whole materials by id. */
   ownUsed: ownHandbookSchema.shape.materials,
 });
-export type JobFile = z.infer<typeof jobFileSchema>;
+/** A job file as it is read: its records in their order. */
+export type JobFile = Omit<z.infer<typeof jobFileSchema>, "records"> & { records: Record[] };
 
 /** Text of a job file: keys sorted, no export time, so that export(import(x)) is the same bytes. */
 export function writeJobFile(
   job: Job,
-  records: Record[],
+  records: readonly Record[],
   shopUsed: Shop,
   ownUsed: JobFile["ownUsed"] = {},
 ): string {
-  return canonicalJson({ format: jobFileFormat, version: jobVersion, job, records, shopUsed, ownUsed });
+  const kept = records.map(unplaced);
+  return canonicalJson({ format: jobFileFormat, version: jobVersion, job, records: kept, shopUsed, ownUsed });
 }
 
 const another = words(
@@ -102,11 +104,11 @@ export function readJobFile(text: string): Outcome<JobFile> {
       typeof shopUsed === "object" && shopUsed !== null
         ? upgradeShop(shopUsed as { [key: string]: unknown })
         : shopUsed,
-    records: Array.isArray(records) ? records.map(upgradeRecord) : records,
+    records: Array.isArray(records) ? upgradeRecords(records) : records,
   });
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     return notFitting(issue?.path ?? [], issue?.message ?? "not valid");
   }
-  return done(parsed.data);
+  return done({ ...parsed.data, records: inOrder(parsed.data.records) });
 }

@@ -43,6 +43,27 @@ function withoutKey(root: unknown, keys: string[]): unknown {
 /** Paths below these are collections by id: null means the entry is gone, not that it is null. */
 const collections = [/^overrides\/byId\/[^/]+$/, /^part\/(features|mates|shaft)\/byId\/[^/]+$/];
 
+const isOrder = (value: Json): value is string[] =>
+  Array.isArray(value) && value.every((id) => typeof id === "string");
+
+/**
+ * An order that both sides changed: what one added or took away is added or taken away in the other's too. Null where it was only
+ * turned round, which has no middle.
+ */
+function mergedOrder(current: Json, from: Json, to: Json): string[] | null {
+  if (!isOrder(current) || !isOrder(from) || !isOrder(to)) return null;
+  const added = to.filter((id) => !from.includes(id));
+  const gone = from.filter((id) => !to.includes(id));
+  if (added.length === 0 && gone.length === 0) return null;
+  const merged = current.filter((id) => !gone.includes(id));
+  for (const id of added) {
+    if (merged.includes(id)) continue;
+    const before = to.slice(0, to.indexOf(id)).findLast((b) => merged.includes(b));
+    merged.splice(before === undefined ? 0 : merged.indexOf(before) + 1, 0, id);
+  }
+  return merged;
+}
+
 export interface Conflict {
   path: string;
   /** What this side saw and wanted, and what stands there now. */
@@ -64,16 +85,21 @@ export function applyChanges(job: Job, changes: Change[]): Applied {
   let next: unknown = job;
   for (const { path, from, to } of changes) {
     const current = valueAt(next, path);
+    let wanted = to;
     if (!sameJson(current, from)) {
       if (sameJson(current, to)) continue; // both sides made the same change
-      conflicts.push({ path, yours: to, theirs: current });
-      continue;
+      const merged = path.endsWith("/order") ? mergedOrder(current, from, to) : null;
+      if (!merged) {
+        conflicts.push({ path, yours: to, theirs: current });
+        continue;
+      }
+      wanted = merged;
     }
     const keys = path.split("/");
     next =
-      to === null && collections.some((pattern) => pattern.test(path))
+      wanted === null && collections.some((pattern) => pattern.test(path))
         ? withoutKey(next, keys)
-        : withValue(next, keys, to);
+        : withValue(next, keys, wanted);
   }
   if (conflicts.length > 0) return { ok: false, conflicts };
   const parsed = jobSchema.safeParse(next);

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { cheekBlock, cheekBlockWithFeatures, dim, read } from "../../tests/support/cheek-block.ts";
-import { walk } from "../../tests/support/walker.ts";
+import { appended, walk } from "../../tests/support/walker.ts";
 import { applyChanges, changeOf, type Job, newJob, openDocument, sameJson, valueAt } from "./index.ts";
 import { type Plan, plan, type Station, stations } from "../plan/index.ts";
 import { faceCuts } from "../../tests/support/faces.ts";
@@ -169,13 +169,9 @@ describe("the record", () => {
   });
 
   test("a reading at the inspection counts, parallelism is the spread of the worst pair", () => {
-    const more = [
-      ...records,
-      ...[60.0, 60.03].map((value, i) => ({
-        seq: 900 + i,
-        at: "",
-        by: "",
-        piece: 1,
+    const more = appended(
+      records,
+      ...[60.0, 60.03].map((value) => ({
         type: "reading" as const,
         op: null,
         of: "width" as const,
@@ -184,7 +180,7 @@ describe("the record", () => {
         instrument: "mic-50-75",
         questioned: [],
       })),
-    ];
+    );
     const again = plan({ job: cheekBlock(), records: more, shop: demoShop, piece: 1 });
     expect(again.requirements.find((r) => r.of === "width")!.readings.length).toBeGreaterThan(2);
     expect(again.requirements.find((r) => r.of === "parallelism")!.verdict?.largest).toBeCloseTo(0.03, 6);

@@ -6,7 +6,10 @@ import { overrideSchema } from "./override.ts";
 import * as z from "../zod.ts";
 
 /** Version of the job document; raised at most once a release of work, with a step in migrations. */
-export const jobVersion = 4;
+export const jobVersion = 5;
+
+/** More of one part than anybody makes by hand. */
+export const mostPieces = 999;
 
 /** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
 export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });
@@ -17,6 +20,10 @@ export const jobSchema = z.object({
   name: z.string(),
   /** Sheet, order or place it belongs to. */
   sheet: z.string(),
+  /** How many good ones the drawing asks for. */
+  quantity: z.number().int().min(1).max(mostPieces),
+  /** Pieces begun beyond that, in place of scrapped ones. */
+  added: z.number().int().min(0).max(mostPieces),
   part: partSchema,
   stock: stockSchema,
   retargets: z.record(axisSchema, retargetSchema.nullable()),
@@ -35,6 +42,8 @@ export function newJob(id: string, name: string, machine: string, vise: string):
     id,
     name,
     sheet: "",
+    quantity: 1,
+    added: 0,
     part: {
       material: null,
       sizes: { length: null, width: null, height: null },

@@ -86,8 +86,14 @@ function withAllFeatures(job: Document): Document {
  * Steps between released versions. 1 → 2: own speed, feed, cutter and direction came beside the depth; a job as it was holds.
  * 2 → 3: features came to the drawing; it had none.
  * 3 → 4: more kinds of features, places from other features, shafts, faces and mates.
+ * 4 → 5: a job has pieces.
  */
-export const migrations: Migrations = { 1: (job) => job, 2: withoutFeatures, 3: withAllFeatures };
+export const migrations: Migrations = {
+  1: (job) => job,
+  2: withoutFeatures,
+  3: withAllFeatures,
+  4: (job) => ({ ...job, quantity: 1, added: 0 }),
+};
 
 export type Migrated =
   { ok: true; document: Document } | { ok: false; problem: "newer" | "unknown"; version: unknown };

@@ -1,3 +1,4 @@
+export * from "./batch.ts";
 export * from "./cut-comparison.ts";
 export * from "./drawing-cost.ts";
 export { errorKey } from "./error-working.ts";

@@ -5,6 +5,7 @@ import { inUse, type Shop } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
 import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
+import { cutTwice, cutTwiceWarnings } from "./cut-twice.ts";
 import { statusOf } from "./plan-status.ts";
 import type { Plan } from "./plan.ts";
 import { recheckWarnings } from "./recheck.ts";
@@ -69,13 +70,15 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   const { setups, features } = made;
   const faces = faceSetupsOf(setups);
   const steps = stepsOfSetups(made, progress, { machine, shop, material, paper: paperOf(overrides) });
+  const twice = cutTwice(records, piece, steps);
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
   const handling = setups.reduce((sum, s) => sum + s.minutes.handling, 0);
   return told({
     ...drawn,
     ...made,
-    rechecks: recheckWarnings(faces, records, piece, part),
+    rechecks: [...cutTwiceWarnings(twice), ...recheckWarnings(faces, records, piece, part)],
+    twice,
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
     corrections: Object.fromEntries([...progress.faces].map(([key, state]) => [key, state.corrections])),
@@ -89,6 +92,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
 /** What there is of a plan before its setups are planned. */
 const nothingWalked = {
   rechecks: [],
+  twice: [],
   steps: [],
   current: 0,
   corrections: {},

@@ -1,3 +1,4 @@
+import type { CutTwice } from "./cut-twice.ts";
 import type { Axis, Sizes } from "../frame/index.ts";
 import type { Locating } from "../locate/index.ts";
 import type { DrawingFinding } from "../part/index.ts";
@@ -28,6 +29,8 @@ export interface Plan {
   warnings: Warning[];
   /** What is to be checked again because what it was cut from was cut again (M39). */
   rechecks: Warning[];
+  /** Cuts that two devices have recorded. */
+  twice: CutTwice[];
   /** How what is drawn into the part is cut, and what cannot be; null while the block is not planned square, or there is nothing. */
   features: Pick<FeaturePlan, "routes" | "refused"> | null;
   steps: Step[];

@@ -34,7 +34,7 @@ export interface Requirement {
   deviation: { drawn: Limits | null; reason: Phrase } | null;
   /** How it is measured. */
   how: MeasuredHow;
-  readings: { seq: number; value: number; instrument: string; questioned: string[] }[];
+  readings: { id: string; value: number; instrument: string; questioned: string[] }[];
   /** Largest uncertainty of the instruments used, mm. */
   u: number;
   verdict: SizeVerdict | null;
@@ -84,7 +84,7 @@ export function requirementsOf(judged: Judged): Requirement[] {
   const here = effective([...records]).filter((r) => r.piece === piece);
   const readings = here.filter((r): r is Reading => r.type === "reading");
   const judge = ({ readings: by, ...asked }: Asked): Requirement => {
-    const used = by.map(({ seq, value, instrument, questioned }) => ({ seq, value, instrument, questioned }));
+    const used = by.map(({ id, value, instrument, questioned }) => ({ id, value, instrument, questioned }));
     const u = uncertaintyOf(used, shop);
     const values = used.map((r) => r.value);
     const verdict =

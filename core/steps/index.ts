@@ -8,6 +8,7 @@ export type { OtherAnswer } from "./tick.ts";
 export type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 export * from "./setup-steps.ts";
 export * from "./upgrade.ts";
+export * from "./merged.ts";
 export * from "./face-progress.ts";
 export * from "./feature-progress.ts";
 export * from "./step-parts.ts";

@@ -51,15 +51,19 @@ const eventSchema = z.discriminatedUnion("type", [
   /** A decision changed after the first cut. */
   z.object({ type: z.literal("changed"), changes: z.array(changeSchema), reason: z.string() }),
   z.object({ type: z.literal("note"), text: z.string() }),
-  /** Takes back an earlier record: records are never erased. */
-  z.object({ type: z.literal("withdrawn"), of: z.number().int() }),
+  /** The piece will never be good: why. */
+  z.object({ type: z.literal("scrapped"), reason: z.string() }),
+  /** Takes back an earlier record by its id: records are never erased. */
+  z.object({ type: z.literal("withdrawn"), of: z.string() }),
 ]);
 /** What happened, before it has a place in the sequence. */
 export type RecordEvent = z.infer<typeof eventSchema>;
 
 const stampSchema = z.object({
-  /** Place in the job's sequence: the order that counts, not the clock. */
-  seq: z.number().int().positive(),
+  /** The device it was written on and its number there: the same wherever it is carried. */
+  id: z.string().min(1),
+  /** The newest record that was known where it was written; null for the first. */
+  follows: z.string().nullable(),
   /** ISO time it was written. */
   at: z.string(),
   /** Who, for the change log; may be empty. */
@@ -68,16 +72,24 @@ const stampSchema = z.object({
 });
 
 export const recordSchema = z.intersection(stampSchema, eventSchema);
-export type Record = z.infer<typeof recordSchema>;
+/** A record as it is kept and carried between devices. */
+export type KeptRecord = z.infer<typeof recordSchema>;
+/** A record in its place among those known here: the order that counts, not the clock. */
+export type Record = KeptRecord & { seq: number };
+
+/** A record without its place: as it is kept and carried. */
+export function unplaced({ seq: _, ...record }: Record): KeptRecord {
+  return record;
+}
 
 /** Records that still count, in sequence. A withdrawal can itself be withdrawn. */
 export function effective(records: Record[]): Record[] {
   const bySeq = [...records].sort((a, b) => a.seq - b.seq);
-  const gone = new Set<number>();
+  const gone = new Set<string>();
   for (const record of bySeq.toReversed()) {
-    if (record.type === "withdrawn" && !gone.has(record.seq)) gone.add(record.of);
+    if (record.type === "withdrawn" && !gone.has(record.id)) gone.add(record.of);
   }
-  return bySeq.filter((record) => !gone.has(record.seq) && record.type !== "withdrawn");
+  return bySeq.filter((record) => !gone.has(record.id) && record.type !== "withdrawn");
 }
 
 /** Ticks of work at the metal: a move, a cut once more, handwork. */
@@ -89,15 +101,29 @@ export const cutsMetal = (record: Record): boolean =>
 
 /** Records with events put after them, all at one time and by nobody: for whoever walks a job without a store. */
 export function appended(records: readonly Record[], ...events: RecordEvent[]): Record[] {
-  const last = records.at(-1)?.seq ?? 0;
-  return [
-    ...records,
-    ...events.map((event, i): Record => ({
-      seq: last + 1 + i,
+  const walked = [...records];
+  for (const event of events) {
+    const last = walked.at(-1);
+    const seq = (last?.seq ?? 0) + 1;
+    walked.push({
+      seq,
+      id: recordId("walk", seq),
+      follows: last?.id ?? null,
       at: "1970-01-01T00:00:00.000Z",
       by: "",
       piece: 1,
       ...event,
-    })),
-  ];
+    });
+  }
+  return walked;
+}
+
+/** The id of the nth record a device wrote for a job. */
+export const recordId = (device: string, n: number): string => `${device}.${n}`;
+
+/** Device and number of a record's id; number 0 where it has none. */
+export function writtenOn({ id }: Pick<KeptRecord, "id">): { device: string; n: number } {
+  const at = id.lastIndexOf(".");
+  const n = Number(id.slice(at + 1));
+  return at > 0 && Number.isInteger(n) ? { device: id.slice(0, at), n } : { device: id, n: 0 };
 }

@@ -11,7 +11,8 @@ import {
   type RecordEvent,
   recordSchema,
   type StaleCause,
-  upgradeRecord,
+  inOrder,
+  upgradeRecords,
 } from "./index.ts";
 import { faceCuts } from "../../tests/support/faces.ts";
 
@@ -30,10 +31,12 @@ describe("records", () => {
       [],
       { type: "note", text: "a" },
       { type: "note", text: "b" },
-      { type: "withdrawn", of: 1 },
+      { type: "withdrawn", of: "walk.1" },
     );
     expect(effective(records).map((r) => r.seq)).toEqual([2]);
-    expect(effective(appended(records, { type: "withdrawn", of: 3 })).map((r) => r.seq)).toEqual([1, 2]);
+    expect(effective(appended(records, { type: "withdrawn", of: "walk.3" })).map((r) => r.seq)).toEqual([
+      1, 2,
+    ]);
   });
 
   test("the order is the sequence, never the clock", () => {
@@ -52,7 +55,7 @@ describe("records", () => {
       r.type === "begun" && !isFaceKey(r.op) ? { ...r, type: "featureBegun" } : r,
     );
     expect(kept.some((r) => r.type === "featureBegun")).toBe(true);
-    const read = kept.map((r) => recordSchema.parse(upgradeRecord(upgradeRecord(r))));
+    const read = inOrder(upgradeRecords(upgradeRecords(kept)).map((r) => recordSchema.parse(r)));
     expect([...foldRecords(read, 1).features]).toEqual([...now.features]);
   });
 
@@ -86,7 +89,7 @@ describe("where am I", () => {
   test("taking back the cut leads back to it", () => {
     const records = atSecondPass();
     const cut = records.findLast((r) => r.type === "cut")!;
-    expect(current(appended(records, { type: "withdrawn", of: cut.seq })).id).toBe("cut-1");
+    expect(current(appended(records, { type: "withdrawn", of: cut.id })).id).toBe("cut-1");
   });
 
   test("not clean all over plans one more pass where there is metal, and asks again", () => {

@@ -1,12 +1,13 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
 import { createRoutesStub } from "react-router";
-import type { Answer, JobContextValue, JobIntent } from "../../app/instruments/job-context.tsx";
+import type { JobContextValue } from "../../app/instruments/job-context.tsx";
+import type { Answer, JobIntent } from "../../app/session/intent.ts";
 import { JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
 import { applyChanges, type Job } from "../../core/job/index.ts";
-import { compareCut, compareRoutes, drawingCost, plan } from "../../core/plan/index.ts";
+import { batchOf, compareCut, compareRoutes, drawingCost, plan, standingOf } from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
@@ -29,18 +30,24 @@ export function jobStub(
   children: ReactNode,
   { job: first, records: begin = [], answer, onIntent, comparison, walk }: StubOptions,
 ) {
-  let take: (intent: JobIntent) => void = () => undefined;
   function Host() {
     const [job, setJob] = useState(first);
     const [records, setRecords] = useState(begin);
     const [drafts, setDrafts] = useState<{ [path: string]: string }>({});
     const [focusKey, setFocusKey] = useState<string | null>(null);
     const [unit] = useUnit();
-    take = (intent) => {
-      if (intent.intent === "change") {
-        const applied = applyChanges(job, intent.changes);
-        if (applied.ok) setJob(applied.job);
-      } else if (intent.intent === "append") setRecords(appended(records, ...intent.events));
+    const send = async (intent: JobIntent): Promise<Answer> => {
+      await Promise.resolve();
+      onIntent?.(intent);
+      const refused = answer?.(intent);
+      if (refused) return refused;
+      if (intent.intent === "change")
+        setJob((now) => {
+          const applied = applyChanges(now, intent.changes);
+          return applied.ok ? applied.job : now;
+        });
+      else if (intent.intent === "append") setRecords((now) => appended(now, ...intent.events));
+      return { ok: true };
     };
     const value: JobContextValue = {
       job,
@@ -49,7 +56,10 @@ export function jobStub(
       standIns: [],
       own: noOwnValues,
       plan: plan({ job, records, shop: demoShop, piece: 1 }),
-      working: false,
+      send,
+      kept: () => job,
+      newest: () => Promise.resolve(job),
+      typing: () => undefined,
       piece: 1,
       unit,
       drafts,
@@ -64,6 +74,7 @@ export function jobStub(
       stopRoutes: () => undefined,
       walkThrough: walk ?? (() => Promise.resolve(null)),
       stopWalk: () => undefined,
+      batch: () => Promise.resolve(batchOf(job, [standingOf(value.plan, records, 1)])),
       cost: () => Promise.resolve(drawingCost(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       focusKey,
@@ -77,19 +88,11 @@ export function jobStub(
       </ChakraProvider>
     );
   }
-  const Stub = createRoutesStub([
-    {
-      path: "/jobs/:jobId/:station?/:operation?/:step?",
+  const Stub = createRoutesStub(
+    ["machine/:piece?/:operation?/:step?", "record/:piece?", ":station?/:operation?"].map((path) => ({
+      path: `/jobs/:jobId/${path}`,
       Component: Host,
-      action: async ({ request }) => {
-        const intent = (await request.json()) as JobIntent;
-        onIntent?.(intent);
-        const refused = answer?.(intent);
-        if (refused) return refused;
-        take(intent);
-        return { ok: true };
-      },
-    },
-  ]);
+    })),
+  );
   return (path = `/jobs/${first.id}/drawing`) => <Stub initialEntries={[path]} />;
 }

@@ -8,7 +8,6 @@ import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Notice } from "../../instruments/notice.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { type OwnRead, OwnValue, readOwnLength } from "../../instruments/own-value.tsx";
@@ -102,12 +101,6 @@ export function OwnConditions({
           onUndo={() => own.takeBack(report.override.what)}
         />
       ))}
-      {own.refused && (
-        <Notice severity="warn" role="alert">
-          Something was changed in another tab meanwhile, so yours was not saved. It still stands in its
-          field: press "Use mine" again.
-        </Notice>
-      )}
       <Box display="grid" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} gap="8px 18px">
         <Choice
           label="Cutter"

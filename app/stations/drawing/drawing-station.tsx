@@ -5,13 +5,14 @@ import { type Axis, axisNames } from "../../../core/frame/index.ts";
 import { drawnCutouts } from "../../../core/figure/index.ts";
 import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
 import { drawnSite, featuresOf, limitsOf, type Part, sectionsOf } from "../../../core/part/index.ts";
-import { movesWith } from "../../../core/job/index.ts";
+import { mostPieces, movesWith } from "../../../core/job/index.ts";
 import { type Dimension, mm } from "../../../core/quantity/index.ts";
+import { words } from "../../../core/working/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
-import { NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
+import { type EntryKind, numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -73,6 +74,7 @@ export function DrawingStation() {
         />
         <TextEntry label="Job" path="name" value={job.name} />
         <TextEntry label="Sheet, order or place" path="sheet" value={job.sheet} />
+        <NumberEntry label="How many are wanted" path="quantity" kind={quantityEntry} value={job.quantity} />
         <Box>
           <Choice
             label="Material"
@@ -203,3 +205,14 @@ function understoodSizes(part: Part): { name: string; size: Dimension | null; re
     ]);
   return axisNames.map((axis) => ({ name: axisWords[axis], size: part.sizes[axis], retargeted: axis }));
 }
+
+/** Whole pieces, at least one. */
+const quantityEntry: EntryKind<number> = {
+  ...numberEntry("count"),
+  parse: (text, unit) => {
+    const read = numberEntry("count").parse(text, unit);
+    return read.ok && !(Number.isInteger(read.value) && read.value >= 1 && read.value <= mostPieces)
+      ? { ok: false, problem: words(`Type how many pieces: a whole number from 1 to ${mostPieces}.`) }
+      : read;
+  },
+};

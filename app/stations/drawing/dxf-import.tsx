@@ -20,7 +20,6 @@ import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { FileChoice } from "../../instruments/file-choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { NotTaken } from "../../instruments/not-taken.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -122,7 +121,6 @@ function Shapes({
       <chakra.h3 fontSize="16px" mb="4px">
         {name}: {drawing.closed.length} closed {drawing.closed.length === 1 ? "shape" : "shapes"}
       </chakra.h3>
-      {submit.answer && !submit.answer.ok && !submit.busy && <NotTaken />}
       {drawing.open > 0 && (
         <Notice severity="note">
           {drawing.open} {drawing.open === 1 ? "way does" : "ways do"} not close and{" "}

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { useFetchers } from "react-router";
 import { type Axis, axesAcross, type Face } from "../../../core/frame/index.ts";
 import { type Change, changeOf, type Job, sameJson } from "../../../core/job/index.ts";
 import {
@@ -22,7 +21,6 @@ import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
-import { NotTaken } from "../../instruments/not-taken.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -50,35 +48,21 @@ export function Features({
   spot: Spot | null;
   onSpotUsed: () => void;
 }) {
-  const { job } = useJob();
+  const { job, newest } = useJob();
   const submit = useSubmit();
   /** Just put in: the keyboard goes on there. */
   const [fresh, setFresh] = useState<string | null>(null);
-  const keeping = useFetchers().length > 0;
-  const latest = useRef({ job, site, keeping });
-  useEffect(() => {
-    latest.current = { job, site, keeping };
-  });
-  /** A copy waits until what was typed just before it is kept. */
-  const kept = async () => {
-    do await new Promise((wait) => setTimeout(wait, 20));
-    while (latest.current.keeping);
-  };
   const features = featuresOf(job.part);
   const names = featureNames(features);
   const { order } = job.part.features;
 
   /** Puts a feature in after another, or at the end. */
-  const put = (feature: Feature, after: string | null) => {
-    const { order } = latest.current.job.part.features;
+  const put = (feature: Feature, after: string | null, into = job) => {
+    const { order } = into.part.features;
     const place = after === null ? order.length : order.indexOf(after) + 1;
     void submit.change([
-      changeOf(latest.current.job, featurePath(feature.id), feature),
-      changeOf(latest.current.job, "part/features/order", [
-        ...order.slice(0, place),
-        feature.id,
-        ...order.slice(place),
-      ]),
+      changeOf(into, featurePath(feature.id), feature),
+      changeOf(into, "part/features/order", [...order.slice(0, place), feature.id, ...order.slice(place)]),
     ]);
     setFresh(feature.id);
     onOpen(feature.id);
@@ -100,11 +84,12 @@ export function Features({
   };
   const change = (changes: Change[]) => void submit.change(changes);
   const copy = async (of: string, axis: Axis | null) => {
-    await kept();
-    const feature = latest.current.job.part.features.byId[of];
+    // What was typed just before is copied too.
+    const now = await newest();
+    const feature = now.part.features.byId[of];
     if (!feature) return;
-    const made = axis ? mirrorFeature(feature, axis, latest.current.site) : feature;
-    put({ ...made, id: newId() }, of);
+    const made = axis ? mirrorFeature(feature, axis, site) : feature;
+    put({ ...made, id: newId() }, of, now);
   };
   const takeOut = (id: string) =>
     change([
@@ -124,7 +109,6 @@ export function Features({
 
   return (
     <Section title="Features">
-      {submit.answer && !submit.answer.ok && !submit.busy && <NotTaken />}
       <Box as="ul" listStyleType="none">
         {features.map((feature, i) => {
           const hanging = hangingOn(feature.id, features).map((f) => names.get(f.id)!);

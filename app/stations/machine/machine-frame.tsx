@@ -1,16 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import { keySlug } from "../../../core/route/index.ts";
 import type { Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { machinePath } from "../../instruments/job-paths.ts";
 import { useMachineTheme } from "../../instruments/local-setting.ts";
 import { Notice } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
 import { MachineTop } from "./machine-top.tsx";
-
-export const stepUrl = (jobId: string, step: Step, piece: number) =>
-  `/jobs/${jobId}/machine/${keySlug(step.op)}/${step.id}?piece=${piece}`;
 
 /** The whole screen of a step: what to do at the left, what it belongs to at the right. */
 export function MachineFrame({
@@ -73,15 +70,12 @@ export function StepHead({
   step,
   current,
   lost,
-  elsewhere,
 }: {
   mine: readonly Step[];
   step: Step;
   current: Step | undefined;
   /** The step in the address is gone. */
   lost: boolean;
-  /** Another tab wrote first. */
-  elsewhere: boolean;
 }) {
   const { job, piece } = useJob();
   return (
@@ -108,17 +102,12 @@ export function StepHead({
           The step in the address is no longer in the plan; this is the one to do now.
         </Notice>
       )}
-      {elsewhere && (
-        <Notice severity="warn" role="alert">
-          Another tab wrote something first. Nothing was added here; look at the step again.
-        </Notice>
-      )}
       {step !== current && (
         <Notice severity="note">
           {step.done ? "This step is done." : "This step waits."} Now:{" "}
           <Words of={current?.title ?? { parts: ["all steps are done"] }} />{" "}
           {current && (
-            <Link to={stepUrl(job.id, current, piece)} style={{ textDecoration: "underline" }}>
+            <Link to={machinePath(job.id, piece, current)} style={{ textDecoration: "underline" }}>
               Go to it
             </Link>
           )}

@@ -8,7 +8,7 @@ import { block, cheekBlock, featureList, featureOf } from "../../../tests/suppor
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
 import { doubledWithin } from "../../instruments/deliberate-press.ts";
-import type { JobIntent } from "../../instruments/job-context.tsx";
+import type { JobIntent } from "../../session/intent.ts";
 import { MachineStation } from "./machine-station.tsx";
 
 /** The station at the machine, with a real plan behind it, from some step on. */
@@ -153,5 +153,5 @@ describe("at a feature", () => {
 test("when all is done the station leads to the Record", async () => {
   openAt(cheekBlock(), () => false);
   await screen.findByText("All steps are done");
-  expect(screen.getByRole("link", { name: "To the record" }).getAttribute("href")).toMatch(/record$/);
+  expect(screen.getByRole("link", { name: "To the record" }).getAttribute("href")).toMatch(/record\/1$/);
 });

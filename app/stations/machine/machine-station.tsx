@@ -1,7 +1,10 @@
 import { chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { piecesOf, scrappedIn } from "../../../core/plan/index.ts";
 import { setupWith } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { recordPath } from "../../instruments/job-paths.ts";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Words } from "../../instruments/words.tsx";
 import { MachineFrame } from "./machine-frame.tsx";
@@ -10,10 +13,25 @@ import { useWalk } from "./use-walk.ts";
 
 /** What do I do now? One step at a time, in letters readable at arm's length. */
 export function MachineStation() {
-  const { job, plan } = useJob();
+  const { job, plan, piece, records } = useJob();
   const walk = useWalk();
   const { step } = walk;
   const { machine, vise } = useEquipment();
+  const scrapped = scrappedIn(records, piece);
+  if (scrapped)
+    return (
+      <NotThisPiece title={`Piece ${piece} is scrapped`}>
+        {scrapped.reason ? `${scrapped.reason}.` : "No reason was given."} Go on with another piece above, or
+        say at the Record that it is not scrapped.
+      </NotThisPiece>
+    );
+  if (!piecesOf(job, records).includes(piece))
+    return (
+      <NotThisPiece title={`There is no piece ${piece}`}>
+        {job.quantity + job.added} {job.quantity + job.added === 1 ? "is" : "are"} planned. Add a piece at the
+        Record, or say on the Drawing that more are wanted.
+      </NotThisPiece>
+    );
   if (step && machine && vise) {
     const setup = setupWith(plan.setups, step.op);
     // Each operation keeps its own pad and dialog.
@@ -42,8 +60,30 @@ export function MachineStation() {
           </>
         )}
       </chakra.p>
-      <ButtonLink to={`/jobs/${job.id}/${finished ? "record" : "drawing"}`} look="strong" size="machine">
+      <ButtonLink
+        to={finished ? recordPath(job.id, piece) : `/jobs/${job.id}/drawing`}
+        look="strong"
+        size="machine"
+      >
         {finished ? "To the record" : "To the drawing"}
+      </ButtonLink>
+    </MachineFrame>
+  );
+}
+
+/** Nothing is cut of a piece that will never be good, or that nobody planned. */
+function NotThisPiece({ title, children }: { title: string; children: ReactNode }) {
+  const { job } = useJob();
+  return (
+    <MachineFrame step={undefined} busy={false} side={null}>
+      <chakra.h1 fontSize="34px" mb="12px">
+        {title}
+      </chakra.h1>
+      <chakra.p fontSize="20px" mb="20px">
+        {children}
+      </chakra.p>
+      <ButtonLink to={recordPath(job.id, 1)} look="strong" size="machine">
+        To the record
       </ButtonLink>
     </MachineFrame>
   );

@@ -6,6 +6,8 @@ import { Drawers } from "../../frame/drawers.tsx";
 import { TopLine } from "../../frame/top-line.tsx";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { machinePath } from "../../instruments/job-paths.ts";
+import { PieceSwitch } from "../../instruments/pieces.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
 import { useMachineTheme } from "../../instruments/local-setting.ts";
 
@@ -48,12 +50,13 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
   const at = step ? plan.steps.indexOf(step) + 1 : total;
   return (
     <>
-      <TopLine place={`${job.name}, piece ${piece}`} detail={setup ? setupPlace(setup, plan) : ""}>
+      <TopLine place={job.name} detail={setup ? setupPlace(setup, plan) : ""}>
         <chakra.span fontSize="13.5px" color="quiet" hideBelow="lg">
           {awake ? "screen stays on" : "screen may go dark here"}
         </chakra.span>
+        <PieceSwitch to={(of) => machinePath(job.id, of)} />
         <chakra.span fontSize="15px" whiteSpace="nowrap">
-          {at} of {total}
+          {step && `${at} of ${total}`}
         </chakra.span>
         <Button
           onClick={() => setTheme(theme === "shop" ? "paper" : "shop")}
@@ -79,7 +82,7 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
           p="10px"
           width={{ base: "100%", md: "auto" }}
         >
-          <Drawers jobId={job.id} plan={plan} onChoose={() => setOpen(false)} />
+          <Drawers jobId={job.id} plan={plan} piece={piece} onChoose={() => setOpen(false)} />
         </Box>
       )}
     </>

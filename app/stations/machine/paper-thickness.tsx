@@ -4,7 +4,6 @@ import { usualPaper } from "../../../core/locate/index.ts";
 import { type Mm, mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { NotTaken } from "../../instruments/not-taken.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { OwnValue, readOwnLength } from "../../instruments/own-value.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
@@ -45,7 +44,6 @@ export function PaperThickness({ now }: { now: Mm }) {
           </Button>
         )}
       </chakra.p>
-      {own.refused && <NotTaken />}
       {open && (
         <Box display="flex" gap="8px" alignItems="flex-start" mt="6px" flexWrap="wrap">
           <Box width="260px">

@@ -6,7 +6,7 @@ import type { Record } from "../../../core/steps/index.ts";
 import { cheekBlock } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
-import type { JobIntent } from "../../instruments/job-context.tsx";
+import type { JobIntent } from "../../session/intent.ts";
 import { MachineStation } from "./machine-station.tsx";
 
 const finding = (more: Partial<Finding>): Finding => ({

@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { useContext } from "react";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import {
@@ -10,7 +11,7 @@ import {
   type RecordEvent,
   type Step,
 } from "../../../core/steps/index.ts";
-import { useJob } from "../../instruments/job-context.tsx";
+import { useJob, WorkingContext } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -46,7 +47,8 @@ export function StepAtMachine({
   vise: Vise;
   walk: ReturnType<typeof useWalk>;
 }) {
-  const { plan, records, piece, working } = useJob();
+  const { plan, records, piece } = useJob();
+  const working = useContext(WorkingContext);
   const submit = useSubmit();
   const { current, lost, progress } = walk;
   const state = progressOf(progress, step.op);
@@ -97,13 +99,7 @@ export function StepAtMachine({
       busy={settling || press.waits}
       side={<OperationSide step={step} setup={setup} vise={vise} />}
     >
-      <StepHead
-        mine={mine}
-        step={step}
-        current={current}
-        lost={lost}
-        elsewhere={Boolean(submit.answer && !submit.answer.ok && "elsewhere" in submit.answer)}
-      />
+      <StepHead mine={mine} step={step} current={current} lost={lost} />
       <Warnings of={[...plan.rechecks, ...stops]} />
       {step.pass && isFaceSetup(setup) && (
         <CutCard step={shown} pass={step.pass} setup={setup} machine={machine} vise={vise} />

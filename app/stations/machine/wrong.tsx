@@ -81,7 +81,7 @@ export function Wrong({
         <Button
           size="machine"
           onClick={() => {
-            void submit.append({ type: "withdrawn", of: last.seq });
+            void submit.append({ type: "withdrawn", of: last.id });
             onClose();
           }}
           css={{

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { axisNames } from "../../../core/frame/index.ts";
-import type { Requirement } from "../../../core/plan/index.ts";
+import { type Requirement, scrappedIn, verdictOf } from "../../../core/plan/index.ts";
 import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
 import type { Verdict } from "../../../core/inspect/index.ts";
 import { effective, type ReadingOf } from "../../../core/steps/index.ts";
@@ -11,7 +11,9 @@ import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download, fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { recordPath } from "../../instruments/job-paths.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { PieceSwitch } from "../../instruments/pieces.tsx";
 import { PersonName } from "../../instruments/person-name.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
@@ -19,6 +21,7 @@ import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { Pieces } from "./pieces.tsx";
 import { timeAtMachine } from "./time-taken.ts";
 
 const verdicts: Record<Verdict, { shape: string; words: string; color: string }> = {
@@ -34,18 +37,17 @@ const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "sho
 
 /** Is it good? Every required size against its readings, with the log of what happened. */
 export function RecordStation() {
-  const { job, plan, records, unit } = useJob();
+  const { job, plan, piece, records, unit } = useJob();
   const submit = useSubmit();
   const [of, setOf] = useState<ReadingOf>("length");
-  const counted = effective(records);
-  const log = counted.filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale");
+  const counted = effective(records).filter((r) => r.piece === piece || r.type === "changed");
+  const log = counted.filter(
+    (r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped",
+  );
   const taken = timeAtMachine(counted);
   const judged = plan.requirements.filter((r) => r.verdict);
-  const allGood =
-    judged.length > 0 &&
-    judged.length === plan.requirements.length &&
-    judged.every((r) => r.verdict?.verdict === "good") &&
-    plan.missing.length === 0;
+  const scrapped = scrappedIn(records, piece);
+  const allGood = !scrapped && verdictOf(plan) === "good";
   const requirement = plan.requirements.find((r) => r.of === of);
   const save = async (what: "job" | "readings") => {
     const text =
@@ -57,6 +59,12 @@ export function RecordStation() {
   return (
     <>
       <StationTitle above="Record">{allGood ? "The part is good" : "Is it good?"}</StationTitle>
+      <PieceSwitch to={(of) => recordPath(job.id, of)} />
+      {scrapped && (
+        <Notice severity="stop">
+          Piece {piece} is scrapped: {scrapped.reason || "no reason given"}.
+        </Notice>
+      )}
       <Table label="Required sizes and readings" head={["required", "limits", "readings", "U", "verdict"]}>
         {plan.requirements.map((r) => (
           <RequirementRow key={r.of} requirement={r} unit={unit} />
@@ -138,6 +146,8 @@ export function RecordStation() {
         </Box>
       </Section>
 
+      <Pieces />
+
       <Section title="Time">
         <p>
           {taken ? (
@@ -166,7 +176,7 @@ export function RecordStation() {
         ) : (
           <Table label="Log" head={["when", "who", "what", "why"]}>
             {log.map((r) => (
-              <tr key={r.seq}>
+              <tr key={r.id}>
                 <td>{when(r.at)}</td>
                 <td>{r.by || "—"}</td>
                 <td>
@@ -174,9 +184,11 @@ export function RecordStation() {
                     ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ")
                     : r.type === "note"
                       ? r.text
-                      : `zero stale: ${r.cause}`}
+                      : r.type === "scrapped"
+                        ? "scrapped"
+                        : `zero stale: ${r.cause}`}
                 </td>
-                <td>{r.type === "changed" ? r.reason || "no reason given" : ""}</td>
+                <td>{"reason" in r ? r.reason || "no reason given" : ""}</td>
               </tr>
             ))}
           </Table>
@@ -235,7 +247,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
         ) : (
           r.readings.map((reading) => (
             <chakra.span
-              key={reading.seq}
+              key={reading.id}
               display="inline-flex"
               alignItems="center"
               mr="10px"
@@ -255,7 +267,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
                 px="6px"
                 minH="28px"
                 aria-label={`Take back the reading ${reading.value}`}
-                onClick={() => void submit.append({ type: "withdrawn", of: reading.seq })}
+                onClick={() => void submit.append({ type: "withdrawn", of: reading.id })}
               >
                 ×
               </chakra.button>

@@ -16,7 +16,6 @@ import { edgeFinderOf, inUse } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
@@ -41,7 +40,6 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
     );
   return (
     <Section title="Held another way">
-      {own.refused && <NotTaken />}
       {reports.map((report) => (
         <OverrideNotice
           key={report.override.id}
@@ -143,7 +141,6 @@ function OrderChoice({ setup }: { setup: FaceSetup }) {
   if (!orders) return null;
   return (
     <Box display="flex" gap="6px" alignItems="flex-end">
-      {route.refused && <NotTaken />}
       {orders.map(({ name, order }) => (
         <Button
           key={name}

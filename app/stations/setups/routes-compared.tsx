@@ -4,7 +4,6 @@ import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { NotTaken } from "../../instruments/not-taken.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useLongWork } from "../../instruments/use-long-work.ts";
@@ -31,7 +30,6 @@ export function RoutesCompared() {
     );
   return (
     <Section title="Ways to square it, compared">
-      {own.refused && <NotTaken />}
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
       {endsReport && <OverrideNotice report={endsReport} onUndo={() => own.takeBack("ends")} />}
       {stopped ? (

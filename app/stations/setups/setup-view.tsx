@@ -16,6 +16,7 @@ import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { machinePath } from "../../instruments/job-paths.ts";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
@@ -38,7 +39,7 @@ import { Zeros } from "./zeros.tsx";
 
 /** A setup: how it is held, where zero lies, what is done in it, and all of it on one page. */
 export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gone: boolean }) {
-  const { job, plan, shop, reason, setReason } = useJob();
+  const { job, plan, shop, piece, reason, setReason } = useJob();
   const submit = useSubmit();
   const { machine } = useEquipment();
   const key = keyOfSetup(setup);
@@ -106,7 +107,7 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
             onChoose={(id) => void submit.set("machine", id)}
           />
           <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(key)}`}>How it is cut</ButtonLink>
-          <ButtonLink to={`/jobs/${job.id}/machine`} look="strong">
+          <ButtonLink to={machinePath(job.id, piece)} look="strong">
             To the machine
           </ButtonLink>
         </Box>

@@ -1,0 +1,155 @@
+import { Box } from "@chakra-ui/react";
+import { useEffect, useState } from "react";
+import type { Conflict } from "../../core/job/index.ts";
+import {
+  type Dimension,
+  dimensionSchema,
+  type LengthUnit,
+  showDimension,
+} from "../../core/quantity/index.ts";
+import type { NotKept } from "../../store/index.ts";
+import { Button } from "../instruments/button.tsx";
+import { Notice } from "../instruments/notice.tsx";
+import { type Updated, updatedEvent } from "../offline.ts";
+import type { JobIntent } from "../session/intent.ts";
+import type { Trouble } from "../session/job-session.ts";
+
+const reasons: Record<NotKept, string> = {
+  full: "this browser has no room left. Make room on this device, then enter it again; what was saved before is safe.",
+  updated: "Firm Arbor was updated in another tab. Reload this page, then enter it again.",
+  blocked:
+    "this browser stores nothing for this page: a private window, or a setting that forbids it. Open the page in an ordinary window, or allow it to store, then enter it again.",
+  failed: "the browser refused. Reload the page and look at what is there before you enter it again.",
+};
+
+/** What of a kept value is told where two stand against each other. */
+function valueText(value: unknown, unit: LengthUnit): string {
+  if (value === null || value === "") return "nothing";
+  const dimension = dimensionSchema.safeParse(value);
+  if (dimension.success) return showDimension(dimension.data, unit);
+  if (typeof value === "string" || typeof value === "number") return String(value);
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  const {
+    value: length,
+    written,
+    name,
+  } = value as { value?: number; written?: Dimension["written"]; name?: string };
+  if (typeof length === "number" && written)
+    return showDimension({ nominal: length, upper: null, lower: null, fit: null, written }, unit);
+  return typeof name === "string" && name !== "" ? name : "what stands there";
+}
+
+/** What a path of the job is called: its last words, without the ids in between. */
+const pathText = (path: string): string =>
+  path
+    .split("/")
+    .filter((key) => !/^(part|byId|order)$/.test(key) && !/^[0-9a-v]{16,}$/.test(key))
+    .join(", ") || "the list";
+
+function ConflictNotice({
+  conflicts,
+  unit,
+  onMine,
+  onTheirs,
+}: {
+  conflicts: readonly Conflict[];
+  unit: LengthUnit;
+  onMine: () => void;
+  onTheirs: () => void;
+}) {
+  return (
+    <Notice severity="warn" role="alert">
+      Changed in another tab meanwhile, so your change was not taken.
+      {conflicts.map(({ path, yours, theirs }) => (
+        <div key={path}>
+          {pathText(path)}: there <b>{valueText(theirs, unit)}</b>, yours <b>{valueText(yours, unit)}</b>.
+        </div>
+      ))}
+      <Box display="flex" gap="6px" mt="6px">
+        <Button onClick={onMine}>Keep mine</Button>
+        <Button onClick={onTheirs}>Keep the other</Button>
+      </Box>
+    </Notice>
+  );
+}
+
+/** The one place that says what could not be kept of the open job, until the person has read or settled it. */
+export function TroubleNotice({
+  trouble,
+  unit,
+  onSettled,
+  send,
+}: {
+  trouble: Trouble | null;
+  unit: LengthUnit;
+  onSettled: () => void;
+  send: (intent: JobIntent) => void;
+}) {
+  if (!trouble) return null;
+  const read = <Button onClick={onSettled}>I have read this</Button>;
+  switch (trouble.what) {
+    case "notKept":
+      return (
+        <Notice severity="stop" role="alert">
+          {trouble.of} was not saved: {reasons[trouble.why]} {read}
+        </Notice>
+      );
+    case "conflict":
+      return (
+        <ConflictNotice
+          conflicts={trouble.conflicts}
+          unit={unit}
+          onTheirs={onSettled}
+          onMine={() => {
+            const changes = trouble.conflicts.map(({ path, yours, theirs }) => ({
+              path,
+              from: theirs,
+              to: yours,
+            }));
+            onSettled();
+            send({ intent: "change", changes, reason: trouble.reason });
+          }}
+        />
+      );
+    case "elsewhere":
+      return (
+        <Notice severity="warn" role="alert">
+          Another tab wrote something first. Nothing was added here; look at the step again. {read}
+        </Notice>
+      );
+    case "undo":
+      return (
+        <Notice severity="warn" role="alert">
+          That could not be undone: the field was changed since, perhaps in another tab. {read}
+        </Notice>
+      );
+    case "invalid":
+      return (
+        <Notice severity="warn" role="alert">
+          That was not taken, because the job would not hold together: {trouble.why}. {read}
+        </Notice>
+      );
+  }
+}
+
+const updates: Record<Updated, string> = {
+  page: "There is a newer Firm Arbor. What you did is saved. Finish the cut you are in, then load it; until then a part of this page may be missing.",
+  database:
+    "Firm Arbor was updated in another tab. What you did is saved; nothing more is until this page is loaded again. Finish the cut you are in, then load it.",
+};
+
+/** Says that there is a newer app, and offers to load it when the person sees fit. */
+export function UpdatedNotice() {
+  const [updated, setUpdated] = useState<Updated | null>(null);
+  useEffect(() => {
+    const onUpdate = (event: Event) => setUpdated((event as CustomEvent<Updated>).detail);
+    addEventListener(updatedEvent, onUpdate);
+    return () => removeEventListener(updatedEvent, onUpdate);
+  }, []);
+  if (!updated) return null;
+  return (
+    <Notice severity="warn" role="alert">
+      {updates[updated]} <Button onClick={() => location.reload()}>Load it now</Button>
+    </Notice>
+  );
+}

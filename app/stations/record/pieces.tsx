@@ -1,0 +1,98 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { machinePath, recordPath } from "../../instruments/job-paths.ts";
+import { Warnings } from "../../instruments/notice.tsx";
+import { standingText, useBatch } from "../../instruments/pieces.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+
+const plain = { textDecoration: "underline" } as const;
+
+/** How many are wanted, where each stands, and what does not add up; scrap one, add one in its place. */
+export function Pieces() {
+  const { job, piece } = useJob();
+  const submit = useSubmit();
+  const batch = useBatch();
+  const [reason, setReason] = useState("");
+  if (!batch) return null;
+  const mine = batch.pieces.find((p) => p.piece === piece);
+  const last = batch.pieces.at(-1);
+  return (
+    <Section title="Pieces">
+      <chakra.p mb="6px">
+        <b>{batch.wanted}</b> wanted, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
+        <b>{batch.possible - batch.good}</b> still to be made good.
+      </chakra.p>
+      <Warnings of={batch.warnings} />
+      <Table label="Pieces" head={["piece", "where it stands", ""]}>
+        {batch.pieces.map((p) => (
+          <tr key={p.piece}>
+            <th scope="row">
+              {p.piece}
+              {p.piece === piece && ", shown here"}
+            </th>
+            <td>
+              {standingText(p)}
+              {p.scrapped && `: ${p.scrapped.reason || "no reason given"}`}
+            </td>
+            <td className="no-print">
+              {p.scrapped ? (
+                <Button
+                  disabled={submit.busy}
+                  onClick={() => void submit.append({ type: "withdrawn", of: p.scrapped!.id })}
+                >
+                  It is not scrapped
+                </Button>
+              ) : (
+                <>
+                  {p.piece !== piece && (
+                    <Link to={recordPath(job.id, p.piece)} style={plain}>
+                      Its sizes
+                    </Link>
+                  )}{" "}
+                  <Link to={machinePath(job.id, p.piece)} style={plain}>
+                    At the machine
+                  </Link>
+                </>
+              )}
+            </td>
+          </tr>
+        ))}
+      </Table>
+      <Box display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap" mt="8px" className="no-print">
+        {mine && !mine.scrapped && (
+          <>
+            <Field
+              label={`Scrap piece ${piece}: why`}
+              value={reason}
+              maxLength={200}
+              onChange={(e) => setReason(e.target.value)}
+            />
+            <Button
+              look="warn"
+              disabled={reason.trim() === "" || submit.busy}
+              onClick={() => {
+                void submit.append({ type: "scrapped", reason: reason.trim() });
+                setReason("");
+              }}
+            >
+              Scrap it
+            </Button>
+          </>
+        )}
+        <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added + 1)}>
+          Add a piece
+        </Button>
+        {job.added > 0 && last && !last.begun && !last.scrapped && (
+          <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added - 1)}>
+            Take piece {last.piece} away again
+          </Button>
+        )}
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,43 @@
+import { expect, loadDemo, openStation, test } from "./support/fixtures.ts";
+import { pressSpace } from "./support/keyboard.ts";
+
+test("three pieces: each has its own way, one is scrapped, one is put in its place, and all adds up", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "drawing");
+  const wanted = page.getByLabel("How many are wanted", { exact: true });
+  await wanted.fill("2.5");
+  await expect(wanted).toHaveAttribute("aria-invalid", "true");
+  await wanted.fill("3");
+  await wanted.press("Enter");
+  await expect(page.getByRole("button", { name: "Undo" })).toBeEnabled();
+
+  // Piece 2 is begun; piece 1 is not touched by it.
+  await page.goto("/jobs/cheek-block/machine/2");
+  await expect(page).toHaveURL(/\/machine\/2\/back\.face\/ready/);
+  await pressSpace(page);
+  await pressSpace(page);
+  await expect(page).toHaveURL(/\/machine\/2\/back\.face\/place/);
+  const piece = page.getByLabel("Piece", { exact: true });
+  await expect(piece.locator("option:checked")).toHaveText("Piece 2 of 3: setup 1, 1 of 223 steps done");
+  await piece.selectOption("1");
+  await expect(page).toHaveURL(/\/machine\/1\/back\.face\/ready/);
+
+  await page.goto("/jobs/cheek-block/record/2");
+  const counted = page.getByText(/wanted, \d/);
+  await expect(counted).toHaveText("3 wanted, 0 good, 0 scrapped, 3 still to be made good.");
+  await page.getByLabel("Scrap piece 2: why").fill("dropped");
+  await page.getByRole("button", { name: "Scrap it" }).click();
+  await expect(counted).toHaveText("3 wanted, 0 good, 1 scrapped, 2 still to be made good.");
+  await expect(page.getByText("only 2 can still be good. Add 1")).toBeVisible();
+  await page.getByRole("button", { name: "Add a piece" }).click();
+  await expect(page.getByText("only 2 can still be good. Add 1")).toHaveCount(0);
+  await expect(counted).toHaveText("3 wanted, 0 good, 1 scrapped, 3 still to be made good.");
+
+  // A piece that is scrapped is not cut any more, and one that nobody planned is not begun.
+  await page.goto("/jobs/cheek-block/machine/2");
+  await expect(page.getByRole("heading", { name: "Piece 2 is scrapped" })).toBeVisible();
+  await page.goto("/jobs/cheek-block/machine/9");
+  await expect(page.getByRole("heading", { name: "There is no piece 9" })).toBeVisible();
+});

@@ -3,6 +3,7 @@ import "@fontsource-variable/atkinson-hyperlegible-mono/index.css";
 import { ChakraProvider } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { Find } from "./find/find.tsx";
 import { useNonce } from "./nonce.ts";
 import { system } from "./theme/system.ts";
 
@@ -28,5 +29,10 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
-  return <Outlet />;
+  return (
+    <>
+      <Outlet />
+      <Find />
+    </>
+  );
 }

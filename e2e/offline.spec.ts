@@ -49,7 +49,9 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
   await expect(page.getByText("Why this way")).toBeVisible();
   await page.goto("/handbook/materials");
   await expect(page.getByText("Low-carbon steel, cold-drawn")).toBeVisible();
-  await page.goto("/");
+  await page.keyboard.press("/");
+  await page.getByRole("combobox").fill("bench");
+  await page.keyboard.press("Enter");
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();
   await page.getByRole("link", { name: /Cheek block/ }).click();
   await expect(page.getByRole("heading", { name: "What am I making?" })).toBeVisible();

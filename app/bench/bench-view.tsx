@@ -4,6 +4,7 @@ import { Form, Link, useFetcher, useNavigate } from "react-router";
 import { largestJobFile } from "../../core/exchange/index.ts";
 import { say, type Phrase, words } from "../../core/working/index.ts";
 import type { Imported, JobCard } from "../../store/index.ts";
+import { setFinding } from "../find/find-state.ts";
 import { KeysSheet } from "../frame/keys-sheet.tsx";
 import { doors, TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
@@ -67,6 +68,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             {name}
           </DoorLink>
         ))}
+        <Button look="quiet" onClick={() => setFinding(true)} css={{ minHeight: "44px" }}>
+          Find
+        </Button>
       </Box>
       <Box as="main" maxW="980px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
         <StationTitle above="Bench">

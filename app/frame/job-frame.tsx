@@ -1,15 +1,17 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { Outlet, useLocation, useNavigate, useParams } from "react-router";
 import { cutFigures, cutKey, featureFigures, type Station } from "../../core/plan/index.ts";
 import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../core/route/index.ts";
+import { featureNames, featuresOf } from "../../core/part/index.ts";
+import { offerPlaces, type Place } from "../find/find-state.ts";
 import { Button } from "../instruments/button.tsx";
 import { JobContext, type JobContextValue, WorkingContext } from "../instruments/job-context.tsx";
 import { pieceOf, stationAt, stationList, stationPath } from "../instruments/job-paths.ts";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
-import { setupKeyOf } from "../instruments/setup-place.ts";
+import { setupKeyOf, setupLabel } from "../instruments/setup-place.ts";
 import {
   askBatch,
   askComparison,
@@ -147,6 +149,21 @@ export function JobFrame({ session }: { session: JobSession }) {
       },
     [equipment, typed, records, plan, shownPiece, unit, drafts, session, send, focusKey, setFocusKey, reason],
   );
+  const names = useMemo(() => featureNames(featuresOf(typed.part)), [typed.part]);
+  const places = useEffectEvent((): Place[] => [
+    ...stationList.map((s) => ({ name: s.name, kind: "station", to: stationPath(jobId, s, piece) })),
+    ...[...names].map(([feature, name]) => ({
+      name,
+      kind: "feature",
+      to: `/jobs/${jobId}/drawing?feature=${feature}`,
+    })),
+    ...(plan?.setups ?? []).map((setup) => ({
+      name: `Setup ${setupLabel(setup, plan!)}`,
+      kind: "setup",
+      to: `/jobs/${jobId}/setups/${keySlug(keyOfSetup(setup))}`,
+    })),
+  ]);
+  useEffect(() => offerPlaces(() => places()), []);
   const title = <title>{`${typed.name || "Unnamed job"} · Firm Arbor`}</title>;
   if (!shown || !plan || !value) {
     return planner.failed ? (

@@ -13,6 +13,7 @@ const keys: [keys: string[], what: string][] = [
   [["m"], "take a reading at the machine"],
   [["a"], "add a feature, at Drawing"],
   [["o"], "own depth of a pass, at Cuts"],
+  [["/"], "find anything by a few letters"],
   [["w"], "show or hide the workings"],
   [["u"], "mm or inch"],
   [["Ctrl+Z"], "undo a decision"],

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link, useLocation } from "react-router";
+import { setFinding } from "../find/find-state.ts";
 import { useUnit } from "../instruments/local-setting.ts";
 
 const HomeLink = chakra(Link);
@@ -59,6 +60,19 @@ export function TopLine({
       <Box ml="auto" display="flex" gap="10px" alignItems="center" flexShrink="0">
         <Doors />
         {children}
+        <chakra.button
+          type="button"
+          onClick={() => setFinding(true)}
+          minH="32px"
+          px="6px"
+          fontSize="14px"
+          color="quiet"
+          cursor="pointer"
+          aria-keyshortcuts="/"
+          hideBelow="md"
+        >
+          find <Key>/</Key>
+        </chakra.button>
         <UnitSwitch />
         {onHelp && (
           <chakra.button

@@ -106,6 +106,18 @@ describe("keys of a view", () => {
     expect(done).toEqual(expected);
   });
 
+  test("nothing behind an open dialog hears a key, of whichever kind the dialog is", () => {
+    const { done } = setUp();
+    for (const html of ["<dialog open></dialog>", '<div role="dialog" data-state="open"></div>']) {
+      document.body.insertAdjacentHTML("beforeend", html);
+      space(1, 80, 500);
+      document.body.lastElementChild!.remove();
+    }
+    expect(done).toEqual([]);
+    space(1, 80);
+    expect(done).toEqual(["cut"]);
+  });
+
   test("a held Enter presses the button that has focus only once", () => {
     setUp();
     const button = document.body.appendChild(document.createElement("button"));

@@ -11,7 +11,8 @@ const isField = (target: EventTarget | null): boolean =>
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Behind an open dialog no key acts: it hears them itself. */
-const dialogOpen = (): boolean => document.querySelector("dialog[open]") !== null;
+const dialogOpen = (): boolean =>
+  document.querySelector('dialog[open], [role="dialog"][data-state="open"]') !== null;
 
 /**
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.

@@ -22,9 +22,9 @@ export function standingText({ scrapped, steps, done, setup, verdict }: PieceSta
 
 /** All pieces of the job and where each stands; null until it is counted. */
 export function useBatch(): Batch | null {
-  const { plan, records, batch } = useJob();
+  const { job, plan, records, batch } = useJob();
   const [counted, setCounted] = useState<Batch | null>(null);
-  // A record may change how many there are and nothing of the plan.
+  // What is wanted and what was recorded may change the count and nothing of the plan.
   useEffect(() => {
     let current = true;
     void batch().then((now) => {
@@ -33,7 +33,7 @@ export function useBatch(): Batch | null {
     return () => {
       current = false;
     };
-  }, [plan, records, batch]);
+  }, [job, plan, records, batch]);
   return counted;
 }
 

@@ -1,4 +1,5 @@
 import { createSystem, defaultBaseConfig } from "@chakra-ui/react";
+import { dialog } from "./dialog.ts";
 import { semanticColors, tokens } from "./tokens.ts";
 
 /** Chakra's base (conditions, utilities) with only the tokens this app uses: the whole theme is 170 kB. */
@@ -7,6 +8,7 @@ export const system = createSystem(defaultBaseConfig, {
   preflight: true,
   theme: {
     tokens,
+    slotRecipes: { dialog },
     semanticTokens: { colors: semanticColors },
     breakpoints: { sm: "420px", md: "700px", lg: "1100px", xl: "1500px", "2xl": "1800px" },
   },

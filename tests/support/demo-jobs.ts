@@ -104,7 +104,8 @@ const crankShaft = () =>
 
 const trackDogs = () =>
   made("track-dogs", "Track dogs", "knee", [
-    ["sheet", "Larkmoor winch, sheet 11, six off"],
+    ["sheet", "Larkmoor winch, sheet 11"],
+    ["quantity", 6],
     ["part/material", "steel-low-drawn"],
     ...sizes(["45 ±0.1", "32 ±0.1", "25 ±0.1"]),
     ["stock/form", "coldDrawn"],

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { type Axis, axisNames } from "../../../core/frame/index.ts";
 import { drawnCutouts } from "../../../core/figure/index.ts";
 import { type GeneralTolerance, materialsWith } from "../../../core/handbook/index.ts";
@@ -38,7 +38,11 @@ export function DrawingStation() {
   const { job, plan, own, reason, setReason } = useJob();
   const submit = useSubmit();
   const { part } = job;
-  const [open, setOpen] = useState<string | null>(null);
+  // What is open stands in the address: a feature can be gone to from anywhere.
+  const [search, setSearch] = useSearchParams();
+  const open = search.get("feature");
+  const setOpen = (id: string | null) =>
+    setSearch(id ? { feature: id } : {}, { replace: true, preventScrollReset: true });
   const [spot, setSpot] = useState<Spot | null>(null);
   const site = drawnSite(part);
   const features = featuresOf(part);

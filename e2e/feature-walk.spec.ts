@@ -95,7 +95,7 @@ test("a shaft with a Woodruff seat, walked to its last step in inches", async ({
   await page.keyboard.press("u");
   await page.keyboard.press("5");
   await expect(page.getByText(/^\d+ of \d+$/)).toBeVisible();
-  const met = await walkOn(page, 60);
+  const met = await walkOn(page, 120);
   expect([...met]).toEqual(
     expect.arrayContaining(["place", "clamp", "check", "zero", "move", "measure", "deburr", "out"]),
   );
@@ -127,7 +127,7 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
 
   await page.goto("/jobs/milled-block/machine");
   // On to a move of a slot, then the vise is bumped: no cut before clamping and every zero are done again.
-  await walkOn(page, 140, /seat\.rough\/move-2/);
+  await walkOn(page, 260, /seat\.rough\/move-2/);
   await expect(page.getByText(/Move 2 of/)).toBeVisible();
   await page.getByRole("button", { name: "Something is wrong" }).click();
   await page.getByRole("button", { name: /The part or the vise moved/ }).click();
@@ -140,7 +140,7 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
   await expect(page.getByRole("button", { name: /Cut done/ })).toBeDisabled();
 
   await page.goto("/jobs/milled-block/machine");
-  const met = await walkOn(page, 260);
+  const met = await walkOn(page, 460);
   expect(met.has("move") && met.has("measure")).toBe(true);
   await page.keyboard.press("6");
   // The first face of every size was not measured, so not all is judged; what was, is good.

@@ -90,14 +90,14 @@ describe("the stations do what they say", () => {
     await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
   });
 
-  test("the machine shows how a reading moved the rest, and one press keeps the cut", async () => {
+  test("the machine shows how a reading moved the rest, and the cut is kept once it is said to be cut", async () => {
     open(<MachineStation />, "machine");
     await waitFor(() =>
       expect(document.body.textContent).toMatch(/After pass 1 you read.*the cut came out 0\.030 mm light/),
     );
     // What is locked is asked first, then that the spindle turns right after the stop to measure.
     fireEvent.click(screen.getByRole("button", { name: /Set there, then/ }));
-    for (const name of [/Spindle on again/, /Cut done/]) {
+    for (const name of [/Spindle on again/, /Cut done/, /Yes, it is cut/]) {
       const next = await screen.findByRole<HTMLButtonElement>("button", { name });
       await waitFor(() => expect(next.disabled).toBe(false));
       fireEvent.click(next);

@@ -92,6 +92,8 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       state.stales.push({ cause: record.cause, seq: record.seq });
       break;
     case "cut":
+      // The same pass from another device is no further pass: the part was as deep after the first.
+      if (state.cuts.some((c) => c.pass === record.pass)) break;
       state.cutSince ??= record.seq;
       state.present = tidy(state.sizeAtZero + record.stop);
       state.cuts.push({

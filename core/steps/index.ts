@@ -9,6 +9,7 @@ export type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 export * from "./setup-steps.ts";
 export * from "./upgrade.ts";
 export * from "./merged.ts";
+export { leastCutMinutes } from "./least-minutes.ts";
 export * from "./face-progress.ts";
 export * from "./feature-progress.ts";
 export * from "./step-parts.ts";

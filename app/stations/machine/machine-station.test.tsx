@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import type { Job } from "../../../core/job/index.ts";
 import type { RecordEvent, Step } from "../../../core/steps/index.ts";
 import { appended } from "../../../core/steps/index.ts";
@@ -55,6 +55,33 @@ describe("at a face", () => {
     space();
     await waitFor(() => expect(types(sent)).toEqual(["locked-1"]));
     await waitFor(() => expect(main()).toMatch(/Cut done/));
+  });
+
+  test("a cut called done sooner than it can be is asked about once, and kept when it is said to be cut", async () => {
+    const sent = openAt(cheekBlock(), at("back/face", "cut-1"), [
+      { type: "tick", op: "back/face", tick: "locked-1" },
+    ]);
+    await screen.findByRole("button", { name: /Cut done/ });
+    press(/Cut done/);
+    expect((await screen.findByRole("alert")).textContent).toMatch(/at least [\d.]+\s*s.*really cut/);
+    expect(sent).toEqual([]);
+    press("Not yet");
+    expect(screen.queryByText(/really cut/)).toBeNull();
+    press(/Cut done/);
+    press(/Yes, it is cut/);
+    await waitFor(() => expect(types(sent)).toEqual(["cut"]));
+  });
+
+  test("a cut that took its time is kept at one press", async () => {
+    const sent = openAt(cheekBlock(), at("back/face", "cut-1"), [
+      { type: "tick", op: "back/face", tick: "locked-1" },
+    ]);
+    await screen.findByRole("button", { name: /Cut done/ });
+    const later = performance.now() + 60_000;
+    const clock = vi.spyOn(performance, "now").mockReturnValue(later);
+    press(/Cut done/);
+    await waitFor(() => expect(types(sent)).toEqual(["cut"]));
+    clock.mockRestore();
   });
 
   test("a size is typed, then Enter once more is done measuring; nothing in between is lost", async () => {

@@ -1,12 +1,14 @@
 import { Box } from "@chakra-ui/react";
 import { useContext } from "react";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
+import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import {
   beginningOf,
   eventsAtDye,
   eventsOfPress,
   eventsToLeaveOut,
+  leastCutMinutes,
   progressOf,
   type RecordEvent,
   type Step,
@@ -15,7 +17,7 @@ import { useJob, WorkingContext } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
-import { Words } from "../../instruments/words.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
 import { CleanupCard } from "./cleanup-card.tsx";
 import { CutCard } from "./cut-card.tsx";
 import { OperationSide, StepPicture } from "./operation-side.tsx";
@@ -28,6 +30,7 @@ import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
+import { useDoubt } from "./use-doubt.ts";
 import { useOnceSettled } from "./use-once-settled.ts";
 import { useStepKeys } from "./use-step-keys.ts";
 import type { useWalk } from "./use-walk.ts";
@@ -69,8 +72,10 @@ export function StepAtMachine({
   const gate = useSetupGate(step, (id) => state?.ticks.has(id) ?? false);
   // A step is pressed as it stands now: not while the last press is being saved or the plan goes on from it.
   const settling = submit.busy || working;
+  const least = asked ? 0 : leastCutMinutes(step);
+  const doubt = useDoubt(`${step.op} ${step.id} ${asked?.id ?? ""}`, least * 60_000);
   const act = () => {
-    if (isCurrent && !settling && !gate.holds) send(...eventsOfPress(step));
+    if (isCurrent && !settling && !gate.holds && !doubt.ask()) send(...eventsOfPress(step));
   };
   const press = useOnceSettled(`${step.op} ${step.id}`, settling, act);
   /** The other honest answer to what the large button asks. */
@@ -142,8 +147,16 @@ export function StepAtMachine({
         </Box>
       )}
       <StepButtons
-        done={asked ? <Words of={asked.phrase} /> : doneWords(step)}
-        other={otherAnswer()}
+        done={asked ? <Words of={asked.phrase} /> : doubt.open ? "Yes, it is cut" : doneWords(step)}
+        question={
+          doubt.open && (
+            <>
+              That was quick: at the told feed it takes at least{" "}
+              <Figure of={quantity("seconds", least * 60)} />. Was it really cut?
+            </>
+          )
+        }
+        other={doubt.open ? { says: "Not yet", onOther: doubt.notYet } : otherAnswer()}
         enabled={isCurrent}
         busy={submit.busy}
         measuring={

@@ -1,10 +1,12 @@
-import { chakra } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Button } from "../../instruments/button.tsx";
+import { Notice } from "../../instruments/notice.tsx";
 import { StepFoot } from "./machine-frame.tsx";
 
 /** The buttons at the foot of a step: done, its other answer, measured or left out, a reading between, what is wrong. */
 export function StepButtons({
+  question,
   done,
   enabled,
   busy,
@@ -14,6 +16,8 @@ export function StepButtons({
   reading,
   onWrong,
 }: {
+  /** Asked before what the large button says is taken for true; nothing where there is no doubt. */
+  question?: ReactNode;
   /** What the large button says; null where the step is not done by one. */
   done: ReactNode;
   enabled: boolean;
@@ -29,6 +33,13 @@ export function StepButtons({
 }) {
   return (
     <StepFoot>
+      {question && (
+        <Box gridColumn="1 / -1">
+          <Notice severity="warn" role="alert">
+            {question}
+          </Notice>
+        </Box>
+      )}
       {done && (
         <Button
           look="strong"

@@ -21,6 +21,7 @@ import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { CutTwice } from "./cut-twice.tsx";
 import { Pieces } from "./pieces.tsx";
 import { timeAtMachine } from "./time-taken.ts";
 
@@ -96,6 +97,7 @@ export function RecordStation() {
         </Notice>
       )}
       <Warnings of={plan.rechecks} />
+      <CutTwice when={when} />
       {plan.requirements.map(({ of, name, limits, deviation }) =>
         deviation ? (
           <Notice key={of} severity="warn">

@@ -98,6 +98,69 @@ console.log(
   `replan after a keystroke: p50 ${percentile(replans, 0.5).toFixed(1)} ms, p95 ${percentile(replans, 0.95).toFixed(1)} ms (${replans.length} plans)`,
 );
 
+/** Work of the page's thread for each of many keys, ms: everything from the key until all is quiet again. */
+async function workPerKey(field, keys) {
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send("Performance.enable");
+  const busy = async () =>
+    (await cdp.send("Performance.getMetrics")).metrics.find((m) => m.name === "TaskDuration").value * 1000;
+  await field.focus();
+  const spent = [];
+  for (const key of keys) {
+    await page.keyboard.press("End");
+    await page.waitForTimeout(80);
+    const before = await busy();
+    await page.keyboard.press(key);
+    await page.waitForTimeout(350);
+    spent.push((await busy()) - before);
+  }
+  return spent;
+}
+const keys = Array.from({ length: 40 }, (_, i) => (i % 2 === 0 ? "1" : "Backspace"));
+await page.evaluate(() => {
+  const empty = document.body.appendChild(document.createElement("input"));
+  empty.id = "empty";
+  empty.addEventListener("input", () => undefined);
+});
+await length.fill("96 ±0.");
+await page.waitForTimeout(800);
+const none = await workPerKey(page.locator("#empty"), keys);
+const typed = await workPerKey(length, keys);
+const [p50, p95, p50None, p95None] = [typed, none].flatMap((v) => [percentile(v, 0.5), percentile(v, 0.95)]);
+console.log(
+  `page's thread for a key in a size: p50 ${p50.toFixed(1)} ms, p95 ${p95.toFixed(1)} ms; in an empty field p50 ${p50None.toFixed(1)}, p95 ${p95None.toFixed(1)}: ${(p50 / p50None).toFixed(1)} ×`,
+);
+
+// From the key until the setup that is cut to this length says so.
+await length.fill("96");
+await page.waitForTimeout(800);
+const seen = [];
+for (let i = 0; i < 40; i++) {
+  await length.press("End");
+  seen.push(
+    await page.evaluate(
+      ([key]) =>
+        new Promise((resolve) => {
+          const field = document.activeElement;
+          const ribbon = document.querySelector('nav[aria-label="Setups"]');
+          const start = performance.now();
+          new MutationObserver((_, observer) => {
+            observer.disconnect();
+            resolve(performance.now() - start);
+          }).observe(ribbon, { subtree: true, childList: true, characterData: true, attributes: true });
+          const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set;
+          set.call(field, key);
+          field.dispatchEvent(new Event("input", { bubbles: true }));
+        }),
+      [i % 2 === 0 ? "95" : "96"],
+    ),
+  );
+  await page.waitForTimeout(700);
+}
+console.log(
+  `from a key until the new plan shows: p50 ${percentile(seen, 0.5).toFixed(1)} ms, p95 ${percentile(seen, 0.95).toFixed(1)} ms`,
+);
+
 await page.goto(`${url}/jobs/cheek-block/setups`);
 await page.getByText(/Following every step/).waitFor();
 const walkBegan = Date.now();
@@ -128,6 +191,84 @@ await page.evaluate(
       };
     }),
 );
+// A job grown large: 200 holes, 2 000 readings.
+const holes = await page.evaluate(
+  () =>
+    new Promise((resolve, reject) => {
+      const open = indexedDB.open("firm-arbor");
+      open.onsuccess = () => {
+        const write = open.result.transaction(["jobs", "documents", "records"], "readwrite");
+        const documents = write.objectStore("documents");
+        documents.get("cheek-block").onsuccess = ({ target }) => {
+          const kept = structuredClone(target.result);
+          const { features } = kept.job.part;
+          const hole = Object.values(features.byId).find(
+            (f) => f.kind === "hole" && f.face === "top" && f.pattern === "one",
+          );
+          const size = (mm) => ({
+            nominal: mm,
+            upper: null,
+            lower: null,
+            fit: null,
+            written: { text: String(mm), unit: "mm" },
+          });
+          const place = (from, mm) => ({ at: size(mm), from, of: null, toward: null });
+          features.byId = {};
+          features.order = [];
+          for (let i = 0; i < 200; i++) {
+            const id = `h${i}`;
+            features.byId[id] = {
+              ...hole,
+              id,
+              first: place("left", 4 + (i % 20) * 4.5),
+              second: place("front", 4 + Math.floor(i / 20) * 5),
+              sizes: { ...hole.sizes, diameter: size(3), depth: null },
+            };
+            features.order.push(id);
+          }
+          kept.jobId = kept.job.id = "large";
+          documents.put(kept);
+          write.objectStore("jobs").put({
+            id: "large",
+            name: "Large",
+            sheet: "",
+            changed: "2026-11-25T09:00:00.000Z",
+            status: null,
+            deleted: "",
+          });
+          for (let i = 1; i <= 2000; i++)
+            write.objectStore("records").put({
+              jobId: "large",
+              id: `bench.${i}`,
+              follows: i > 1 ? `bench.${i - 1}` : null,
+              at: new Date(1.79e12 + i * 1000).toISOString(),
+              by: "",
+              piece: 1,
+              type: "reading",
+              op: null,
+              of: "length",
+              value: 96 + (i % 7) / 100,
+              written: { text: "96", unit: "mm" },
+              instrument: "caliper-150",
+              questioned: [],
+            });
+          write.oncomplete = () => resolve(hole);
+        };
+        write.onerror = reject;
+      };
+    }),
+);
+if (!holes) throw new Error("the demo's cheek block has no hole any more");
+for (const [station, heading] of [
+  ["drawing", "What am I making?"],
+  ["record", "Is it good?"],
+]) {
+  const began = Date.now();
+  await page.goto(`${url}/jobs/large/${station}`);
+  await page.getByRole("heading", { name: heading }).waitFor({ timeout: 120_000 });
+  console.log(`a job of 200 features and 2 000 readings opens at ${station}: ${Date.now() - began} ms`);
+}
+
 await page.goto(`${url}/handbook/materials`);
 await page.locator('header a[href="/"]').waitFor();
 await page.waitForTimeout(800);

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
 import { NavLink } from "react-router";
 import type { Plan } from "../../core/plan/index.ts";
-import { stationList, stationPath } from "../instruments/job-paths.ts";
+import { stationList, stationPath } from "../instruments/stations.ts";
 import { Words } from "../instruments/words.tsx";
 
 const DrawerLink = chakra(NavLink);

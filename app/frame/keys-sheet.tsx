@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { Button } from "../instruments/button.tsx";
 import { useSingleKeys } from "../instruments/local-setting.ts";
-import { stationList } from "../instruments/job-paths.ts";
+import { stationList } from "../instruments/stations.ts";
 import { Key } from "./top-line.tsx";
 
 const keys: [keys: string[], what: string][] = [

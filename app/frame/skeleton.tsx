@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { stationList } from "../instruments/job-paths.ts";
+import { stationList } from "../instruments/stations.ts";
 
 const bar = (width: string, height: string) => <Box bg="band" width={width} height={height} mb="12px" />;
 

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { stationList } from "../instruments/job-paths.ts";
+import { stationList } from "../instruments/stations.ts";
 import { Failure } from "../frame/failure.tsx";
 import type { Route } from "./+types/job-missing.ts";
 

@@ -35,18 +35,30 @@ export function parallelSpans(
 /** Two parallels stay at least this far apart, and a single one this far from each jaw, mm. */
 const apart = 2;
 
+/** Spans that overlap or touch as one, in their order: many holes in a row come out over a few of them. */
+function together(spans: readonly (readonly [Mm, Mm])[]): [Mm, Mm][] {
+  const whole: [Mm, Mm][] = [];
+  for (const [low, high] of spans.toSorted((a, b) => a[0] - b[0])) {
+    const last = whole.at(-1);
+    if (last && low <= last[1]) last[1] = Math.max(last[1], high);
+    else whole.push([low, high]);
+  }
+  return whole;
+}
+
 /**
  * How parallels of a thickness can lie clear of what comes out below: at the jaws first, then further in, then one alone.
- * @param spans what comes out, from the fixed jaw inward, mm
+ * @param comesOut what comes out, from the fixed jaw inward, mm
  * @param clear how far they keep from it, mm
  * @returns the first way that is clear; null when there is none
  */
 export function clearPlace(
   thickness: Mm,
   between: Mm,
-  spans: readonly (readonly [Mm, Mm])[],
+  comesOut: readonly (readonly [Mm, Mm])[],
   clear: Mm,
 ): Pick<ParallelsUnder, "inset" | "single"> | null {
+  const spans = together(comesOut);
   const free = (place: Pick<ParallelsUnder, "inset" | "single">) =>
     parallelSpans({ thickness, ...place }, between).every(({ from, to }) =>
       spans.every(([low, high]) => to + clear <= low + 1e-9 || from - clear >= high - 1e-9),

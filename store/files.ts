@@ -4,7 +4,8 @@ import { unplaced } from "../core/steps/index.ts";
 import type { Phrase } from "../core/working/index.ts";
 import { refused, say, words } from "../core/working/index.ts";
 import { type Database, newId } from "./database.ts";
-import { addJob, archivedCard, changeJob, loadJob, mergeRecords, restoreJob } from "./jobs.ts";
+import { archivedCard, restoreJob } from "./cards.ts";
+import { addJob, changeJob, loadJob, mergeRecords } from "./jobs.ts";
 import { addMissing, addMissingMaterials, loadOwn, loadShop } from "./shop.ts";
 
 export type Imported =

@@ -3,13 +3,12 @@ import { beforeEach, describe, expect, test } from "vitest";
 import { materials } from "../core/handbook/index.ts";
 import { blankItem, demoShop, type ShopItem } from "../core/shop/index.ts";
 import { cheekBlock } from "../tests/support/cheek-block.ts";
+import { exportJobFile, importJobFile } from "./files.ts";
 import {
   addJob,
   addMissing,
   Database,
-  exportJobFile,
   importItems,
-  importJobFile,
   loadEquipment,
   loadMine,
   loadOwn,

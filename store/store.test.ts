@@ -10,6 +10,7 @@ import { phraseText } from "../core/working/index.ts";
 import { jobFileJsonSchema } from "../tests/support/job-file-schema.ts";
 import { cheekBlockWithFeatures, dim } from "../tests/support/cheek-block.ts";
 import { walk } from "../tests/support/walker.ts";
+import { exportJobFile, exportReadings, importJobFile } from "./files.ts";
 import {
   addMissing,
   addJob,
@@ -19,9 +20,6 @@ import {
   createJob,
   Database,
   deleteJob,
-  exportJobFile,
-  exportReadings,
-  importJobFile,
   keepDraft,
   listDeleted,
   listJobs,

@@ -1,12 +1,19 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
+import { type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { Outlet, useLocation, useNavigate, useParams } from "react-router";
 import { cutFigures, cutKey, featureFigures, type Station } from "../../core/plan/index.ts";
 import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../core/route/index.ts";
 import { featureNames, featuresOf } from "../../core/part/index.ts";
 import { offerPlaces, type Place } from "../find/find-state.ts";
 import { Button } from "../instruments/button.tsx";
-import { JobContext, type JobContextValue, WorkingContext } from "../instruments/job-context.tsx";
+import {
+  EntryContext,
+  type EntryContextValue,
+  JobContext,
+  type JobContextValue,
+  usePlanWorking,
+  WorkingContext,
+} from "../instruments/job-context.tsx";
 import { pieceOf } from "../instruments/job-paths.ts";
 import { stationAt, stationList, stationPath } from "../instruments/stations.ts";
 import { useKeyboard } from "../instruments/keyboard.ts";
@@ -58,7 +65,7 @@ function usePiece(): number {
 /** The job layout: frame, plan, keys; the stations stand in its outlet. */
 export function JobFrame({ session }: { session: JobSession }) {
   const piece = usePiece();
-  const { shown, planner } = useShown(session, piece);
+  const { shown, failed, planning } = useShown(session, piece);
   useGone(shown?.state.gone ?? false);
   useStatusLine(shown);
   const send = useSend(session);
@@ -119,23 +126,34 @@ export function JobFrame({ session }: { session: JobSession }) {
 
   const { typed, records, drafts, equipment } = shown?.state ?? session.state;
   const shownPiece = shown?.piece ?? piece;
+  const entry = useMemo(
+    (): EntryContextValue => ({
+      unit,
+      drafts,
+      keepDraft: session.keepDraft,
+      typing: session.typing,
+      preview: session.preview,
+      kept: session.kept,
+      newest: session.newest,
+      send,
+      reason,
+      shown: () => {
+        const { state, piece: of } = planning.shown() ?? { state: session.state, piece: 1 };
+        return { job: state.typed, records: state.records, piece: of };
+      },
+    }),
+    [unit, drafts, session, planning, send, reason],
+  );
   // Only what a station shows is in here: it is the same thing until one of these changes.
   const value = useMemo(
     (): JobContextValue | null =>
       plan && {
+        ...entry,
         ...equipment,
         job: typed,
         records,
         plan,
         piece: shownPiece,
-        unit,
-        drafts,
-        keepDraft: session.keepDraft,
-        typing: session.typing,
-        preview: session.preview,
-        send,
-        kept: session.kept,
-        newest: session.newest,
         compare: askComparison,
         batch: askBatch,
         cost: askCost,
@@ -145,10 +163,9 @@ export function JobFrame({ session }: { session: JobSession }) {
         stopWalk,
         focusKey,
         setFocusKey,
-        reason,
         setReason,
       },
-    [equipment, typed, records, plan, shownPiece, unit, drafts, session, send, focusKey, setFocusKey, reason],
+    [entry, equipment, typed, records, plan, shownPiece, focusKey, setFocusKey],
   );
   const names = useMemo(() => featureNames(featuresOf(typed.part)), [typed.part]);
   const places = useEffectEvent((): Place[] => [
@@ -167,10 +184,8 @@ export function JobFrame({ session }: { session: JobSession }) {
   useEffect(() => offerPlaces(() => places()), []);
   const title = <title>{`${typed.name || "Unnamed job"} · Firm Arbor`}</title>;
   if (!shown || !plan || !value) {
-    return planner.failed ? (
-      <Notice severity="stop">
-        The plan could not be worked: {planner.failed}. The job itself is kept; reload.
-      </Notice>
+    return failed ? (
+      <Notice severity="stop">The plan could not be worked: {failed}. The job itself is kept; reload.</Notice>
     ) : (
       <>
         {title}
@@ -182,92 +197,108 @@ export function JobFrame({ session }: { session: JobSession }) {
   const keptAt = `saved at ${timeOfDay(changed)}`;
 
   return (
-    <JobContext value={value}>
-      <WorkingContext value={planner.working}>
-        {title}
-        <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
-          <Box position="sticky" top="0" zIndex="20" bg="ground">
-            <TroubleNotice
-              trouble={trouble}
-              unit={unit}
-              onSettled={session.settled}
-              send={(intent) => void send(intent)}
-            />
-            <UpdatedNotice />
-          </Box>
-          {atMachine ? (
-            <Outlet />
-          ) : (
-            <>
-              <TopLine
-                place={typed.name || "Unnamed job"}
-                detail={[typed.sheet, keptAt].filter(Boolean).join(" · ")}
-                onHelp={() => setHelp(true)}
-              >
-                <chakra.span role="status" fontSize="13px" color="quiet" hideFrom="lg" whiteSpace="nowrap">
-                  {keptAt}
-                </chakra.span>
-                <Button
-                  onClick={() => void send({ intent: "undo" })}
-                  disabled={!canUndo}
-                  title="Undo (Ctrl+Z)"
-                >
-                  Undo
-                </Button>
-                <Button
-                  onClick={() => void send({ intent: "redo" })}
-                  disabled={!canRedo}
-                  title="Do again (Ctrl+Shift+Z)"
-                  hideBelow="md"
-                >
-                  Redo
-                </Button>
-              </TopLine>
-              <Ribbon
-                job={typed}
-                plan={plan}
-                shop={equipment.shop}
-                station={station === "cuts" ? "cuts" : "setups"}
-                chosen={chosen ?? setups[0] ?? null}
+    <EntryContext value={entry}>
+      <JobContext value={value}>
+        <WorkingContext value={planning}>
+          {title}
+          <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
+            <Box position="sticky" top="0" zIndex="20" bg="ground">
+              <TroubleNotice
+                trouble={trouble}
+                unit={unit}
+                onSettled={session.settled}
+                send={(intent) => void send(intent)}
               />
-              {said && (
-                <Notice severity="warn" role="status">
-                  {said}
-                </Notice>
-              )}
-              <Box display="flex" flex="1" alignItems="stretch" flexDirection={{ base: "column", md: "row" }}>
-                <Drawers jobId={jobId} plan={plan} piece={piece} />
-                <Box
-                  as="main"
-                  flex="1"
-                  minW="0"
-                  borderLeftWidth={{ base: "0", md: "1px" }}
-                  px={{ base: "14px", md: "20px" }}
-                  py="14px"
-                  aria-busy={planner.working}
-                  order={1}
+              <UpdatedNotice />
+            </Box>
+            {atMachine ? (
+              <Outlet />
+            ) : (
+              <>
+                <TopLine
+                  place={typed.name || "Unnamed job"}
+                  detail={[typed.sheet, keptAt].filter(Boolean).join(" · ")}
+                  onHelp={() => setHelp(true)}
                 >
-                  {planner.failed && (
-                    <Notice severity="stop">
-                      The last change could not be planned: {planner.failed}. It is kept; the plan shown is
-                      the one before.
-                    </Notice>
-                  )}
-                  <Outlet />
-                  <Box hideFrom="lg" mt="16px" className="no-print" display={focusKey ? "block" : "none"}>
-                    <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
-                      {sheetOpen ? "Hide the working" : "Show the working"}
-                    </Button>
-                  </Box>
+                  <chakra.span role="status" fontSize="13px" color="quiet" hideFrom="lg" whiteSpace="nowrap">
+                    {keptAt}
+                  </chakra.span>
+                  <Button
+                    onClick={() => void send({ intent: "undo" })}
+                    disabled={!canUndo}
+                    title="Undo (Ctrl+Z)"
+                  >
+                    Undo
+                  </Button>
+                  <Button
+                    onClick={() => void send({ intent: "redo" })}
+                    disabled={!canRedo}
+                    title="Do again (Ctrl+Shift+Z)"
+                    hideBelow="md"
+                  >
+                    Redo
+                  </Button>
+                </TopLine>
+                <Ribbon
+                  job={typed}
+                  plan={plan}
+                  shop={equipment.shop}
+                  station={station === "cuts" ? "cuts" : "setups"}
+                  chosen={chosen ?? setups[0] ?? null}
+                />
+                {said && (
+                  <Notice severity="warn" role="status">
+                    {said}
+                  </Notice>
+                )}
+                <Box
+                  display="flex"
+                  flex="1"
+                  alignItems="stretch"
+                  flexDirection={{ base: "column", md: "row" }}
+                >
+                  <Drawers jobId={jobId} plan={plan} piece={piece} />
+                  <Main>
+                    {failed && (
+                      <Notice severity="stop">
+                        The last change could not be planned: {failed}. It is kept; the plan shown is the one
+                        before.
+                      </Notice>
+                    )}
+                    <Outlet />
+                    <Box hideFrom="lg" mt="16px" className="no-print" display={focusKey ? "block" : "none"}>
+                      <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
+                        {sheetOpen ? "Hide the working" : "Show the working"}
+                      </Button>
+                    </Box>
+                  </Main>
+                  {showWorkings && <WorkingsMargin of={focusKey} plan={plan} />}
                 </Box>
-                {showWorkings && <WorkingsMargin of={focusKey} plan={plan} />}
-              </Box>
-              {sheetOpen && focusKey && <MarginSheet of={focusKey} plan={plan} />}
-            </>
-          )}
-          <KeysSheet open={help} onClose={() => setHelp(false)} />
-        </Box>
-      </WorkingContext>
-    </JobContext>
+                {sheetOpen && focusKey && <MarginSheet of={focusKey} plan={plan} />}
+              </>
+            )}
+            <KeysSheet open={help} onClose={() => setHelp(false)} />
+          </Box>
+        </WorkingContext>
+      </JobContext>
+    </EntryContext>
+  );
+}
+
+/** Where a station stands; it says while a newer plan of what it shows is being worked. */
+function Main({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      as="main"
+      flex="1"
+      minW="0"
+      borderLeftWidth={{ base: "0", md: "1px" }}
+      px={{ base: "14px", md: "20px" }}
+      py="14px"
+      aria-busy={usePlanWorking()}
+      order={1}
+    >
+      {children}
+    </Box>
   );
 }

@@ -1,14 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { memo, type ReactNode, type RefObject, useEffect, useRef } from "react";
+import { memo, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
-import { type Figure as DrawnFigure, setupSection } from "../../core/figure/index.ts";
+import { setupSection } from "../../core/figure/index.ts";
 import { equipment, type Job } from "../../core/job/index.ts";
 import { type Plan, schoolOf } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { type AnyKey, faceOf, isFaceSetup, keyOfSetup, keySlug, type Setup } from "../../core/route/index.ts";
 import { extentOf, schoolName } from "../../core/squaring/index.ts";
 import { clampingsOf, setupKeyOf, setupLabel, setupPlace } from "../instruments/setup-place.ts";
-import type { Shop } from "../../core/shop/index.ts";
+import type { Shop, Vise } from "../../core/shop/index.ts";
 import { FigureView } from "../instruments/figure-view.tsx";
 import { Figure } from "../instruments/words.tsx";
 
@@ -91,10 +91,10 @@ export const Ribbon = memo(function Ribbon({
               }
               state={setupState(plan, setup)}
               to={link(keys[i]!)}
-              figure={vise ? setupSection(setup, vise, shop.cutters, { small: true }) : null}
-            >
-              <WhatComesOut setup={setup} />
-            </SetupCard>
+              setup={setup}
+              vise={vise}
+              shop={shop}
+            />
           );
         })}
         <Box px="14px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="160px">
@@ -130,15 +130,16 @@ function WhatComesOut({ setup }: { setup: Setup }) {
 }
 
 /** The card of one setup: its number, how it is held, what comes out of it, its state. */
-function SetupCard({
+const SetupCard = memo(function SetupCard({
   label,
   now,
   here,
   apart,
   state,
   to,
-  figure,
-  children,
+  setup,
+  vise,
+  shop,
 }: {
   label: string;
   now: boolean;
@@ -147,9 +148,11 @@ function SetupCard({
   apart: boolean;
   state: SetupState;
   to: string;
-  figure: DrawnFigure | null;
-  children: ReactNode;
+  setup: Setup;
+  vise: Vise | undefined;
+  shop: Shop;
 }) {
+  const figure = vise ? setupSection(setup, vise, shop.cutters, { small: true }) : null;
   return (
     <Card
       ref={here}
@@ -175,11 +178,11 @@ function SetupCard({
         </Box>
       </Box>
       <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
-        {children}
+        <WhatComesOut setup={setup} />
       </chakra.span>
       <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
         <span aria-hidden="true">{marks[state]}</span> {state}
       </chakra.span>
     </Card>
   );
-}
+});

@@ -1,18 +1,21 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from "react";
 import { useRevalidator, useSubmit } from "react-router";
 import { setStatus, database } from "../../store/index.ts";
-import { type PlannerState, Planning, type Shown } from "../planner/planning.ts";
+import { Planning, type Shown } from "../planner/planning.ts";
 import { askPlan } from "../planner/use-plan.ts";
 import type { Answer, JobIntent } from "../session/intent.ts";
 import type { JobSession } from "../session/job-session.ts";
 
 /** The open job as stations show it, with its plan; null until the first plan is there. */
-export function useShown(session: JobSession, piece: number): { shown: Shown | null; planner: PlannerState } {
+export function useShown(
+  session: JobSession,
+  piece: number,
+): { shown: Shown | null; failed: string | null; planning: Planning } {
   const [planning] = useState(() => new Planning(session, piece, askPlan));
   useEffect(() => planning.of(piece), [planning, piece]);
   const shown = useSyncExternalStore(planning.subscribe, planning.shown, () => null);
-  const planner = useSyncExternalStore(planning.subscribe, planning.planner, planning.planner);
-  return { shown, planner };
+  const failed = useSyncExternalStore(planning.subscribe, planning.failed, planning.failed);
+  return { shown, failed, planning };
 }
 
 /** Sends what is to be kept to the job's action; answers what became of it. */

@@ -1,4 +1,4 @@
-import { createContext, useContext } from "react";
+import { createContext, useContext, useSyncExternalStore } from "react";
 import type { Job } from "../../core/job/index.ts";
 import type {
   Batch,
@@ -17,17 +17,8 @@ import type { Shop, ShopList } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
 import type { Answer, JobIntent } from "../session/intent.ts";
 
-/** What a station knows and can do. */
-export interface JobContextValue {
-  job: Job;
-  records: Record[];
-  shop: Shop;
-  /** Lists of the shop that are empty and filled from the demo shop. */
-  standIns: ShopList[];
-  /** Handbook values the person changed. */
-  own: OwnHandbook;
-  plan: Plan;
-  piece: number;
+/** What a field needs of the open job: steady while plans come and go, so that a plan paints no field that did not change. */
+export interface EntryContextValue {
   unit: LengthUnit;
   /** Text typed and not understood, by path. */
   drafts: { [path: string]: string };
@@ -40,6 +31,25 @@ export interface JobContextValue {
   newest: () => Promise<Job>;
   /** Sends what is to be kept; answers once it is, or why not. */
   send: (intent: JobIntent) => Promise<Answer>;
+  /** Plans with a value that is being typed, before it is kept; null takes it back. */
+  preview: (path: string, to: { value: unknown } | null) => void;
+  /** Reason kept with changes once a cut was made. */
+  reason: string;
+  /** What is shown at this moment: what a press goes by. */
+  shown: () => Pick<JobContextValue, "job" | "records" | "piece">;
+}
+
+/** What a station knows and can do. */
+export interface JobContextValue extends EntryContextValue {
+  job: Job;
+  records: Record[];
+  shop: Shop;
+  /** Lists of the shop that are empty and filled from the demo shop. */
+  standIns: ShopList[];
+  /** Handbook values the person changed. */
+  own: OwnHandbook;
+  plan: Plan;
+  piece: number;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: AnyKey) => Promise<CutComparison | null>;
   /** Counts the pieces and tells where each stands. */
@@ -54,20 +64,35 @@ export interface JobContextValue {
   walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;
   /** Ends that walk. */
   stopWalk: () => void;
-  /** Plans with a value that is being typed, before it is kept; null takes it back. */
-  preview: (path: string, to: { value: unknown } | null) => void;
   /** Figure whose working stands in the margin. */
   focusKey: string | null;
   setFocusKey: (key: string) => void;
-  /** Reason kept with changes once a cut was made. */
-  reason: string;
   setReason: (reason: string) => void;
 }
 
 export const JobContext = createContext<JobContextValue | null>(null);
+export const EntryContext = createContext<EntryContextValue | null>(null);
 
-/** Whether a newer plan is being worked; the one shown is the last. Apart from the rest: it changes twice with every plan. */
-export const WorkingContext = createContext(false);
+/** For fields: what they need, without decisions, records and plan. */
+export function useEntry(): EntryContextValue {
+  const value = useContext(EntryContext);
+  if (!value) throw new Error("a field stands outside its job");
+  return value;
+}
+
+/** Tells whether a newer plan is being worked. Apart from the rest: it changes twice with every plan, and few show it. */
+export interface WorkingState {
+  subscribe: (listener: () => void) => () => void;
+  working: () => boolean;
+}
+const idle: WorkingState = { subscribe: () => () => undefined, working: () => false };
+export const WorkingContext = createContext(idle);
+
+/** Whether a newer plan is being worked; the one shown is the last. */
+export function usePlanWorking(): boolean {
+  const { subscribe, working } = useContext(WorkingContext);
+  return useSyncExternalStore(subscribe, working, working);
+}
 
 export function useJob(): JobContextValue {
   const value = useContext(JobContext);

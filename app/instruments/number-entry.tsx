@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, useEffect, useEffectEvent, useId, useRef, useState } from "react";
+import { type KeyboardEvent, memo, useEffect, useEffectEvent, useId, useRef, useState } from "react";
 import { fitDeviations } from "../../core/handbook/index.ts";
 import { type Change, sameJson, valueAt } from "../../core/job/index.ts";
 import {
@@ -17,7 +17,7 @@ import {
 } from "../../core/quantity/index.ts";
 import { entryProblem, type Phrase, say, words } from "../../core/working/index.ts";
 import { Input, Labeled } from "./field.tsx";
-import { useJob } from "./job-context.tsx";
+import { useEntry } from "./job-context.tsx";
 import { useSubmit } from "./use-submit.ts";
 import { Words } from "./words.tsx";
 
@@ -139,7 +139,7 @@ const commitAfter = 400;
  * The one number entry. Type what the drawing says; under it stands what was understood. Wrong text explains itself and is
  * kept, blocking only what depends on it. Up and down step by a hundredth (a thousandth of an inch).
  */
-export function NumberEntry<T>({
+function NumberEntryField<T>({
   label,
   path,
   kind,
@@ -151,7 +151,7 @@ export function NumberEntry<T>({
   bare,
   fresh,
 }: NumberEntryProps<T>) {
-  const { kept, unit, drafts, keepDraft, typing, preview } = useJob();
+  const { kept, unit, drafts, keepDraft, typing, preview } = useEntry();
   const submit = useSubmit();
   const id = useId();
   const draft = drafts[path];
@@ -275,6 +275,9 @@ export function NumberEntry<T>({
     </Labeled>
   );
 }
+
+/** Painted anew only when its own value or unit changes, not with every plan. */
+export const NumberEntry = memo(NumberEntryField) as typeof NumberEntryField;
 
 function valueOf<T>(kind: EntryKind<T>, text: string, unit: LengthUnit): unknown {
   const parsed = kind.parse(text, unit);

@@ -29,6 +29,7 @@ const context: JobContextValue = {
   kept: () => {
     throw new Error("nothing is kept here");
   },
+  shown: () => ({ job, records: [], piece: 1 }),
   newest: () => Promise.reject(new Error("nothing is kept here")),
   piece: 1,
   unit: "mm",

@@ -2,11 +2,11 @@ import { startTransition, useState } from "react";
 import { type Change, changeOf } from "../../core/job/index.ts";
 import type { RecordEvent } from "../../core/steps/index.ts";
 import type { Answer, JobIntent } from "../session/intent.ts";
-import { useJob } from "./job-context.tsx";
+import { useEntry } from "./job-context.tsx";
 
 /** Sends decisions and events to the open job; `answer` is what came back for the last one. */
 export function useSubmit() {
-  const { job, records, piece, reason, send: keep } = useJob();
+  const { shown, reason, send: keep } = useEntry();
   const [sending, setSending] = useState(0);
   const [answer, setAnswer] = useState<Answer | undefined>(undefined);
   const send = async (intent: JobIntent) => {
@@ -23,9 +23,11 @@ export function useSubmit() {
     change: (changes: Change[]) => send({ intent: "change", changes, reason }),
     /** Sets one path against the job as it stands. */
     set: (path: string, to: unknown) =>
-      send({ intent: "change", changes: [changeOf(job, path, to)], reason }),
-    append: (...events: RecordEvent[]) =>
-      send({ intent: "append", events, seen: records.at(-1)?.id ?? null, piece }),
+      send({ intent: "change", changes: [changeOf(shown().job, path, to)], reason }),
+    append: (...events: RecordEvent[]) => {
+      const { records, piece } = shown();
+      return send({ intent: "append", events, seen: records.at(-1)?.id ?? null, piece });
+    },
     answer,
     /** The browser kept nothing of what was sent last: what was typed stays in its field, to be sent again. */
     lost: answer !== undefined && !answer.ok && "notKept" in answer,

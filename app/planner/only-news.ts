@@ -1,5 +1,5 @@
 import type { Plan, PlanInputs } from "../../core/plan/index.ts";
-import { type Difference, differenceOf, withDifference } from "./difference.ts";
+import { type Difference, differenceOf, withDifference } from "../../core/job/index.ts";
 
 /** What changed of the inputs of a plan since it was asked for last. */
 export type InputNews = Partial<PlanInputs> & Pick<PlanInputs, "piece">;

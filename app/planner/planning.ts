@@ -53,6 +53,8 @@ export class Planning {
 
   readonly shown = (): Shown | null => this.#shown;
   readonly planner = (): PlannerState => this.#planner;
+  readonly working = (): boolean => this.#planner.working;
+  readonly failed = (): string | null => this.#planner.failed;
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.#listeners.add(listener);

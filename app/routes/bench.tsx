@@ -1,10 +1,8 @@
 import { redirect } from "react-router";
 import {
-  createJob,
   database,
   deleteJob,
-  copyJob,
-  importJobFile,
+  files,
   listDeleted,
   listJobs,
   type OnDiffer,
@@ -36,10 +34,12 @@ const demoFiles = [
   "cheek-block",
 ].map((name) => `/demo/${name}.json`);
 const now = () => new Date().toISOString();
+/** What makes and copies jobs knows all that a job is made of: it comes when the first one is made. */
+const jobs = () => import("../../store/jobs.ts");
 
 async function loadDemo() {
   for (const file of demoFiles)
-    await importJobFile(database(), await (await fetch(file)).text(), now(), "keepMine");
+    await (await files()).importJobFile(database(), await (await fetch(file)).text(), now(), "keepMine");
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
@@ -67,7 +67,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const id = text("id");
   switch (form.get("intent")) {
     case "create":
-      return redirect(`/jobs/${await createJob(db, text("name").trim() || "New job", now())}/drawing`);
+      return redirect(
+        `/jobs/${await (await jobs()).createJob(db, text("name").trim() || "New job", now())}/drawing`,
+      );
     case "demo":
       await loadDemo();
       return null;
@@ -78,10 +80,12 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       await restoreJob(db, id);
       return null;
     case "copy":
-      await copyJob(db, id, now());
+      await (await jobs()).copyJob(db, id, now());
       return null;
     case "import": {
-      const imported = await importJobFile(db, text("text"), now(), (text("onDiffer") || "ask") as OnDiffer);
+      const imported = await (
+        await files()
+      ).importJobFile(db, text("text"), now(), (text("onDiffer") || "ask") as OnDiffer);
       return { imported };
     }
     default:

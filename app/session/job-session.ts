@@ -4,6 +4,7 @@ import {
   type Conflict,
   type Job,
   sameJson,
+  sharing,
   valueAt,
 } from "../../core/job/index.ts";
 import type { Record } from "../../core/steps/index.ts";
@@ -53,9 +54,6 @@ export interface SessionState {
   gone: boolean;
 }
 
-/** An own thing where it is new, the old one where nothing of it changed: who looks only at what is new sees nothing. */
-const keepingSame = <T>(old: T, now: T): T => (sameJson(old, now) ? old : now);
-
 /**
  * The open job: one place that holds its document, what is being typed, and its records, and through which all changes of them
  * go, one after another. What other tabs write comes in by itself.
@@ -79,7 +77,7 @@ export class JobSession {
     const { id } = kept.job;
     this.#stops = [
       watchJob(db, id, (state) => void this.#after(() => this.#follow(state))),
-      watchEquipment(db, (now) => this.#put({ equipment: keepingSame(this.#state.equipment, now) })),
+      watchEquipment(db, (now) => this.#put({ equipment: sharing(this.#state.equipment, now) })),
     ];
   }
 
@@ -246,10 +244,10 @@ export class JobSession {
     const drafts = Object.entries(this.#state.drafts).filter(([path]) => !sent.has(path));
     this.#put({
       ...kept,
-      job: keepingSame(job, kept.job),
+      job: sharing(job, kept.job),
       // Records are only ever added: as many as before are the same ones.
       records: records.length === kept.records.length ? records : kept.records,
-      drafts: keepingSame(this.#state.drafts, Object.fromEntries(drafts)),
+      drafts: sharing(this.#state.drafts, Object.fromEntries(drafts)),
     });
   }
 
@@ -269,7 +267,7 @@ export class JobSession {
     const typed = applied.ok && changes.length > 0 ? applied.job : next.job;
     // What was typed and is now kept is the same decision: whoever planned it has planned it.
     const before = this.#state;
-    const now: SessionState = { ...next, typed: keepingSame(before.typed, typed) };
+    const now: SessionState = { ...next, typed: sharing(before.typed, typed) };
     if ((Object.keys(now) as (keyof SessionState)[]).every((key) => now[key] === before[key])) return;
     this.#state = now;
     for (const listener of this.#listeners) listener();

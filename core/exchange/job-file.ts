@@ -4,11 +4,10 @@ import { inOrder, type Record, recordSchema, unplaced, upgradeRecords } from "..
 import { type Shop, shopSchema, upgradeShop } from "../shop/index.ts";
 import { done, type Outcome, type Phrase, refused, say, words } from "../working/index.ts";
 import * as z from "../zod.ts";
+import { largestJobFile } from "./largest-job-file.ts";
 import { canonicalJson } from "./canonical-json.ts";
 
 export const jobFileFormat = "firm-arbor-job";
-/** Larger files are refused before they are read, bytes. */
-export const largestJobFile = 10_000_000;
 
 export const jobFileSchema = z.object({
   format: z.literal(jobFileFormat),

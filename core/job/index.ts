@@ -1,4 +1,5 @@
 export * from "./change.ts";
+export * from "./difference.ts";
 export * from "./effective-part.ts";
 export * from "./equipment.ts";
 export * from "./job.ts";

@@ -3,7 +3,7 @@ import { type ReactNode, useState } from "react";
 import { createRoutesStub } from "react-router";
 import type { JobContextValue } from "../../app/instruments/job-context.tsx";
 import type { Answer, JobIntent } from "../../app/session/intent.ts";
-import { JobContext } from "../../app/instruments/job-context.tsx";
+import { EntryContext, JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
 import { applyChanges, type Job } from "../../core/job/index.ts";
@@ -59,6 +59,7 @@ export function jobStub(
       send,
       kept: () => job,
       newest: () => Promise.resolve(job),
+      shown: () => ({ job, records, piece: 1 }),
       typing: () => undefined,
       piece: 1,
       unit,
@@ -84,7 +85,9 @@ export function jobStub(
     };
     return (
       <ChakraProvider value={system}>
-        <JobContext value={value}>{children}</JobContext>
+        <EntryContext value={value}>
+          <JobContext value={value}>{children}</JobContext>
+        </EntryContext>
       </ChakraProvider>
     );
   }

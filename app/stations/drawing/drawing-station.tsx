@@ -136,7 +136,7 @@ export function DrawingStation() {
       </Section>
 
       {!part.shaft && <DxfImport site={site} />}
-      {!part.shaft && <FaceTable />}
+      {!part.shaft && <FaceTable faces={part.faces} />}
       <Mates />
 
       <Section title="What is understood">

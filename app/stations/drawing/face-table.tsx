@@ -1,28 +1,31 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
-import { changeOf } from "../../../core/job/index.ts";
-import { leftAlong } from "../../../core/part/index.ts";
+import { leftAlong, type Part } from "../../../core/part/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
-import { useJob } from "../../instruments/job-context.tsx";
 import { numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
 
 /** Finish wanted, what is left for a next process, and what may stay raw, face by face. */
-export function FaceTable() {
-  const { job } = useJob();
+function Faces({ faces }: { faces: Part["faces"] }) {
   const submit = useSubmit();
-  const { faces } = job.part;
   /** What is left on the low face of a pair counts for both of them. */
   const share = (axis: Axis) => {
-    const total = leftAlong(job.part, axis);
-    void submit.change(facesOf(axis).map((face) => changeOf(job, `part/faces/${face}/leave`, total / 2)));
+    const total = leftAlong({ faces }, axis);
+    void submit.change(
+      facesOf(axis).map((face) => ({
+        path: `part/faces/${face}/leave`,
+        from: faces[face].leave,
+        to: total / 2,
+      })),
+    );
   };
   const uneven = axisNames.filter((axis) => {
     const [low, high] = facesOf(axis);
-    return leftAlong(job.part, axis) > 0 && faces[low].leave !== faces[high].leave;
+    return leftAlong({ faces }, axis) > 0 && faces[low].leave !== faces[high].leave;
   });
   return (
     <Section title="Faces: finish, and stock for a next process">
@@ -67,10 +70,10 @@ export function FaceTable() {
       </Table>
       <Box fontSize="14px" mt="6px">
         {axisNames
-          .filter((axis) => leftAlong(job.part, axis) > 0)
+          .filter((axis) => leftAlong({ faces }, axis) > 0)
           .map((axis) => (
             <p key={axis}>
-              The {axis} is milled <Figure of={mm(leftAlong(job.part, axis))} /> over its drawn size, both
+              The {axis} is milled <Figure of={mm(leftAlong({ faces }, axis))} /> over its drawn size, both
               sides together.{" "}
               {uneven.includes(axis) && (
                 <Button onClick={() => share(axis)}>That is the total: half to each side</Button>
@@ -81,6 +84,9 @@ export function FaceTable() {
     </Section>
   );
 }
+
+/** Painted anew only when something of the faces changes. */
+export const FaceTable = memo(Faces);
 
 /** An Ra is above zero. */
 const roughness = {

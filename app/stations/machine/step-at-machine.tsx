@@ -1,5 +1,4 @@
 import { Box } from "@chakra-ui/react";
-import { useContext } from "react";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
@@ -13,7 +12,7 @@ import {
   type RecordEvent,
   type Step,
 } from "../../../core/steps/index.ts";
-import { useJob, WorkingContext } from "../../instruments/job-context.tsx";
+import { usePlanWorking, useJob } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -51,7 +50,7 @@ export function StepAtMachine({
   walk: ReturnType<typeof useWalk>;
 }) {
   const { plan, records, piece } = useJob();
-  const working = useContext(WorkingContext);
+  const working = usePlanWorking();
   const submit = useSubmit();
   const { current, lost, progress } = walk;
   const state = progressOf(progress, step.op);

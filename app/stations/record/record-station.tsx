@@ -5,7 +5,7 @@ import { type Requirement, scrappedIn, verdictOf } from "../../../core/plan/inde
 import { mm, quantity, showDimension } from "../../../core/quantity/index.ts";
 import type { Verdict } from "../../../core/inspect/index.ts";
 import { effective, type ReadingOf } from "../../../core/steps/index.ts";
-import { database, exportJobFile, exportReadings } from "../../../store/index.ts";
+import { database, files } from "../../../store/index.ts";
 import { phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
@@ -51,6 +51,7 @@ export function RecordStation() {
   const allGood = !scrapped && verdictOf(plan) === "good";
   const requirement = plan.requirements.find((r) => r.of === of);
   const save = async (what: "job" | "readings") => {
+    const { exportJobFile, exportReadings } = await files();
     const text =
       what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
     if (text === null) return;

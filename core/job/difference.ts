@@ -50,3 +50,7 @@ export function withDifference(before: unknown, difference: Difference | null): 
   for (const [key, found] of Object.entries(of)) fields[key] = withDifference(fields[key], found);
   return fields;
 }
+
+/** The new value, of which every part that did not change is the old one: who looks only at what is new sees nothing else. */
+export const sharing = <T>(before: T, after: T): T =>
+  withDifference(before, differenceOf(before, after)) as T;

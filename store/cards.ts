@@ -1,0 +1,41 @@
+import type { Phrase } from "../core/working/index.ts";
+import type { Database, JobCard } from "./database.ts";
+
+/** What the bench needs: cards and settings, and nothing of what a job is made of. */
+
+/** Cards of the jobs on the bench, the newest change first. */
+export async function listJobs(db: Database): Promise<JobCard[]> {
+  const cards = await db.jobs.where("deleted").equals("").toArray();
+  return cards.sort((a, b) => (a.changed < b.changed ? 1 : -1));
+}
+
+export async function listDeleted(db: Database): Promise<JobCard[]> {
+  return (await db.jobs.where("deleted").above("").toArray()).sort((a, b) =>
+    a.deleted < b.deleted ? 1 : -1,
+  );
+}
+
+/** The status line of a job's card, as the newest plan says it. Does not touch the time of change. */
+export async function setStatus(db: Database, jobId: string, status: Phrase): Promise<void> {
+  await db.jobs.update(jobId, { status });
+}
+
+/** The card of a job that was archived; null when it is on the bench or not here. */
+export async function archivedCard(db: Database, jobId: string): Promise<JobCard | null> {
+  const card = await db.jobs.get(jobId);
+  return card?.deleted ? card : null;
+}
+
+/** Puts a job away; it can be brought back. */
+export async function deleteJob(db: Database, jobId: string, at: string): Promise<void> {
+  await db.jobs.update(jobId, { deleted: at });
+}
+
+export async function restoreJob(db: Database, jobId: string): Promise<void> {
+  await db.jobs.update(jobId, { deleted: "" });
+}
+
+export const getSetting = async (db: Database, key: string): Promise<string> =>
+  (await db.settings.get(key)) ?? "";
+export const setSetting = async (db: Database, key: string, value: string): Promise<void> =>
+  void (await db.settings.put(value, key));

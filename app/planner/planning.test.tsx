@@ -61,8 +61,8 @@ test("a size that is typed and then kept is planned once and shown once, with it
   ).toBe(true);
 });
 
-test("the planner has one thing to do at a time, and what was overtaken is never asked", async () => {
-  const { asked, settled } = watched(30);
+test("the planner has one thing to do at a time, and what was overtaken is never shown", async () => {
+  const { asked, shown, settled } = watched(30);
   await settled();
   for (const size of ["95", "94", "93", "92"]) {
     session.preview(length, { value: dim(size) });
@@ -70,6 +70,10 @@ test("the planner has one thing to do at a time, and what was overtaken is never
   }
   await settled();
   expect(asked.map((i) => i.job.part.sizes.length?.nominal)).toEqual([96, 95, 92]);
+  expect(lengths(shown)).toEqual([
+    [96, 96],
+    [92, 92],
+  ]);
 });
 
 test("decisions whose plan takes long are shown before it, and the plan says that it is being worked", async () => {

@@ -25,8 +25,8 @@ const phone: [number, number] = [390, 844];
 const tablet: [number, number] = [820, 1180];
 const job = "/jobs/cheek-block";
 
-/** Ticks, zero, lock and first pass of setup 1: the machine shows a pass in the middle of the ladder. */
-const toSecondPass = Array<string>(14).fill("Space");
+/** Ticks, zero, lock and first pass of setup 1, said to be really cut: the machine shows a pass in the middle of the ladder. */
+const toSecondPass = Array<string>(15).fill("Space");
 /** Placing, clamping, tool and three zeros of a shaft: the machine shows the first feed along its keyseat. */
 const toKeyseat = Array<string>(25).fill("Space");
 

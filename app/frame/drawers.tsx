@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
-import { NavLink } from "react-router";
+import { Link, useLocation } from "react-router";
 import type { Plan } from "../../core/plan/index.ts";
-import { stationList, stationPath } from "../instruments/stations.ts";
+import { stationAt, stationList, stationPath } from "../instruments/stations.ts";
 import { Words } from "../instruments/words.tsx";
 
-const DrawerLink = chakra(NavLink);
+const DrawerLink = chakra(Link);
 
 /** The six stations as drawer fronts at the left; a strip at the bottom on a phone. */
 export const Drawers = memo(function Drawers({
@@ -19,6 +19,8 @@ export const Drawers = memo(function Drawers({
   piece: number;
   onChoose?: () => void;
 }) {
+  // By the station alone: an address without a piece leads to the same drawer.
+  const here = stationAt(useLocation().pathname, jobId);
   return (
     <Box
       as="nav"
@@ -43,6 +45,7 @@ export const Drawers = memo(function Drawers({
           key={station.id}
           to={stationPath(jobId, station, piece)}
           onClick={onChoose}
+          aria-current={station === here ? "page" : undefined}
           display="block"
           px={{ base: "2px", md: "13px" }}
           py={{ base: "6px", md: "9px" }}
@@ -55,11 +58,11 @@ export const Drawers = memo(function Drawers({
           bg="ground"
           position="relative"
           css={{
-            "&.active": {
+            "&[aria-current]": {
               background: "var(--chakra-colors-strong)",
               color: "var(--chakra-colors-on-strong)",
             },
-            "&.active .status": { color: "inherit" },
+            "&[aria-current] .status": { color: "inherit" },
           }}
         >
           <chakra.span display="block" fontWeight="700" fontSize={{ base: "12px", md: "15.5px" }}>

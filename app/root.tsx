@@ -3,6 +3,7 @@ import "@fontsource-variable/atkinson-hyperlegible-mono/index.css";
 import { ChakraProvider } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { UpdatedNotice } from "./frame/updated.tsx";
 import { Find } from "./find/find.tsx";
 import { useNonce } from "./nonce.ts";
 import { system } from "./theme/system.ts";
@@ -31,6 +32,7 @@ export function Layout({ children }: { children: ReactNode }) {
 export default function Root() {
   return (
     <>
+      <UpdatedNotice />
       <Outlet />
       <Find />
     </>

@@ -154,6 +154,10 @@ export async function loadJob(db: Database, jobId: string): Promise<KeptJob | nu
 /** Everything that is kept of a job, the shop apart. */
 const keptTables = (db: Database) => [db.jobs, db.documents, db.records, db.drafts, db.history];
 
+/** Whether a job is on the bench: one that was archived takes nothing until it is brought back. */
+const isOpen = async (db: Database, jobId: string): Promise<boolean> =>
+  (await db.jobs.get(jobId))?.deleted === "";
+
 /** Reads a job within a transaction. @param records where they are known already */
 async function keptIn(db: Database, jobId: string, records?: Record[]): Promise<KeptJob | null> {
   const [document, card] = await Promise.all([db.documents.get(jobId), db.jobs.get(jobId)]);
@@ -194,7 +198,8 @@ async function commit(
   await writeBackMigrated(db, jobId);
   return db.transaction("rw", [...keptTables(db), db.settings], async () => {
     const document = await db.documents.get(jobId);
-    if (!document) return { ok: false as const, conflicts: [], invalid: "there is no such job" };
+    if (!document || !(await isOpen(db, jobId)))
+      return { ok: false as const, conflicts: [], invalid: "the job is not on the bench" };
     const applied = applyChanges(opened(document).job, changes);
     if (!applied.ok) return told(applied);
     await db.documents.put({ ...document, rev: document.rev + 1, job: applied.job });
@@ -265,7 +270,7 @@ export async function appendRecords(
   await writeBackMigrated(db, jobId);
   return db.transaction("rw", [...keptTables(db), db.settings], async () => {
     const before = await recordsOf(db, jobId);
-    if ((before.at(-1)?.id ?? null) !== lastSeen) return null;
+    if ((before.at(-1)?.id ?? null) !== lastSeen || !(await isOpen(db, jobId))) return null;
     const records = await write(db, jobId, before, events, { ...stamp, piece });
     await db.jobs.update(jobId, { changed: stamp.at });
     return keptIn(db, jobId, records);

@@ -3,7 +3,8 @@ import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys } from "../instruments/local-setting.ts";
 import { setFinding, useFinding } from "./find-state.ts";
 
-const FindDialog = lazy(() => import("./find-dialog.tsx"));
+// Where a newer app has taken its place the page says so; it takes nothing of this page with it.
+const FindDialog = lazy(() => import("./find-dialog.tsx").catch(() => ({ default: () => <></> })));
 
 /** Find, on every page: its key, and the dialog once it is asked for. */
 export function Find() {

@@ -1,5 +1,5 @@
-import { handbookTables, materialsWith, operationCautions } from "../../core/handbook/index.ts";
-import { shopListNames, shopListWords } from "../../core/shop/index.ts";
+import { handbookTables, materialsWith, noOwnValues, operationCautions } from "../../core/handbook/index.ts";
+import { emptyShop, shopListNames, shopListWords } from "../../core/shop/index.ts";
 import { sums } from "../../core/sums/index.ts";
 import { database, listJobs, loadMine, loadOwn } from "../../store/index.ts";
 import { type Place, placesOfJob } from "./find-state.ts";
@@ -31,7 +31,12 @@ const published: readonly Place[] = [
 /** Everything that can be found from here: the open job first, then jobs, what is owned, and the handbook. */
 export async function allPlaces(): Promise<Place[]> {
   const db = database();
-  const [jobs, mine, own] = await Promise.all([listJobs(db), loadMine(db), loadOwn(db)]);
+  // What this browser keeps may not be readable: the handbook is found all the same.
+  const [jobs, mine, own] = await Promise.all([
+    listJobs(db).catch(() => []),
+    loadMine(db).catch(() => emptyShop),
+    loadOwn(db).catch(() => noOwnValues),
+  ]);
   return [
     ...placesOfJob(),
     ...jobs.map((job) => ({

@@ -35,9 +35,9 @@ import { KeysSheet } from "./keys-sheet.tsx";
 import { Ribbon } from "./ribbon.tsx";
 import { FrameSkeleton } from "./skeleton.tsx";
 import { TopLine } from "./top-line.tsx";
-import { TroubleNotice, UpdatedNotice } from "./trouble.tsx";
+import { TroubleNotice } from "./trouble.tsx";
 import { useGone, useSend, useShown, useStatusLine } from "./use-session.ts";
-import { MarginSheet, WorkingsMargin } from "./margin.tsx";
+import { Margin } from "./margin.tsx";
 
 /** Time of day in the person's own clock. */
 const timeOfDay = (iso: string) =>
@@ -209,7 +209,6 @@ export function JobFrame({ session }: { session: JobSession }) {
                 onSettled={session.settled}
                 send={(intent) => void send(intent)}
               />
-              <UpdatedNotice />
             </Box>
             {atMachine ? (
               <Outlet />
@@ -272,9 +271,9 @@ export function JobFrame({ session }: { session: JobSession }) {
                       </Button>
                     </Box>
                   </Main>
-                  {showWorkings && <WorkingsMargin of={focusKey} plan={plan} />}
+                  {showWorkings && <Margin place="beside" of={focusKey} plan={plan} />}
                 </Box>
-                {sheetOpen && focusKey && <MarginSheet of={focusKey} plan={plan} />}
+                {sheetOpen && focusKey && <Margin place="below" of={focusKey} plan={plan} />}
               </>
             )}
             <KeysSheet open={help} onClose={() => setHelp(false)} />

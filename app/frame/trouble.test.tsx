@@ -6,7 +6,8 @@ import { updatedEvent } from "../offline.ts";
 import type { JobIntent } from "../session/intent.ts";
 import type { Trouble } from "../session/job-session.ts";
 import { system } from "../theme/system.ts";
-import { TroubleNotice, UpdatedNotice } from "./trouble.tsx";
+import { TroubleNotice } from "./trouble.tsx";
+import { UpdatedNotice } from "./updated.tsx";
 
 afterEach(cleanup);
 
@@ -83,7 +84,10 @@ test.each<[Trouble, RegExp]>([
     { what: "notKept", why: "full", of: "The reading 37.9 mm" },
     /The reading 37\.9 mm was not saved: .*no room left/,
   ],
-  [{ what: "elsewhere" }, /Another tab wrote something first/],
+  [
+    { what: "elsewhere", of: "The reading 37.9 mm" },
+    /Another tab wrote something first\. The reading 37\.9 mm was not/,
+  ],
   [{ what: "undo" }, /could not be undone/],
   [{ what: "invalid", why: "name: too long" }, /would not hold together: name: too long/],
 ])("%o stands until it was read", (trouble, text) => {

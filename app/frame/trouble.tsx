@@ -1,5 +1,4 @@
 import { Box } from "@chakra-ui/react";
-import { useEffect, useState } from "react";
 import type { Conflict } from "../../core/job/index.ts";
 import {
   type Dimension,
@@ -10,7 +9,6 @@ import {
 import type { NotKept } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
 import { Notice } from "../instruments/notice.tsx";
-import { type Updated, updatedEvent } from "../offline.ts";
 import type { JobIntent } from "../session/intent.ts";
 import type { Trouble } from "../session/job-session.ts";
 
@@ -114,7 +112,7 @@ export function TroubleNotice({
     case "elsewhere":
       return (
         <Notice severity="warn" role="alert">
-          Another tab wrote something first. Nothing was added here; look at the step again. {read}
+          Another tab wrote something first. {trouble.of} was not added here; look at the step again. {read}
         </Notice>
       );
     case "undo":
@@ -130,26 +128,4 @@ export function TroubleNotice({
         </Notice>
       );
   }
-}
-
-const updates: Record<Updated, string> = {
-  page: "There is a newer Firm Arbor. What you did is saved. Finish the cut you are in, then load it; until then a part of this page may be missing.",
-  database:
-    "Firm Arbor was updated in another tab. What you did is saved; nothing more is until this page is loaded again. Finish the cut you are in, then load it.",
-};
-
-/** Says that there is a newer app, and offers to load it when the person sees fit. */
-export function UpdatedNotice() {
-  const [updated, setUpdated] = useState<Updated | null>(null);
-  useEffect(() => {
-    const onUpdate = (event: Event) => setUpdated((event as CustomEvent<Updated>).detail);
-    addEventListener(updatedEvent, onUpdate);
-    return () => removeEventListener(updatedEvent, onUpdate);
-  }, []);
-  if (!updated) return null;
-  return (
-    <Notice severity="warn" role="alert">
-      {updates[updated]} <Button onClick={() => location.reload()}>Load it now</Button>
-    </Notice>
-  );
 }

@@ -9,7 +9,7 @@ export interface Shown {
 }
 
 /** What is known of the planner's work. */
-export interface PlannerState {
+interface PlannerState {
   /** A newer plan is being worked. */
   working: boolean;
   /** What went wrong in the planner: a defect, not a refusal. */
@@ -52,7 +52,6 @@ export class Planning {
   }
 
   readonly shown = (): Shown | null => this.#shown;
-  readonly planner = (): PlannerState => this.#planner;
   readonly working = (): boolean => this.#planner.working;
   readonly failed = (): string | null => this.#planner.failed;
 

@@ -11,7 +11,7 @@ import { JobFrame } from "../frame/job-frame.tsx";
 import { FrameSkeleton } from "../frame/skeleton.tsx";
 import { Button } from "../instruments/button.tsx";
 import type { Answer, JobIntent } from "../session/intent.ts";
-import { openSession } from "../session/open-session.ts";
+import { openSession, theSession } from "../session/open-session.ts";
 import type { Route } from "./+types/job.ts";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -44,7 +44,7 @@ export const shouldRevalidate = ({
 /** Decisions, undo and records of a job; everything a job needs works with the server gone. */
 export async function clientAction({ request, params }: Route.ClientActionArgs): Promise<Answer> {
   const { ticket, ...intent } = (await request.json()) as JobIntent & { ticket: number };
-  const session = await openSession(params.jobId);
+  const session = (await theSession(params.jobId)) ?? (await openSession(params.jobId));
   return session ? session.commit(intent, ticket) : { ok: false, conflicts: [], notKept: "failed" };
 }
 

@@ -24,10 +24,12 @@ export type Answer =
 /** What an intent was to save, so that it can be entered again. */
 export function whatOf(intent: JobIntent): string {
   if (intent.intent !== "append") return "Your last change";
-  const readings = intent.events.flatMap((e) =>
-    e.type === "reading" ? [`${e.written.text} ${e.written.unit}`] : [],
+  const told = intent.events.flatMap((e) =>
+    e.type === "reading"
+      ? [`The reading ${e.written.text} ${e.written.unit}`]
+      : e.type === "note"
+        ? [`The note "${e.text}"`]
+        : [],
   );
-  return readings.length > 0
-    ? `The reading ${readings.join(", ")}`
-    : "What you last told the machine station";
+  return told.length > 0 ? told.join(", ") : "What you last told the machine station";
 }

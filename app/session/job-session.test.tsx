@@ -96,6 +96,28 @@ describe("what a person enters", () => {
   });
 });
 
+test("two things that could not be kept are told one after the other", async () => {
+  const session = await open();
+  const full = Object.assign(new Error("full"), { name: "QuotaExceededError" });
+  vi.spyOn(db.records, "bulkAdd").mockRejectedValueOnce(full).mockRejectedValueOnce(full);
+  vi.spyOn(console, "error").mockImplementation(() => undefined);
+  await append(session, "one");
+  await append(session, "two");
+  expect(session.state.trouble).toMatchObject({ of: 'The note "one"' });
+  session.settled();
+  expect(session.state.trouble).toMatchObject({ of: 'The note "two"' });
+  session.settled();
+  expect(session.state.trouble).toBeNull();
+});
+
+test("a job that was archived elsewhere takes nothing, and says so", async () => {
+  const session = await open();
+  await deleteJob(db, id, stamp.at);
+  expect(await set(session, "name", "Late")).toMatchObject({ ok: false });
+  expect(await append(session, "late")).toMatchObject({ ok: false });
+  expect([await db.records.count(), (await db.documents.get(id))?.job.name]).toEqual([0, "Cheek block"]);
+});
+
 test("what is half typed is not taken away by what is kept meanwhile", async () => {
   const session = await open();
   const kept = set(session, "name", "Kept");
@@ -117,7 +139,7 @@ describe("what happened", () => {
     const [one, other] = [await open(), await open()];
     await append(other, "theirs", null);
     expect(await append(one, "mine", null)).toMatchObject({ ok: false, elsewhere: true });
-    expect(one.state.trouble).toEqual({ what: "elsewhere" });
+    expect(one.state.trouble).toEqual({ what: "elsewhere", of: 'The note "mine"' });
     await vi.waitFor(() => expect(texts(one)).toEqual(["theirs"]));
     expect(await append(one, "mine")).toEqual({ ok: true });
   });

@@ -32,7 +32,8 @@ import { noteTyping, typingLeft } from "./unsaved-text.ts";
 export type Trouble =
   | { what: "notKept"; why: NotKept; of: string }
   | { what: "conflict"; conflicts: Conflict[]; reason: string }
-  | { what: "elsewhere" | "undo" }
+  | { what: "elsewhere"; of: string }
+  | { what: "undo" }
   | { what: "invalid"; why: string };
 
 /** All that is known of the open job, the same thing until something of it changes. */
@@ -64,6 +65,7 @@ export class JobSession {
   /** What is being typed, by path. */
   readonly #typing = new Map<string, Change["to"]>();
   readonly #listeners = new Set<() => void>();
+  readonly #troubles: Trouble[] = [];
   readonly #answers = new Map<number, (answer: Answer) => void>();
   #tickets = 0;
   #queue: Promise<unknown> = Promise.resolve();
@@ -71,9 +73,7 @@ export class JobSession {
 
   private constructor(db: Database, kept: KeptJob, equipment: Equipment) {
     this.#db = db;
-    const left = typingLeft(kept.job.id);
-    const drafts = left ? { ...kept.drafts, [left.path]: left.text } : kept.drafts;
-    this.#state = { ...kept, drafts, typed: kept.job, equipment, trouble: null, gone: false };
+    this.#state = { ...kept, typed: kept.job, equipment, trouble: null, gone: false };
     const { id } = kept.job;
     this.#stops = [
       watchJob(db, id, (state) => void this.#after(() => this.#follow(state))),
@@ -83,6 +83,14 @@ export class JobSession {
 
   /** Opens a job that is on the bench; null when there is none of this id. */
   static async open(db: Database, jobId: string): Promise<JobSession | null> {
+    const left = typingLeft(jobId);
+    if (left) {
+      // From now on a draft like any other: what is typed next takes its place.
+      await storeDraft(db, { jobId, ...left }).then(
+        () => noteTyping(jobId, null),
+        () => undefined,
+      );
+    }
     const kept = await loadJob(db, jobId);
     return kept ? new JobSession(db, kept, await loadEquipment(db)) : null;
   }
@@ -90,8 +98,6 @@ export class JobSession {
   get state(): SessionState {
     return this.#state;
   }
-
-  readonly current = (): SessionState => this.#state;
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.#listeners.add(listener);
@@ -119,7 +125,7 @@ export class JobSession {
         console.error(error);
         const notKept = whyNotKept(error);
         if (intent.intent === "change") this.#typed(intent.changes);
-        this.#put({ trouble: { what: "notKept", why: notKept, of: whatOf(intent) } });
+        this.#say({ what: "notKept", why: notKept, of: whatOf(intent) });
         return { ok: false, conflicts: [], notKept };
       });
       if (ticket !== undefined) {
@@ -147,9 +153,7 @@ export class JobSession {
       (error: unknown) => {
         // A draft that is only forgotten takes nothing with it.
         if (text !== "")
-          this.#put({
-            trouble: { what: "notKept", why: whyNotKept(error), of: `What you typed, "${text}",` },
-          });
+          this.#say({ what: "notKept", why: whyNotKept(error), of: `What you typed, "${text}",` });
       },
     );
   };
@@ -162,8 +166,17 @@ export class JobSession {
   /** The decisions once everything that was sent before is kept. */
   readonly newest = (): Promise<Job> => this.#after(() => Promise.resolve(this.#state.job));
 
-  /** The person has read what could not be kept, or settled it. */
-  readonly settled = (): void => this.#put({ trouble: null });
+  /** The person has read what could not be kept, or settled it: the next is told. */
+  readonly settled = (): void => {
+    this.#troubles.shift();
+    this.#put({ trouble: this.#troubles[0] ?? null });
+  };
+
+  /** Says what could not be kept; what was said before stands until it was read. */
+  #say(trouble: Trouble): void {
+    this.#troubles.push(trouble);
+    this.#put({ trouble: this.#troubles[0]! });
+  }
 
   /** Does one thing after another, so that each sees what the one before has kept. */
   #after<T>(work: () => Promise<T>): Promise<T> {
@@ -184,19 +197,18 @@ export class JobSession {
           return { ok: true };
         }
         const { conflicts, invalid } = changed;
-        this.#put({
-          trouble:
-            invalid === undefined
-              ? { what: "conflict", conflicts, reason: intent.reason }
-              : { what: "invalid", why: invalid },
-        });
+        this.#say(
+          invalid === undefined
+            ? { what: "conflict", conflicts, reason: intent.reason }
+            : { what: "invalid", why: invalid },
+        );
         return changed;
       }
       case "undo":
       case "redo": {
         const undone = await undoJob(this.#db, id, intent.intent, stamp);
         if (undone?.ok) this.#take(undone.kept);
-        else if (undone) this.#put({ trouble: { what: "undo" } });
+        else if (undone) this.#say({ what: "undo" });
         return undone?.ok ? { ok: true } : { ok: false, conflicts: undone?.conflicts ?? [], undone: true };
       }
       case "append": {
@@ -207,7 +219,7 @@ export class JobSession {
           this.#take(kept);
           return { ok: true };
         }
-        this.#put({ trouble: { what: "elsewhere" } });
+        this.#say({ what: "elsewhere", of: whatOf(intent) });
         return { ok: false, conflicts: [], elsewhere: true };
       }
     }

@@ -14,7 +14,7 @@ const plain = { textDecoration: "underline" } as const;
 
 /** How many are wanted, where each stands, and what does not add up; scrap one, add one in its place. */
 export function Pieces() {
-  const { job, piece } = useJob();
+  const { job, piece, records } = useJob();
   const submit = useSubmit();
   const batch = useBatch();
   const [reason, setReason] = useState("");
@@ -75,10 +75,11 @@ export function Pieces() {
             <Button
               look="warn"
               disabled={reason.trim() === "" || submit.busy}
-              onClick={() => {
-                void submit.append({ type: "scrapped", reason: reason.trim() });
-                setReason("");
-              }}
+              onClick={() =>
+                void submit
+                  .append({ type: "scrapped", reason: reason.trim() })
+                  .then((answer) => answer.ok && setReason(""))
+              }
             >
               Scrap it
             </Button>
@@ -87,7 +88,7 @@ export function Pieces() {
         <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added + 1)}>
           Add a piece
         </Button>
-        {job.added > 0 && last && !last.begun && !last.scrapped && (
+        {job.added > 0 && last && !records.some((r) => r.piece === last.piece) && (
           <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added - 1)}>
             Take piece {last.piece} away again
           </Button>

@@ -41,11 +41,13 @@ export function RecordStation() {
   const { job, plan, piece, records, unit } = useJob();
   const submit = useSubmit();
   const [of, setOf] = useState<ReadingOf>("length");
-  const counted = effective(records).filter((r) => r.piece === piece || r.type === "changed");
-  const log = counted.filter(
-    (r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped",
-  );
-  const taken = timeAtMachine(counted);
+  const counted = effective(records);
+  const mine = counted.filter((r) => r.piece === piece);
+  // A change of a decision is of all pieces.
+  const log = counted
+    .filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped")
+    .filter((r) => r.type === "changed" || r.piece === piece);
+  const taken = timeAtMachine(mine);
   const judged = plan.requirements.filter((r) => r.verdict);
   const scrapped = scrappedIn(records, piece);
   const allGood = !scrapped && verdictOf(plan) === "good";

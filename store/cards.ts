@@ -1,5 +1,5 @@
 import type { Phrase } from "../core/working/index.ts";
-import type { Database, JobCard } from "./database.ts";
+import type { Database, JobCard, KeptGlance } from "./database.ts";
 
 /** What the bench needs: cards and settings, and nothing of what a job is made of. */
 
@@ -19,6 +19,13 @@ export async function listDeleted(db: Database): Promise<JobCard[]> {
 export async function setStatus(db: Database, jobId: string, status: Phrase): Promise<void> {
   await db.jobs.update(jobId, { status });
 }
+
+/** What is kept to be shown of some jobs, each as of its last change or of an earlier one. */
+export const listGlances = async (db: Database, ids: string[]): Promise<KeptGlance[]> =>
+  (await db.glances.bulkGet(ids)).flatMap((kept) => kept ?? []);
+
+export const keepGlance = async (db: Database, kept: KeptGlance): Promise<void> =>
+  void (await db.glances.put(kept));
 
 /** The card of a job that was archived; null when it is on the bench or not here. */
 export async function archivedCard(db: Database, jobId: string): Promise<JobCard | null> {

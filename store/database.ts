@@ -1,3 +1,5 @@
+import type { Glance } from "../core/plan/index.ts";
+import type { SeenPart } from "../core/rehearse/index.ts";
 import Dexie, { type EntityTable, type Table } from "dexie";
 import type { JobFile } from "../core/exchange/index.ts";
 import type { Change, Job } from "../core/job/index.ts";
@@ -17,6 +19,15 @@ export interface JobCard {
   status: Phrase | null;
   /** ISO time it was put away; empty while it is on the bench. */
   deleted: string;
+}
+
+/** What the bench shows of a job besides its card, as it was when the job was changed last. */
+export interface KeptGlance {
+  jobId: string;
+  /** `changed` of the card it was made of: of another one it is out of date. */
+  changed: string;
+  glance: Glance;
+  picture: SeenPart | null;
 }
 
 export interface JobDocument {
@@ -57,6 +68,7 @@ export class Database extends Dexie {
   shop!: Table<Shop, string>;
   own!: Table<OwnHandbook, string>;
   settings!: Table<string, string>;
+  glances!: EntityTable<KeptGlance, "jobId">;
 
   constructor(name = "firm-arbor") {
     super(name, { chromeTransactionDurability: "strict" });
@@ -98,6 +110,8 @@ export class Database extends Dexie {
       .upgrade(async (tx) => {
         await tx.table("records").bulkPut(await tx.table("moved").toArray());
       });
+    // Version 6: what the bench shows is kept, and worked out anew where it is not.
+    this.version(6).stores({ glances: "jobId" });
   }
 }
 

@@ -30,8 +30,8 @@ export function threeViews(
   const unit = Math.max(length + width, width + height) / 100;
   const gap = 22 * unit;
   const rise = 15 * unit;
-  const left = (site.shaft ? 6 : 52) * unit;
-  const top = 9 * unit;
+  const left = (site.shaft ? 6 : 26) * unit;
+  const top = 6 * unit;
   const figureWidth = left + length + gap + width + 4 * unit;
   const figureHeight = top + width + rise + height + 12 * unit;
   const frontTop = top + width + rise;
@@ -46,7 +46,7 @@ export function threeViews(
     ink: "thin",
   });
   const lengthY = frontTop + height + 8 * unit;
-  const sideX = left - 6 * unit;
+  const sideX = left - 13 * unit;
   const rightX = left + length + gap;
   const views: View[] = [
     {
@@ -123,8 +123,8 @@ export function threeViews(
     },
     entries: {
       length: at(left + length / 2, lengthY),
-      width: at(sideX - 2 * unit, top + width / 2),
-      height: at(sideX - 2 * unit, frontTop + height / 2),
+      width: at(sideX, top + width / 2),
+      height: at(sideX, frontTop + height / 2),
     },
     views,
     placed: (places?.at ?? []).map(({ axis, x, y }) => ({ axis, ...at(x, y) })),

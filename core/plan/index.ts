@@ -3,6 +3,7 @@ export * from "./cut-comparison.ts";
 export * from "./drawing-cost.ts";
 export { errorKey } from "./error-working.ts";
 export { type FeatureFigure, featureFigures } from "./feature-workings.ts";
+export * from "./glance.ts";
 export * from "./make-plan.ts";
 export * from "./plan.ts";
 export { planStart, schoolOf } from "./plan-start.ts";

@@ -127,6 +127,12 @@ export const decimalsIn = (
     ? decimals + 1
     : decimals;
 
+/** Minutes as people say them from an hour on: 2 h 57. */
+function hoursOf(minutes: number): string {
+  const whole = Math.round(minutes);
+  return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, "0")}`;
+}
+
 /** Number and unit of a quantity for the person's display unit. */
 export function showParts(
   q: Quantity,
@@ -134,6 +140,8 @@ export function showParts(
   decimals?: number,
 ): { number: string; unit: string } {
   const form = forms[q.kind][unit];
+  if (q.kind === "time" && decimals === undefined && Math.round(q.value) >= 60)
+    return { number: hoursOf(q.value), unit: "" };
   return { number: showFixed(q.value * form.factor, decimals ?? form.decimals), unit: form.unit };
 }
 

@@ -4,6 +4,7 @@ export * from "./finding-rows.ts";
 export * from "./judge.ts";
 export * from "./literal-machine.ts";
 export * from "./lump.ts";
+export * from "./seen-part.ts";
 export { openSolids, type SolidKit } from "./solid.ts";
 export * from "./told.ts";
 export { findingPhrase } from "./words.ts";

@@ -53,6 +53,26 @@ export class Solid extends Living<Manifold> {
   get area(): number {
     return this.inner.surfaceArea();
   }
+  /**
+   * Its surface in triangles, their corners counterclockwise seen from outside.
+   * @param within how far they may stray from it, mm
+   * @param longest how long their sides are at most, mm
+   */
+  triangles(within: Mm, longest: Mm): [Vec, Vec, Vec][] {
+    const plain = this.#made(this.inner.simplify(within));
+    const { vertProperties, numProp, triVerts } = this.#made(
+      plain.inner.refineToLength(longest),
+    ).inner.getMesh();
+    const corner = (vertex: number): Vec => {
+      const at = vertex * numProp;
+      return [vertProperties[at]!, vertProperties[at + 1]!, vertProperties[at + 2]!];
+    };
+    return Array.from({ length: triVerts.length / 3 }, (_, i) => [
+      corner(triVerts[3 * i]!),
+      corner(triVerts[3 * i + 1]!),
+      corner(triVerts[3 * i + 2]!),
+    ]);
+  }
   get empty(): boolean {
     return this.inner.isEmpty();
   }

@@ -121,7 +121,7 @@ test("a block with slots and a pocket, walked move by move; a stale zero blocks,
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
   await page.emulateMedia({ media: "screen" });
 
-  await page.goto("/jobs/milled-block/cuts/slot-closed.rough");
+  await page.goto("/jobs/milled-block/cuts/slot-closed.rough/moves");
   await expect(page.getByText("Moves, from the one zero")).toBeVisible();
   await expect(page.getByRole("row", { name: /feed to/ }).first()).toContainText("full width");
 

@@ -22,7 +22,10 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await openStation(page, "drawing");
   await expect(rows(page)).toHaveCount(5);
 
-  await tabTo(page, page.getByRole("button", { name: "pocket", exact: true }));
+  await tabTo(page, page.getByRole("button", { name: /^Add a feature/ }));
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("menu")).toBeFocused();
+  await page.keyboard.type("p");
   await page.keyboard.press("Enter");
   await expect(rows(page)).toHaveCount(6);
   await expect(page.getByText("The pocket 1 is incomplete").first()).toBeVisible();
@@ -78,10 +81,11 @@ test("a part with eight features is entered by keyboard alone", async ({ strictP
     places: [key: string, at: string][],
   ) => {
     await page.keyboard.press("a");
+    await expect(page.getByRole("menu")).toBeFocused();
     for (const letter of letters) await page.keyboard.press(letter);
     await page.keyboard.press("Enter");
     await expect(rows(page)).toHaveCount(count);
-    await expect(page.locator("li input").first()).toBeFocused();
+    await expect(page.locator("aside input").first()).toBeFocused();
     for (const size of sizes) {
       await page.keyboard.type(size);
       await page.keyboard.press("Tab");
@@ -221,6 +225,6 @@ test("outlines of a DXF file become features after each is confirmed; what canno
   await expect(rows(page)).toHaveCount(7);
   await expect(page.getByText("✓ added")).toHaveCount(2);
   const saved = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save the views as DXF" }).click();
+  await page.getByRole("button", { name: "Save as DXF" }).click();
   expect((await saved).suggestedFilename()).toBe("cheek-block-views.dxf");
 });

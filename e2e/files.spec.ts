@@ -30,6 +30,7 @@ test("bad files say what is wrong and change nothing; a good one comes in, and o
   await expect(page.getByText("The job is on the bench")).toBeVisible();
   await page.getByRole("button", { name: "Open it" }).click();
   await page.getByRole("link", { name: /6 Record/ }).click();
+  await page.getByRole("tab", { name: "Time and files" }).click();
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Export the job" }).click();
   expect(readFileSync(await (await download).path(), "utf8")).toBe(demo);

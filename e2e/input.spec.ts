@@ -15,16 +15,8 @@ const inputs: [text: string, refused: boolean][] = [
 ];
 
 const fields: [station: string, labels: string[]][] = [
-  [
-    "drawing",
-    [
-      "Length",
-      "Width",
-      "Height",
-      "Squareness wanted, over 100 mm (4 in)",
-      "Parallelism wanted, thickest to thinnest",
-    ],
-  ],
+  ["drawing", ["Length", "Width", "Height"]],
+  ["drawing/faces", ["Squareness wanted, over 100 mm (4 in)", "Parallelism wanted, thickest to thinnest"]],
   ["stock", ["length", "width", "height"].flatMap((axis) => [1, 4].map((n) => `${axis}, point ${n}`))],
 ];
 

@@ -24,7 +24,7 @@ test("three pieces: each has its own way, one is scrapped, one is put in its pla
   await piece.selectOption("1");
   await expect(page).toHaveURL(/\/machine\/1\/back\.face\/ready/);
 
-  await page.goto("/jobs/cheek-block/record/2");
+  await page.goto("/jobs/cheek-block/record/2/pieces");
   const counted = page.getByText(/wanted, \d/);
   await expect(counted).toHaveText("3 wanted, 0 good, 0 scrapped, 3 still to be made good.");
   await page.getByLabel("Scrap piece 2: why").fill("dropped");

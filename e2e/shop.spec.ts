@@ -80,16 +80,19 @@ test("Cuts: another cutter and an own depth are marked, told what they mean, and
   strictPage: page,
 }) => {
   await loadDemo(page);
-  await openStation(page, "cuts/back.face");
+  await openStation(page, "cuts/back.face/yours");
   await page.getByRole("button", { name: "Use 50 shell mill" }).click();
   await expect(page.locator("h1")).toContainText("50 shell mill");
   const depth = page.getByLabel("Depth of a pass", { exact: true });
   await depth.fill("3.9");
   await page.getByRole("button", { name: "Use mine" }).click();
+  // Marked at the figure too, and taken back there.
+  await page.getByRole("tab", { name: "This cut" }).click();
   await expect(page.getByText("◆ yours").first()).toBeVisible();
   await expect(page.getByText(/would do|it allows/).first()).toBeVisible();
   await page.getByRole("button", { name: "Undo your depth" }).click();
   await expect(page.getByText("◆ yours")).toHaveCount(0);
+  await page.getByRole("tab", { name: "Make it yours" }).click();
   // Beyond the motor it is refused and the plan keeps its own.
   await depth.fill("30");
   await page.getByRole("button", { name: "Use mine" }).click();

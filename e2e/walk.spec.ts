@@ -21,7 +21,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await typeInto(page, page.getByLabel("Width", { exact: true }), "1 3/4 in ±0.002");
   await typeInto(page, page.getByLabel("Height", { exact: true }), "25 +0.1/-0.05");
   await typeInto(page, page.getByLabel("Length", { exact: true }), "69,9…70,1 mm");
-  await expect(page.getByText("No mistakes found in the drawing")).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Check: nothing against it" })).toBeVisible();
 
   // 2 Stock: one size per axis.
   await page.keyboard.press("2");
@@ -38,7 +38,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await expect(page.getByText(/Round the block · setup 2 of 6/)).toBeVisible();
   await page.keyboard.press("[");
   await page.keyboard.press("4");
-  await expect(page.getByRole("heading", { name: "What the limits leave" })).toBeVisible();
+  await expect(page.getByText("depth of a pass, at most")).toBeVisible();
 
   // An own depth with its reason, undone.
   await expect(async () => {
@@ -116,6 +116,12 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await page.keyboard.press("u");
   await expect(page.getByRole("cell", { name: /2\.75\d+ in/ }).first()).toBeVisible();
   await page.keyboard.press("u");
+  await tabTo(page, page.getByRole("tab", { name: "This piece" }));
+  for (const name of ["All pieces", "What happened", "Time and files"]) {
+    await page.keyboard.press("ArrowRight");
+    await expect(page.getByRole("tab", { name })).toBeFocused();
+  }
+  await page.keyboard.press("Enter");
   await tabTo(page, page.getByRole("button", { name: "Export the job" }));
   const download = page.waitForEvent("download");
   await page.keyboard.press("Enter");

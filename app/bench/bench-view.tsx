@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { useEffect, useEffectEvent, useState } from "react";
 import { Form, Link, useFetcher, useNavigate } from "react-router";
 import { largestJobFile } from "../../core/exchange/index.ts";
 import { say, type Phrase, words } from "../../core/working/index.ts";
@@ -15,13 +15,13 @@ import { FileChoice } from "../instruments/file-choice.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
+import { JobLine } from "./job-line.tsx";
+import { useGlances } from "./use-glances.ts";
 
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "medium", timeStyle: "short" });
 /** Rows drawn at first; a long list is searched rather than scrolled. */
 const shownAtFirst = 60;
 const archivedAtFirst = 10;
-
-const JobLink = chakra(Link);
 
 /** All jobs of this browser: open, make, import, archive. */
 export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard[] }) {
@@ -33,12 +33,20 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
   const [single] = useSingleKeys();
   const fetcher = useFetcher();
   useKeyboard(
-    { u: () => setUnit(unit === "mm" ? "in" : "mm"), "?": () => setHelp(true) },
+    {
+      u: ["mm or inch", () => setUnit(unit === "mm" ? "in" : "mm")],
+      "?": ["this sheet", () => setHelp(true)],
+    },
     { single: single === "on", onInstrument: () => undefined },
   );
   const wanted = search.trim().toLowerCase();
   const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const shown = all ? found : found.slice(0, shownAtFirst);
+  const glances = useGlances(shown);
+  const stateOf = (job: JobCard) => glances.get(job.id)?.glance.state ?? "planned";
+  const groups = (["in work", "planned", "finished"] as const)
+    .map((name) => ({ name, jobs: shown.filter((job) => stateOf(job) === name) }))
+    .filter((group) => group.jobs.length > 0);
   const archived = deleted.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
   const act = (intent: string, id: string) =>
     void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
@@ -72,7 +80,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           Find
         </Button>
       </Box>
-      <Box as="main" maxW="980px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
+      <Box as="main" maxW="1120px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
         <StationTitle above="Bench">
           {jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}
         </StationTitle>
@@ -105,37 +113,22 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             <Field label="Search" type="search" value={search} onChange={(e) => setSearch(e.target.value)} />
           )}
         </Box>
-        {jobs.length > 0 && (
-          <Box as="ul" listStyleType="none" role="list" data-testid="jobs">
-            {shown.map((job) => (
-              <Box
-                as="li"
-                key={job.id}
-                display="flex"
-                gap="12px"
-                alignItems="center"
-                borderTopWidth="1px"
-                py="6px"
-                flexWrap={{ base: "wrap", md: "nowrap" }}
-              >
-                <JobLink to={`/jobs/${job.id}/drawing`} flex="1" minW="200px" py="6px">
-                  <chakra.b fontSize="18px">{job.name || "Unnamed job"}</chakra.b>
-                  <chakra.span color="quiet"> {job.sheet}</chakra.span>
-                  <chakra.span display="block" fontSize="14px">
-                    {job.status ? <Words of={job.status} /> : "not opened yet"}
-                    <chakra.span color="quiet"> · saved {when(job.changed)}</chakra.span>
-                  </chakra.span>
-                </JobLink>
-                <Button onClick={() => act("copy", job.id)} aria-label={`Copy ${job.name}`}>
-                  Copy
-                </Button>
-                <Button onClick={() => act("delete", job.id)} aria-label={`Archive ${job.name}`}>
-                  Archive
-                </Button>
-              </Box>
-            ))}
-          </Box>
-        )}
+        {groups.map(({ name, jobs: mine }) => (
+          <Section key={name} title={name}>
+            <Box as="ul" listStyleType="none" role="list" data-testid="jobs">
+              {mine.map((job) => (
+                <JobLine
+                  key={job.id}
+                  job={job}
+                  kept={glances.get(job.id)}
+                  when={when(job.changed)}
+                  onCopy={() => act("copy", job.id)}
+                  onArchive={() => act("delete", job.id)}
+                />
+              ))}
+            </Box>
+          </Section>
+        ))}
         {found.length === 0 && jobs.length > 0 && (
           <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>
         )}
@@ -162,17 +155,20 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             "Opened over plain http: without a network this page does not load, and the screen may go dark at the machine."}
         </chakra.p>
       </Box>
-      <KeysSheet open={help} onClose={() => setHelp(false)} />
+      {help && <KeysSheet onClose={() => setHelp(false)} />}
     </>
   );
 }
 
-/** Import of a job file: what is wrong is said and where; a known job with other decisions is asked about. */
 const DoorLink = chakra(Link);
 
 /** More than this many new things are counted, not named. */
 const mostNamed = 6;
 
+const saidTooLarge = (file: File): Phrase =>
+  say`${file.name} has ${Math.round(file.size / 1e6)} MB; a job file has at most ${largestJobFile / 1e6} MB. Nothing was changed.`;
+
+/** Import of a job file: what is wrong is said and where; a known job with other decisions is asked about. */
 function ImportJob() {
   const fetcher = useFetcher<{ imported: Imported }>();
   const navigate = useNavigate();
@@ -184,9 +180,7 @@ function ImportJob() {
   const choose = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > largestJobFile) {
-      setTooLarge(
-        say`${file.name} has ${Math.round(file.size / 1e6)} MB; a job file has at most ${largestJobFile / 1e6} MB. Nothing was changed.`,
-      );
+      setTooLarge(saidTooLarge(file));
       return;
     }
     setTooLarge(null);
@@ -194,6 +188,21 @@ function ImportJob() {
     setText(content);
     send(content, "ask");
   };
+  // A file dropped anywhere on the bench is imported.
+  const dropped = useEffectEvent((file: File | undefined) => void choose(file));
+  useEffect(() => {
+    const over = (event: DragEvent) => event.preventDefault();
+    const drop = (event: DragEvent) => {
+      event.preventDefault();
+      dropped(event.dataTransfer?.files[0]);
+    };
+    addEventListener("dragover", over);
+    addEventListener("drop", drop);
+    return () => {
+      removeEventListener("dragover", over);
+      removeEventListener("drop", drop);
+    };
+  }, []);
   const problem =
     tooLarge ??
     (imported?.kind === "refused" ? { parts: [imported.reason, " ", imported.suggestion] } : null);
@@ -262,7 +271,7 @@ export function BenchSkeleton() {
   return (
     <>
       <TopLine place="Bench" />
-      <Box as="main" maxW="980px" mx="auto" px="24px" py="20px" aria-busy="true">
+      <Box as="main" maxW="1120px" mx="auto" px="24px" py="20px" aria-busy="true">
         <chakra.h1 fontSize="24px" mb="14px">
           Jobs on the bench
         </chakra.h1>

@@ -11,7 +11,10 @@ export function Find() {
   const finding = useFinding();
   const [single] = useSingleKeys();
   useKeyboard(
-    { "/": () => setFinding(true), "Ctrl+k": () => setFinding(true) },
+    {
+      "/": ["find anything by a few letters", () => setFinding(true)],
+      "Ctrl+k": ["find anything by a few letters", () => setFinding(true)],
+    },
     { single: single === "on", onInstrument: () => undefined },
   );
   return finding ? (

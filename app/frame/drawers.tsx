@@ -10,12 +10,12 @@ const DrawerLink = chakra(Link);
 /** The six stations as drawer fronts at the left; a strip at the bottom on a phone. */
 export const Drawers = memo(function Drawers({
   jobId,
-  plan,
+  status,
   piece,
   onChoose,
 }: {
   jobId: string;
-  plan: Plan | null;
+  status: Plan["status"] | null;
   piece: number;
   onChoose?: () => void;
 }) {
@@ -76,7 +76,7 @@ export const Drawers = memo(function Drawers({
             color="quiet"
             hideBelow="md"
           >
-            {plan ? <Words of={plan.status[station.id]} /> : " "}
+            {status ? <Words of={status[station.id]} /> : " "}
           </chakra.span>
         </DrawerLink>
       ))}

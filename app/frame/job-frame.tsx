@@ -6,16 +6,18 @@ import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../
 import { featureNames, featuresOf } from "../../core/part/index.ts";
 import { offerPlaces, type Place } from "../find/find-state.ts";
 import { Button } from "../instruments/button.tsx";
+import { MarginContext } from "../instruments/in-margin.tsx";
 import {
   EntryContext,
   type EntryContextValue,
+  FocusContext,
   JobContext,
   type JobContextValue,
   usePlanWorking,
   WorkingContext,
 } from "../instruments/job-context.tsx";
 import { pieceOf } from "../instruments/job-paths.ts";
-import { stationAt, stationList, stationPath } from "../instruments/stations.ts";
+import { stationAt, stationList, stationPath, viewAt } from "../instruments/stations.ts";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
@@ -77,6 +79,7 @@ export function JobFrame({ session }: { session: JobSession }) {
   const [showWorkings, setShowWorkings] = useState(true);
   const [sheetOpen, setSheetOpen] = useState(false);
   const [said, setSaid] = useState("");
+  const [marginTop, setMarginTop] = useState<HTMLElement | null>(null);
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const params = useParams();
@@ -87,6 +90,8 @@ export function JobFrame({ session }: { session: JobSession }) {
   const setups = plan?.setups.map(keyOfSetup) ?? [];
   const station = stationAt(pathname, jobId).id;
   const atMachine = station === "machine";
+  // From one setup to the next the same view stays open.
+  const view = station === "setups" || station === "cuts" ? viewAt(station, params.view).id : "";
   // Something worth reading stands in the margin from the start; another setup keeps the same figure.
   const place = `${station} ${chosen ?? setups[0] ?? ""}`;
   const focusKey = picked?.place === place ? picked.key : usualKey(station, chosen ?? setups[0], picked?.key);
@@ -96,23 +101,29 @@ export function JobFrame({ session }: { session: JobSession }) {
     if (!plan || setups.length === 0 || atMachine) return;
     const at = setups.indexOf(setupKeyOf(plan, chosen) ?? setups[0]!);
     const next = setups[Math.min(setups.length - 1, Math.max(0, at + by))];
-    if (next) void navigate(`/jobs/${jobId}/${station === "cuts" ? "cuts" : "setups"}/${keySlug(next)}`);
+    if (next)
+      void navigate(
+        `/jobs/${jobId}/${station === "cuts" ? "cuts" : "setups"}/${keySlug(next)}${view && `/${view}`}`,
+      );
   };
   useKeyboard(
     {
       ...Object.fromEntries(
-        stationList.map((s) => [s.key, () => void navigate(stationPath(jobId, s, piece))]),
+        stationList.map((s) => [s.key, ["stations", () => void navigate(stationPath(jobId, s, piece))]]),
       ),
-      "[": () => stepSetup(-1),
-      "]": () => stepSetup(1),
-      u: () => setUnit(unit === "mm" ? "in" : "mm"),
-      w: () => {
-        setShowWorkings(!showWorkings);
-        setSheetOpen(!sheetOpen);
-      },
-      "?": () => setHelp(true),
-      "Ctrl+z": () => void send({ intent: "undo" }),
-      "Ctrl+Shift+z": () => void send({ intent: "redo" }),
+      "[": ["previous, next setup", () => stepSetup(-1)],
+      "]": ["previous, next setup", () => stepSetup(1)],
+      u: ["mm or inch", () => setUnit(unit === "mm" ? "in" : "mm")],
+      w: [
+        "show or hide the workings",
+        () => {
+          setShowWorkings(!showWorkings);
+          setSheetOpen(!sheetOpen);
+        },
+      ],
+      "?": ["this sheet", () => setHelp(true)],
+      "Ctrl+z": ["undo a decision", () => void send({ intent: "undo" })],
+      "Ctrl+Shift+z": ["do it again", () => void send({ intent: "redo" })],
     },
     {
       single: single === "on",
@@ -137,10 +148,7 @@ export function JobFrame({ session }: { session: JobSession }) {
       newest: session.newest,
       send,
       reason,
-      shown: () => {
-        const { state, piece: of } = planning.shown() ?? { state: session.state, piece: 1 };
-        return { job: state.typed, records: state.records, piece: of };
-      },
+      shown: planning.inSight,
     }),
     [unit, drafts, session, planning, send, reason],
   );
@@ -161,12 +169,11 @@ export function JobFrame({ session }: { session: JobSession }) {
         stopRoutes,
         walkThrough: askWalk,
         stopWalk,
-        focusKey,
-        setFocusKey,
         setReason,
       },
-    [entry, equipment, typed, records, plan, shownPiece, focusKey, setFocusKey],
+    [entry, equipment, typed, records, plan, shownPiece],
   );
+  const focus = useMemo(() => ({ focusKey, setFocusKey }), [focusKey, setFocusKey]);
   const names = useMemo(() => featureNames(featuresOf(typed.part)), [typed.part]);
   const places = useEffectEvent((): Place[] => [
     ...stationList.map((s) => ({ name: s.name, kind: "station", to: stationPath(jobId, s, piece) })),
@@ -200,84 +207,102 @@ export function JobFrame({ session }: { session: JobSession }) {
     <EntryContext value={entry}>
       <JobContext value={value}>
         <WorkingContext value={planning}>
-          {title}
-          <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
-            <Box position="sticky" top="0" zIndex="20" bg="ground">
-              <TroubleNotice
-                trouble={trouble}
-                unit={unit}
-                onSettled={session.settled}
-                send={(intent) => void send(intent)}
-              />
-            </Box>
-            {atMachine ? (
-              <Outlet />
-            ) : (
-              <>
-                <TopLine
-                  place={typed.name || "Unnamed job"}
-                  detail={[typed.sheet, keptAt].filter(Boolean).join(" · ")}
-                  onHelp={() => setHelp(true)}
-                >
-                  <chakra.span role="status" fontSize="13px" color="quiet" hideFrom="lg" whiteSpace="nowrap">
-                    {keptAt}
-                  </chakra.span>
-                  <Button
-                    onClick={() => void send({ intent: "undo" })}
-                    disabled={!canUndo}
-                    title="Undo (Ctrl+Z)"
-                  >
-                    Undo
-                  </Button>
-                  <Button
-                    onClick={() => void send({ intent: "redo" })}
-                    disabled={!canRedo}
-                    title="Do again (Ctrl+Shift+Z)"
-                    hideBelow="md"
-                  >
-                    Redo
-                  </Button>
-                </TopLine>
-                <Ribbon
-                  job={typed}
-                  plan={plan}
-                  shop={equipment.shop}
-                  station={station === "cuts" ? "cuts" : "setups"}
-                  chosen={chosen ?? setups[0] ?? null}
-                />
-                {said && (
-                  <Notice severity="warn" role="status">
-                    {said}
-                  </Notice>
-                )}
-                <Box
-                  display="flex"
-                  flex="1"
-                  alignItems="stretch"
-                  flexDirection={{ base: "column", md: "row" }}
-                >
-                  <Drawers jobId={jobId} plan={plan} piece={piece} />
-                  <Main>
-                    {failed && (
-                      <Notice severity="stop">
-                        The last change could not be planned: {failed}. It is kept; the plan shown is the one
-                        before.
+          <FocusContext value={focus}>
+            <MarginContext value={marginTop}>
+              {title}
+              <Box data-station={station} minH="100vh" display="flex" flexDirection="column">
+                <Box position="sticky" top="0" zIndex="20" bg="ground">
+                  <TroubleNotice
+                    trouble={trouble}
+                    unit={unit}
+                    onSettled={session.settled}
+                    send={(intent) => void send(intent)}
+                  />
+                </Box>
+                {atMachine ? (
+                  <Outlet />
+                ) : (
+                  <>
+                    <TopLine
+                      place={typed.name || "Unnamed job"}
+                      detail={[typed.sheet, keptAt].filter(Boolean).join(" · ")}
+                      onHelp={() => setHelp(true)}
+                    >
+                      <chakra.span
+                        role="status"
+                        fontSize="13px"
+                        color="quiet"
+                        hideFrom="lg"
+                        whiteSpace="nowrap"
+                      >
+                        {keptAt}
+                      </chakra.span>
+                      <Button
+                        onClick={() => void send({ intent: "undo" })}
+                        disabled={!canUndo}
+                        title="Undo (Ctrl+Z)"
+                      >
+                        Undo
+                      </Button>
+                      <Button
+                        onClick={() => void send({ intent: "redo" })}
+                        disabled={!canRedo}
+                        title="Do again (Ctrl+Shift+Z)"
+                        hideBelow="md"
+                      >
+                        Redo
+                      </Button>
+                    </TopLine>
+                    <Ribbon
+                      job={typed}
+                      plan={plan}
+                      shop={equipment.shop}
+                      station={station === "cuts" ? "cuts" : "setups"}
+                      chosen={chosen ?? setups[0] ?? null}
+                      view={view}
+                    />
+                    {said && (
+                      <Notice severity="warn" role="status">
+                        {said}
                       </Notice>
                     )}
-                    <Outlet />
-                    <Box hideFrom="lg" mt="16px" className="no-print" display={focusKey ? "block" : "none"}>
-                      <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
-                        {sheetOpen ? "Hide the working" : "Show the working"}
-                      </Button>
+                    <Box
+                      display="flex"
+                      flex="1"
+                      alignItems="stretch"
+                      flexDirection={{ base: "column", md: "row" }}
+                    >
+                      <Drawers jobId={jobId} status={plan.status} piece={piece} />
+                      <Main>
+                        {failed && (
+                          <Notice severity="stop">
+                            The last change could not be planned: {failed}. It is kept; the plan shown is the
+                            one before.
+                          </Notice>
+                        )}
+                        <Outlet />
+                        <Box
+                          hideFrom="lg"
+                          mt="16px"
+                          className="no-print"
+                          display={focusKey ? "block" : "none"}
+                        >
+                          <Button onClick={() => setSheetOpen(!sheetOpen)} aria-expanded={sheetOpen}>
+                            {sheetOpen ? "Hide the working" : "Show the working"}
+                          </Button>
+                        </Box>
+                      </Main>
+                      {showWorkings && (
+                        <Margin place="beside" of={focusKey} plan={plan} onTop={setMarginTop} />
+                      )}
                     </Box>
-                  </Main>
-                  {showWorkings && <Margin place="beside" of={focusKey} plan={plan} />}
-                </Box>
-                {sheetOpen && focusKey && <Margin place="below" of={focusKey} plan={plan} />}
-              </>
-            )}
-            <KeysSheet open={help} onClose={() => setHelp(false)} />
-          </Box>
+                    {sheetOpen && focusKey && <Margin place="below" of={focusKey} plan={plan} />}
+                  </>
+                )}
+                {help && <KeysSheet onClose={() => setHelp(false)} />}
+              </Box>
+            </MarginContext>
+          </FocusContext>
         </WorkingContext>
       </JobContext>
     </EntryContext>
@@ -293,7 +318,7 @@ function Main({ children }: { children: ReactNode }) {
       minW="0"
       borderLeftWidth={{ base: "0", md: "1px" }}
       px={{ base: "14px", md: "20px" }}
-      py="14px"
+      py="8px"
       aria-busy={usePlanWorking()}
       order={1}
     >

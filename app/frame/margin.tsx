@@ -30,7 +30,18 @@ const places = {
 } satisfies Record<string, BoxProps>;
 
 /** The working of the figure looked at: beside the station, or from below where there is no room beside it. */
-export function Margin({ of, plan, place }: { of: string | null; plan: Plan; place: keyof typeof places }) {
+export function Margin({
+  of,
+  plan,
+  place,
+  onTop,
+}: {
+  of: string | null;
+  plan: Plan;
+  place: keyof typeof places;
+  /** Is given where a station puts what is chosen, above the working. */
+  onTop?: (element: HTMLElement | null) => void;
+}) {
   const working = useWorking(of, plan);
   return (
     <Box as="aside" aria-label="Workings" className="no-print" {...places[place]}>
@@ -41,6 +52,7 @@ export function Margin({ of, plan, place }: { of: string | null; plan: Plan; pla
         maxH={place === "beside" ? "calc(100vh - 28px)" : undefined}
         overflowY="auto"
       >
+        <div ref={onTop} />
         <WorkingSheet working={working} />
       </Box>
     </Box>

@@ -3,7 +3,7 @@ import { memo, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { setupSection } from "../../core/figure/index.ts";
 import { equipment, type Job } from "../../core/job/index.ts";
-import { type Plan, schoolOf } from "../../core/plan/index.ts";
+import { type Plan, schoolOf, type SetupState, setupState } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { type AnyKey, faceOf, isFaceSetup, keyOfSetup, keySlug, type Setup } from "../../core/route/index.ts";
 import { extentOf, schoolName } from "../../core/squaring/index.ts";
@@ -14,16 +14,6 @@ import { Figure } from "../instruments/words.tsx";
 
 const Card = chakra(Link);
 
-export type SetupState = "planned" | "being cut" | "done" | "blocked";
-
-/** State of a setup: a shape and a word, never color alone. */
-function setupState(plan: Plan, setup: Setup): SetupState {
-  const steps = plan.steps.filter((s) => setup.operations.some((o) => o.key === s.op));
-  if (steps.every((s) => s.done)) return "done";
-  if (setup.warnings.some((w) => w.severity === "stop")) return "blocked";
-  return steps.some((s) => s.done || s.ticks.some((t) => t.done)) ? "being cut" : "planned";
-}
-
 const marks: Record<SetupState, string> = { planned: "○", "being cut": "▸", done: "✓", blocked: "■" };
 
 /** The setups in order as small drawn cards: the job's progress and its navigation. */
@@ -33,12 +23,15 @@ export const Ribbon = memo(function Ribbon({
   shop,
   station,
   chosen,
+  view,
 }: {
   job: Job;
   plan: Plan;
   shop: Shop;
   station: "setups" | "cuts";
   chosen: string | null;
+  /** View of the station that stays open from one setup to the next; empty for the usual one. */
+  view: string;
 }) {
   const { vise } = equipment(job, shop);
   const current = useRef<HTMLAnchorElement>(null);
@@ -51,7 +44,7 @@ export const Ribbon = memo(function Ribbon({
   if (keys.length === 0) return null;
   const shown = setupKeyOf(plan, chosen as AnyKey | null) ?? keys[0]!;
   const index = Math.max(0, keys.indexOf(shown));
-  const link = (key: AnyKey) => `/jobs/${job.id}/${station}/${keySlug(key)}`;
+  const link = (key: AnyKey) => `/jobs/${job.id}/${station}/${keySlug(key)}${view && `/${view}`}`;
   const several = clampingsOf(plan) < keys.length;
   const near = (step: -1 | 1) => keys[index + step];
   return (
@@ -97,7 +90,7 @@ export const Ribbon = memo(function Ribbon({
             />
           );
         })}
-        <Box px="14px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="160px">
+        <Box px="12px" py="6px" fontSize="13px" color="quiet" alignSelf="center" minW="118px" flexShrink="0">
           <chakra.b color="ink">
             <Figure of={quantity("time", plan.minutes.total)} />
           </chakra.b>
@@ -159,8 +152,9 @@ const SetupCard = memo(function SetupCard({
       to={to}
       aria-current={now ? "true" : undefined}
       display="block"
-      flexShrink="0"
-      width={now ? "172px" : "124px"}
+      // Cards give way before the end of the ribbon leaves the sight: it says how long it all takes.
+      flex={now ? "0 1 172px" : "0 1 124px"}
+      minW={now ? "112px" : "72px"}
       px="8px"
       pt="4px"
       pb="6px"

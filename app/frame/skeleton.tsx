@@ -1,7 +1,7 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box, chakra, Skeleton } from "@chakra-ui/react";
 import { stationList } from "../instruments/stations.ts";
 
-const bar = (width: string, height: string) => <Box bg="band" width={width} height={height} mb="12px" />;
+const bar = (width: string, height: string) => <Skeleton width={width} height={height} mb="12px" />;
 
 /** The frame of a job while it is being opened: the same shape, no figures. */
 export function FrameSkeleton() {
@@ -21,7 +21,7 @@ export function FrameSkeleton() {
       <Box display="flex">
         <Box width="144px" pt="12px" hideBelow="md">
           {stationList.map(({ id }) => (
-            <Box key={id} bg="band" height="54px" mb="7px" />
+            <Skeleton key={id} height="54px" mb="7px" />
           ))}
         </Box>
         <Box flex="1" p="20px">

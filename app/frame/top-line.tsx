@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link, useLocation } from "react-router";
 import { setFinding } from "../find/find-state.ts";
+import { Key } from "../instruments/key.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 
 const HomeLink = chakra(Link);
@@ -90,24 +91,6 @@ export function TopLine({
         )}
       </Box>
     </Box>
-  );
-}
-
-export function Key({ children }: { children: ReactNode }) {
-  return (
-    <chakra.kbd
-      fontFamily="mono"
-      fontSize="12.5px"
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor="quiet"
-      borderRadius="sm"
-      px="5px"
-      bg="sheet"
-      color="ink"
-    >
-      {children}
-    </chakra.kbd>
   );
 }
 

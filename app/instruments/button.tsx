@@ -1,41 +1,15 @@
-import { chakra, defineRecipe } from "@chakra-ui/react";
+import { Button as ChakraButton, type ButtonProps, chakra } from "@chakra-ui/react";
+import type { FC } from "react";
 import { Link } from "react-router";
+import { button } from "../theme/button.ts";
 
-const look = defineRecipe({
-  className: "fa-button",
-  base: {
-    display: "inline-flex",
-    alignItems: "center",
-    justifyContent: "center",
-    gap: "8px",
-    borderRadius: "sm",
-    borderWidth: "1px",
-    borderStyle: "solid",
-    fontFamily: "body",
-    fontWeight: "600",
-    fontSize: "15px",
-    cursor: "pointer",
-    textDecoration: "none",
-    lineHeight: "1.2",
-    _disabled: { opacity: 0.55, cursor: "not-allowed" },
-  },
-  variants: {
-    look: {
-      plain: { bg: "transparent", color: "ink", borderColor: "quiet" },
-      strong: { bg: "strong", color: "onStrong", borderColor: "strong" },
-      warn: { bg: "transparent", color: "warn", borderColor: "warn" },
-      quiet: { bg: "transparent", color: "accent", borderColor: "transparent", textDecoration: "underline" },
-    },
-    size: {
-      small: { minH: "32px", px: "10px" },
-      machine: { minH: "64px", px: "20px", fontSize: "20px", borderWidth: "2px" },
-    },
-  },
-  defaultVariants: { look: "plain", size: "small" },
-});
+interface Looks {
+  look?: "plain" | "strong" | "warn" | "quiet" | undefined;
+  size?: "small" | "machine" | undefined;
+}
 
 /** A button in one of the app's looks. */
-export const Button = chakra("button", look, { defaultProps: { type: "button" } });
+export const Button = ChakraButton as FC<Omit<ButtonProps, "size" | "variant"> & Looks>;
 
 /** A link that looks like a button. */
-export const ButtonLink = chakra(Link, look);
+export const ButtonLink = chakra(Link, button);

@@ -38,6 +38,7 @@ function colorsOf(element: Element): ChartColors {
 }
 
 let library: Promise<{ makeChart: (element: HTMLElement) => EChartsType }> | undefined;
+const theLibrary = () => (library ??= import("./chart-library.ts"));
 
 /** A chart, loaded when one is looked at. What it shows is said in words beside it: `label` says what it is. */
 export function Chart({
@@ -56,13 +57,13 @@ export function Chart({
   useEffect(() => {
     let gone = false;
     const watch = new ResizeObserver(() => chart.current?.resize());
-    library ??= import("./chart-library.ts");
-    library
+    theLibrary()
       .then(({ makeChart }) => {
         const element = box.current;
         if (gone || !element) return;
-        chart.current ??= makeChart(element);
-        chart.current.setOption(
+        const drawn = chart.current ?? makeChart(element);
+        chart.current = drawn;
+        drawn.setOption(
           {
             animation: false,
             textStyle: { fontFamily: getComputedStyle(element).fontFamily },

@@ -1,26 +1,31 @@
-import { Box, type BoxProps, chakra, defineRecipe } from "@chakra-ui/react";
-import { type ComponentProps, type ReactNode, useId } from "react";
+import {
+  Field as ChakraField,
+  type FieldRootProps,
+  Input as ChakraInput,
+  type InputProps as ChakraInputProps,
+  NativeSelect,
+  type NativeSelectFieldProps,
+  Textarea,
+} from "@chakra-ui/react";
+import { type FC, type ReactNode, type Ref, useId } from "react";
 
-const look = defineRecipe({
-  className: "fa-input",
-  base: {
-    minH: "36px",
-    px: "8px",
-    bg: "sheet",
-    color: "ink",
-    borderWidth: "1px",
-    borderStyle: "solid",
-    borderColor: "quiet",
-    borderRadius: "sm",
-    _invalid: { borderColor: "stop" },
-  },
-  variants: { figure: { true: { fontWeight: "600", fontSize: "16px" } } },
-});
+export type InputProps = Omit<ChakraInputProps, "size" | "variant"> & {
+  figure?: boolean | undefined;
+  ref?: Ref<HTMLInputElement>;
+};
+
+const Styled = ChakraInput as FC<InputProps>;
 
 /** The app's text input; `figure` for what is a number. */
-export const Input = chakra("input", look, { defaultProps: { autoComplete: "off" } });
-export const TextArea = chakra("textarea", look);
-export const Select = chakra("select", look);
+export const Input = (props: InputProps) => <Styled autoComplete="off" {...props} />;
+export const TextArea = Textarea;
+
+/** The browser's own select, so that keyboard and phone work as people know. */
+export const Select = (props: NativeSelectFieldProps) => (
+  <NativeSelect.Root>
+    <NativeSelect.Field {...props} />
+  </NativeSelect.Root>
+);
 
 /** Label above a control. */
 export function Labeled({
@@ -28,24 +33,22 @@ export function Labeled({
   htmlFor,
   hidden,
   children,
-  ...box
-}: { label: ReactNode; htmlFor: string; hidden?: boolean } & BoxProps) {
+  ...root
+}: {
+  label: ReactNode;
+  htmlFor: string;
+  hidden?: boolean | { base: boolean; md: boolean };
+} & Omit<FieldRootProps, "hidden" | "label">) {
   return (
-    <Box minW="0" maxW="100%" {...box}>
-      <chakra.label htmlFor={htmlFor} display="block" fontSize="13px" color="quiet" srOnly={hidden ?? false}>
-        {label}
-      </chakra.label>
+    <ChakraField.Root id={htmlFor} {...root}>
+      <ChakraField.Label srOnly={hidden ?? false}>{label}</ChakraField.Label>
       {children}
-    </Box>
+    </ChakraField.Root>
   );
 }
 
 /** A labeled text input. `grow` takes the width that is left in a row. */
-export function Field({
-  label,
-  grow,
-  ...input
-}: { label: ReactNode; grow?: boolean } & ComponentProps<typeof Input>) {
+export function Field({ label, grow, ...input }: { label: ReactNode; grow?: boolean } & InputProps) {
   const id = useId();
   return (
     <Labeled label={label} htmlFor={id} {...(grow ? { flex: "1", minW: "140px" } : {})}>

@@ -1,4 +1,5 @@
-import { chakra } from "@chakra-ui/react";
+import { FileUpload } from "@chakra-ui/react";
+import { Button } from "./button.tsx";
 
 /** A file to read; the same one can be chosen again. */
 export function FileChoice({
@@ -11,21 +12,18 @@ export function FileChoice({
   onChoose: (file: File) => void;
 }) {
   return (
-    <chakra.label fontSize="13px" color="quiet" display="block">
-      {label}
-      <chakra.input
-        type="file"
-        accept={accept}
-        display="block"
-        fontSize="14px"
-        minH="40px"
-        color="ink"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) onChoose(file);
-          e.target.value = "";
-        }}
-      />
-    </chakra.label>
+    <FileUpload.Root
+      accept={accept}
+      // What a file is called and what is in it is told by who reads it.
+      onFileChange={({ acceptedFiles, rejectedFiles }) => {
+        const file = acceptedFiles[0] ?? rejectedFiles[0]?.file;
+        if (file) onChoose(file);
+      }}
+    >
+      <FileUpload.HiddenInput aria-label={label} />
+      <FileUpload.Trigger asChild>
+        <Button>{label}</Button>
+      </FileUpload.Trigger>
+    </FileUpload.Root>
   );
 }

@@ -64,9 +64,6 @@ export interface JobContextValue extends EntryContextValue {
   walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;
   /** Ends that walk. */
   stopWalk: () => void;
-  /** Figure whose working stands in the margin. */
-  focusKey: string | null;
-  setFocusKey: (key: string) => void;
   setReason: (reason: string) => void;
 }
 
@@ -79,6 +76,12 @@ export function useEntry(): EntryContextValue {
   if (!value) throw new Error("a field stands outside its job");
   return value;
 }
+
+/** Figure whose working stands in the margin. Apart from the rest: it moves with the keyboard, and only figures show it. */
+export const FocusContext = createContext<{ focusKey: string | null; setFocusKey: (key: string) => void }>({
+  focusKey: null,
+  setFocusKey: () => undefined,
+});
 
 /** Tells whether a newer plan is being worked. Apart from the rest: it changes twice with every plan, and few show it. */
 export interface WorkingState {

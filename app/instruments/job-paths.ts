@@ -6,6 +6,9 @@ export const machinePath = (jobId: string, piece: number, step?: { op: AnyKey; i
 
 export const recordPath = (jobId: string, piece: number): string => `/jobs/${jobId}/record/${piece}`;
 
+/** Where the conditions of a cut are made a person's own. */
+export const yoursPath = (jobId: string, key: AnyKey): string => `/jobs/${jobId}/cuts/${keySlug(key)}/yours`;
+
 /** The piece an address names; null where it names none, or what is no piece. */
 export function pieceOf(param: string | undefined): number | null {
   const asked = param !== undefined && /^\d{1,4}$/.test(param) ? Number(param) : 0;

@@ -1,6 +1,6 @@
 import { cleanup, render } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
-import { type KeyActions, useKeyboard } from "./keyboard.ts";
+import { type KeyActions, keysHere, useKeyboard } from "./keyboard.ts";
 
 function Keys({
   actions,
@@ -28,10 +28,10 @@ describe("keys of a view", () => {
   const setUp = (single = true) => {
     const done: string[] = [];
     const actions: KeyActions = {
-      "3": () => done.push("3"),
-      j: () => done.push("j"),
-      " ": () => done.push("cut"),
-      "Ctrl+z": () => done.push("undo"),
+      "3": ["stations", () => done.push("3")],
+      j: ["step", () => done.push("j")],
+      " ": ["cut done", () => done.push("cut")],
+      "Ctrl+z": ["undo", () => done.push("undo")],
     };
     const { getByLabelText } = render(
       <Keys actions={actions} single={single} onInstrument={(text) => done.push(`read ${text}`)} />,
@@ -54,6 +54,26 @@ describe("keys of a view", () => {
     dialog.remove();
     press("j");
     expect(done).toEqual(["j"]);
+  });
+
+  test("the keys that act are those of the layers on the page, the newest first, and none of a layer that left", () => {
+    setUp();
+    const { unmount } = render(
+      <Keys
+        actions={{ a: ["add", () => undefined], k: ["step", () => undefined] }}
+        single
+        onInstrument={() => undefined}
+      />,
+    );
+    expect(keysHere()).toEqual([
+      { keys: ["a"], what: "add" },
+      { keys: ["k", "j"], what: "step" },
+      { keys: ["3"], what: "stations" },
+      { keys: [" "], what: "cut done" },
+      { keys: ["Ctrl+z"], what: "undo" },
+    ]);
+    unmount();
+    expect(keysHere().map((k) => k.what)).not.toContain("add");
   });
 
   test("a lone digit is a station, a burst ending in Enter is an instrument", () => {
@@ -108,7 +128,11 @@ describe("keys of a view", () => {
 
   test("nothing behind an open dialog hears a key, of whichever kind the dialog is", () => {
     const { done } = setUp();
-    for (const html of ["<dialog open></dialog>", '<div role="dialog" data-state="open"></div>']) {
+    for (const html of [
+      "<dialog open></dialog>",
+      '<div role="dialog" data-state="open"></div>',
+      '<div role="menu" data-state="open"></div>',
+    ]) {
       document.body.insertAdjacentHTML("beforeend", html);
       space(1, 80, 500);
       document.body.lastElementChild!.remove();

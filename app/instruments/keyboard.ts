@@ -1,18 +1,30 @@
-import { useEffect, useEffectEvent } from "react";
+import { useEffect, useEffectEvent, useRef } from "react";
 import { deliberatePress } from "./deliberate-press.ts";
 
 /** Digits that come this close together come from an instrument that types, ms. */
 const burstGap = 30;
 
-export type KeyActions = { [key: string]: () => void };
+/** What a key does, in words and in deed. */
+export type KeyActions = { [key: string]: [what: string, act: () => void] };
+
+/** Keys that act at this moment, newest layer first. */
+const layers: (() => KeyActions)[] = [];
+
+/** All keys that act here and now, those that do the same together. */
+export function keysHere(): { keys: string[]; what: string }[] {
+  const found = new Map<string, string[]>();
+  for (const layer of layers)
+    for (const [key, [what]] of Object.entries(layer())) found.set(what, [...(found.get(what) ?? []), key]);
+  return [...found].map(([what, keys]) => ({ keys, what }));
+}
 
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-/** Behind an open dialog no key acts: it hears them itself. */
+/** Behind an open dialog or menu no key acts: it hears them itself. */
 const dialogOpen = (): boolean =>
-  document.querySelector('dialog[open], [role="dialog"][data-state="open"]') !== null;
+  document.querySelector('dialog[open], :is([role="dialog"], [role="menu"])[data-state="open"]') !== null;
 
 /**
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.
@@ -24,10 +36,20 @@ export function useKeyboard(
   actions: KeyActions,
   options: { single: boolean; onInstrument: (text: string) => void },
 ): void {
-  const act = useEffectEvent((key: string) => actions[key]?.());
+  const act = useEffectEvent((key: string) => actions[key]?.[1]());
   const has = useEffectEvent((key: string) => key in actions);
   const instrument = useEffectEvent((text: string) => options.onInstrument(text));
+  // Who lists them reads while it is painted, where nothing may be called that belongs to an effect.
+  const listed = useRef(actions);
+  useEffect(() => {
+    listed.current = actions;
+  });
   const { single } = options;
+  useEffect(() => {
+    const layer = () => listed.current;
+    layers.unshift(layer);
+    return () => void layers.splice(layers.indexOf(layer), 1);
+  }, []);
   useEffect(() => {
     let burst = "";
     let lastAt = 0;

@@ -1,13 +1,13 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Alert, type AlertRootProps } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { Severity, Warning } from "../../core/working/index.ts";
 import { Words } from "./words.tsx";
 
-const looks: Record<Severity | "good", { bar: string; ground: string; shape: string; word: string }> = {
-  note: { bar: "accent", ground: "accentSoft", shape: "●", word: "Note" },
-  warn: { bar: "warn", ground: "warnSoft", shape: "▲", word: "Take care" },
-  stop: { bar: "stop", ground: "stopSoft", shape: "■", word: "Stop" },
-  good: { bar: "good", ground: "goodSoft", shape: "✓", word: "Good" },
+const looks: Record<Severity | "good", { status: AlertRootProps["status"]; shape: string; word: string }> = {
+  note: { status: "info", shape: "●", word: "Note" },
+  warn: { status: "warning", shape: "▲", word: "Take care" },
+  stop: { status: "error", shape: "■", word: "Stop" },
+  good: { status: "success", shape: "✓", word: "Good" },
 };
 
 /** A boxed message: never by color alone, always with a shape and a word. */
@@ -20,23 +20,15 @@ export function Notice({
   children: ReactNode;
   role?: "alert" | "status";
 }) {
-  const look = looks[severity];
+  const { status, shape, word } = looks[severity];
   return (
-    <Box
-      role={role}
-      borderLeftWidth="5px"
-      borderColor={look.bar}
-      bg={look.ground}
-      px="12px"
-      py="8px"
-      my="6px"
-    >
-      <chakra.span color={look.bar} fontWeight="700" mr="8px">
-        <span aria-hidden="true">{look.shape} </span>
-        {look.word}.
-      </chakra.span>
-      {children}
-    </Box>
+    <Alert.Root status={status} role={role}>
+      <Alert.Indicator>
+        <span aria-hidden="true">{shape} </span>
+        {word}.
+      </Alert.Indicator>
+      <Alert.Content>{children}</Alert.Content>
+    </Alert.Root>
   );
 }
 

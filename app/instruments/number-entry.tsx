@@ -120,7 +120,8 @@ interface NumberEntryProps<T> {
   path: string;
   kind: EntryKind<T>;
   value: T | null;
-  hideLabel?: boolean;
+  /** Its label for those only who cannot see it, always or from a width on. */
+  hideLabel?: boolean | { base: boolean; md: boolean };
   width?: string;
   /** Whether the field may stay empty without a word. */
   optional?: boolean;
@@ -128,6 +129,8 @@ interface NumberEntryProps<T> {
   terse?: boolean;
   /** Only the field itself, its label for those who cannot see it; it still says what is wrong. */
   bare?: boolean;
+  /** Says nothing while what is typed is understood. */
+  onlyProblems?: boolean;
   /** Takes the keyboard when it appears. */
   fresh?: boolean;
 }
@@ -149,6 +152,7 @@ function NumberEntryField<T>({
   optional,
   terse,
   bare,
+  onlyProblems = bare ?? false,
   fresh,
 }: NumberEntryProps<T>) {
   const { kept, unit, drafts, keepDraft, typing, preview } = useEntry();
@@ -159,9 +163,12 @@ function NumberEntryField<T>({
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const shown = value === null ? "" : kind.show(value, unit);
   // What was sent stands here until it shows; what the browser did not keep stays, and leaving the field sends it again.
-  const [sent, setSent] = useState<{ text: string; over: T | null; unit: LengthUnit } | null>(null);
+  const [sent, setSent] = useState<{ text: string; over: T | null | undefined; unit: LengthUnit } | null>(
+    null,
+  );
   const refused = submit.answer !== undefined && !submit.answer.ok && !submit.lost && !submit.busy;
-  const underWay = sent && sent.over === value && sent.unit === unit && !refused ? sent.text : null;
+  const stands = submit.lost || (sent?.over === value && !refused);
+  const underWay = sent && sent.unit === unit && stands ? sent.text : null;
   const text = editing?.text ?? draft ?? underWay ?? shown;
   const outcome = text.trim() === "" ? null : kind.parse(text, unit);
   // A kept size is told as it is, not as its text reads that was rounded for the other unit.
@@ -180,7 +187,9 @@ function NumberEntryField<T>({
       return;
     }
     if (draft !== undefined) keepDraft(path, "");
-    setSent(parsed && sameJson(parsed.value, value) ? null : { text: entered, over: value, unit });
+    // Where the plan shows it already it stands over nothing, and is needed only if it is lost.
+    const over = parsed && sameJson(parsed.value, value) ? undefined : value;
+    setSent({ text: entered, over, unit });
     void submit.change([{ path, from, to: parsed ? parsed.value : null } as Change]);
   };
   const left = useEffectEvent(() => {
@@ -260,10 +269,10 @@ function NumberEntryField<T>({
         fontSize="12.5px"
         maxW="max(230px, 100%)"
         color={outcome && !outcome.ok ? "stop" : "quiet"}
-        minH={bare ? "0" : "18px"}
+        minH={onlyProblems ? "0" : "18px"}
         role="status"
       >
-        {bare && (outcome === null || outcome.ok) ? null : problem ? (
+        {onlyProblems && (outcome === null || outcome.ok) ? null : problem ? (
           <>
             {outcome && !outcome.ok ? <span aria-hidden="true">■ </span> : null}
             <Words of={problem} />

@@ -35,7 +35,7 @@ export function Pace({ seconds, large = false }: { seconds: number; large?: bool
   }, [running, seconds]);
   useEffect(() => () => void audio.current?.close(), []);
   const toggle = () => {
-    if (!running && typeof AudioContext !== "undefined") audio.current ??= new AudioContext();
+    if (!running && !audio.current && typeof AudioContext !== "undefined") audio.current = new AudioContext();
     setTurns(0);
     setRunning(!running);
   };

@@ -36,8 +36,6 @@ const context: JobContextValue = {
   drafts: {},
   keepDraft: () => undefined,
   preview: () => undefined,
-  focusKey: null,
-  setFocusKey: () => undefined,
   reason: "",
   setReason: () => undefined,
 };

@@ -44,6 +44,8 @@ interface ReadingPadProps {
 
 const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
 
+const noSize = (value: number) => say`A block cannot be ${mm(value)}. Type what the instrument shows.`;
+
 /** Reading entry with a keypad for oily hands. A reading that cannot be is asked about, never swallowed. */
 export function ReadingPad({
   of,
@@ -96,7 +98,7 @@ export function ReadingPad({
       return;
     }
     if (of !== "squareness" && read.value <= 0) {
-      setProblem(say`A block cannot be ${mm(read.value)}. Type what the instrument shows.`);
+      setProblem(noSize(read.value));
       return;
     }
     setProblem(null);

@@ -1,11 +1,11 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box, chakra, Table as ChakraTable } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Input } from "./field.tsx";
 
 /** The heading of a station: what it asks, in large letters. */
 export function StationTitle({ above, children }: { above?: ReactNode; children: ReactNode }) {
   return (
-    <Box mb="12px">
+    <Box mb="8px">
       {above && (
         <chakra.p fontSize="13.5px" color="quiet" fontWeight="600">
           {above}
@@ -18,7 +18,7 @@ export function StationTitle({ above, children }: { above?: ReactNode; children:
 
 export function Section({ title, children }: { title: ReactNode; children: ReactNode }) {
   return (
-    <Box as="section" mt="18px">
+    <Box as="section" mt="14px">
       <chakra.h2 fontSize="14px" color="quiet" mb="6px">
         {title}
       </chakra.h2>
@@ -28,25 +28,29 @@ export function Section({ title, children }: { title: ReactNode; children: React
 }
 
 /** A table that scrolls by itself when it is too wide. */
-export function Table({ head, children, label }: { head: ReactNode[]; children: ReactNode; label: string }) {
+export function Table({
+  head,
+  children,
+  label,
+  maxH,
+}: {
+  head: ReactNode[];
+  children: ReactNode;
+  label: string;
+  /** A long one scrolls by itself on screen; printed it is whole. */
+  maxH?: string;
+}) {
   return (
-    <Box overflowX="auto" tabIndex={0} role="region" aria-label={label}>
-      <chakra.table
-        width="100%"
-        borderCollapse="collapse"
-        fontSize="14.5px"
-        css={{
-          "& td, & th": {
-            padding: "6px 10px 6px 0",
-            borderBottom: "1px solid var(--chakra-colors-rule)",
-            textAlign: "left",
-            verticalAlign: "top",
-          },
-          "& th": { fontSize: "12.5px", color: "var(--chakra-colors-quiet)", fontWeight: 600 },
-        }}
-      >
+    <ChakraTable.ScrollArea
+      overflow="auto"
+      maxH={maxH ? { base: maxH, _print: "none" } : undefined}
+      tabIndex={0}
+      role="region"
+      aria-label={label}
+    >
+      <ChakraTable.Root>
         {head.some((cell) => cell !== "") && (
-          <thead>
+          <ChakraTable.Header>
             <tr>
               {head.map((cell, i) =>
                 cell === "" ? (
@@ -58,11 +62,11 @@ export function Table({ head, children, label }: { head: ReactNode[]; children: 
                 ),
               )}
             </tr>
-          </thead>
+          </ChakraTable.Header>
         )}
-        <tbody>{children}</tbody>
-      </chakra.table>
-    </Box>
+        <ChakraTable.Body>{children}</ChakraTable.Body>
+      </ChakraTable.Root>
+    </ChakraTable.ScrollArea>
   );
 }
 

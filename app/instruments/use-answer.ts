@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { sharing } from "../../core/job/index.ts";
 import type { Plan } from "../../core/plan/index.ts";
 
 /** What is answered about a key of a plan, asked whenever key or plan change; null until it is there. */
@@ -13,7 +14,8 @@ export function useAnswer<K extends string, T>(
     if (!key || !plan) return;
     let current = true;
     void ask(key).then((of) => {
-      if (current) setAnswer({ key, of });
+      // An answer like the last paints nothing anew.
+      if (current) setAnswer((last) => (last ? sharing(last, { key, of }) : { key, of }));
     });
     return () => {
       current = false;

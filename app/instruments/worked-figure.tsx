@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
-import { useJob } from "./job-context.tsx";
+import { type ReactNode, useContext } from "react";
+import { FocusContext } from "./job-context.tsx";
 
 /** A figure a person may doubt: on focus or press its working stands in the margin. */
 export function Worked({ at, children }: { at: string; children: ReactNode }) {
-  const { focusKey, setFocusKey } = useJob();
+  const { focusKey, setFocusKey } = useContext(FocusContext);
   const chosen = focusKey === at;
   return (
     <chakra.button

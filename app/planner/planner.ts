@@ -8,6 +8,8 @@ import {
   costing,
   type CutComparison,
   type DrawingCost,
+  type Glance,
+  glanceOf,
   type PieceStanding,
   piecesOf,
   type Plan,
@@ -20,7 +22,7 @@ import {
   standingOf,
   workingOf,
 } from "../../core/plan/index.ts";
-import { openSolids, type SolidKit } from "../../core/rehearse/index.ts";
+import { openSolids, type SeenPart, seenPart, type SolidKit } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import { answersNews } from "./only-news.ts";
 import type { Working } from "../../core/working/index.ts";
@@ -192,6 +194,14 @@ export const planner = {
     });
     ongoing = here;
     return here.end;
+  },
+  /** What the bench shows of any job: how far it is, and the part as it is seen. The last plan stays what it is. */
+  async glance(inputs: PlanInputs): Promise<{ glance: Glance; picture: SeenPart | null }> {
+    const kit = await (solids ??= openSolids(wasm));
+    return {
+      glance: glanceOf(plan(inputs), inputs.job, inputs.own),
+      picture: seenPart(inputs.job.part, kit),
+    };
   },
   /** Ends the walk that is under way. */
   stopWalk(): void {

@@ -1,4 +1,6 @@
+import type { Job } from "../../core/job/index.ts";
 import type { Plan, PlanInputs } from "../../core/plan/index.ts";
+import type { Record } from "../../core/steps/index.ts";
 import type { JobSession, SessionState } from "../session/job-session.ts";
 
 /** What stations show: decisions and records with the plan made of them, changed together. */
@@ -52,6 +54,11 @@ export class Planning {
   }
 
   readonly shown = (): Shown | null => this.#shown;
+  /** What is shown at this moment: what a press goes by. */
+  readonly inSight = (): { job: Job; records: Record[]; piece: number } => {
+    const { state, piece } = this.#shown ?? { state: this.#session.state, piece: this.#piece };
+    return { job: state.typed, records: state.records, piece };
+  };
   readonly working = (): boolean => this.#planner.working;
   readonly failed = (): string | null => this.#planner.failed;
 

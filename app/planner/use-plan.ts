@@ -4,11 +4,14 @@ import type {
   ComparisonProgress,
   CutComparison,
   DrawingCost,
+  Glance,
   Plan,
+  PlanInputs,
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
 } from "../../core/plan/index.ts";
+import type { SeenPart } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
@@ -46,6 +49,10 @@ export const askRoutes = (
 ): Promise<RouteComparison | null> => thePlanner().routes(Comlink.proxy(onProgress));
 
 export const stopRoutes = (): void => void thePlanner().stopRoutes();
+
+/** What the bench shows of a job that need not be open. */
+export const askGlance = (of: PlanInputs): Promise<{ glance: Glance; picture: SeenPart | null }> =>
+  thePlanner().glance(of);
 
 /** The told steps of the last plan obeyed to the letter; null when stopped. */
 export const askWalk = (onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> =>

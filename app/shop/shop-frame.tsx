@@ -33,7 +33,10 @@ export function ShopFrame({
   const undo = () => {
     if (undos > 0) send({ intent: "undo" });
   };
-  useKeyboard({ "Ctrl+z": undo }, { single: false, onInstrument: () => undefined });
+  useKeyboard(
+    { "Ctrl+z": ["undo a change of the shop", undo] },
+    { single: false, onInstrument: () => undefined },
+  );
   const value: ShopContextValue = {
     mine,
     save: (of, id, from, to) => send({ intent: "save", list: of, id, from, to }),

@@ -2,10 +2,12 @@ import "fake-indexeddb/auto";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import type { Station } from "../../core/plan/index.ts";
 import { newJob } from "../../core/job/index.ts";
 import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
 import { appended, walk } from "../../tests/support/walker.ts";
+import { stationOf } from "../instruments/stations.ts";
 import type { JobContextValue } from "../instruments/job-context.tsx";
 import type { JobIntent } from "../session/intent.ts";
 import { CutsStation } from "./cuts/cuts-station.tsx";
@@ -16,7 +18,7 @@ import { timeAtMachine } from "./record/time-taken.ts";
 import { SetupsStation } from "./setups/setups-station.tsx";
 import { StockStation } from "./stock/stock-station.tsx";
 
-const stations: [name: string, station: ReactNode, firstUse: RegExp][] = [
+const stations: [name: Station, station: ReactNode, firstUse: RegExp][] = [
   ["drawing", <DrawingStation key="d" />, /Choose the material/],
   ["stock", <StockStation key="s" />, /Enter the drawing first/],
   ["setups", <SetupsStation key="p" />, /as soon as the drawing/],
@@ -37,16 +39,30 @@ describe("every station", () => {
     await waitFor(() => expect(document.body.textContent).toMatch(firstUse));
   });
 
+  /** An address of every view: of a setup, of its cut, of a piece. */
+  const before: { [station: string]: string } = {
+    setups: "/bottom.face",
+    cuts: "/bottom.face",
+    record: "/1",
+  };
   const states = stations.flatMap(([name, station]) =>
-    (["mm", "in"] as const).flatMap((unit) => [
-      [name, unit, "planned", station, []] as const,
-      [name, unit, "half cut", station, half] as const,
-    ]),
+    stationOf(name).views.flatMap((view) => {
+      // A face has passes; moves are of features.
+      if (name === "cuts" && view.id === "moves") return [];
+      const path = view.id ? `${name}${before[name] ?? ""}/${view.id}` : name;
+      return [
+        [path, "mm", "planned", station, []] as const,
+        [path, "in", "half cut", station, half] as const,
+      ];
+    }),
   );
-  test.each(states)("%s in %s, %s: no number is missing", async (name, unit, _state, station, records) => {
+  test.each(states)("%s in %s, %s: no number is missing", async (path, unit, _state, station, records) => {
     localStorage.setItem("firm-arbor:unit", unit);
-    render(jobStub(station, { job: cheekBlock(), records: [...records] })(`/jobs/cheek-block/${name}`));
-    await waitFor(() => expect(document.body.textContent.length).toBeGreaterThan(150));
+    render(jobStub(station, { job: cheekBlock(), records: [...records] })(`/jobs/cheek-block/${path}`));
+    await waitFor(() => expect(document.body.textContent.length).toBeGreaterThan(60));
+    // Of tabs the one that the address names is open.
+    const [open] = screen.queryAllByRole("tab", { selected: true });
+    if (path.includes("/")) expect(open?.getAttribute("href")).toBe(`/jobs/cheek-block/${path}`);
     expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/);
     expect(document.querySelectorAll("h1").length).toBe(1);
   });
@@ -74,7 +90,7 @@ describe("the stations do what they say", () => {
   });
 
   test("an own depth is kept with its reason and taken back", async () => {
-    open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
+    open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
     fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "0.5" } });
     fireEvent.change(screen.getByLabelText("Reason"), { target: { value: "chatter" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
@@ -84,7 +100,7 @@ describe("the stations do what they say", () => {
   });
 
   test("a depth the motor cannot take is not applied, and says what would do (M21)", async () => {
-    open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
+    open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
     fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "4.2" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
@@ -117,7 +133,11 @@ describe("the stations do what they say", () => {
       onProgress({ done: 2, of: 7, what: "Two setups" });
       return new Promise((resolve) => (end = resolve));
     };
-    render(jobStub(<SetupsStation />, { job: cheekBlock(), comparison })("/jobs/cheek-block/setups"));
+    render(
+      jobStub(<SetupsStation />, { job: cheekBlock(), comparison })(
+        "/jobs/cheek-block/setups/back.face/ways",
+      ),
+    );
     await screen.findByText(/two setups, 2 of 7 done/);
     end(null);
     fireEvent.click(await screen.findByRole("button", { name: "Work them out" }));

@@ -122,7 +122,7 @@ function SumEntry({
   field,
   read,
   unit,
-  text = read.text,
+  text: typed,
   onType,
 }: {
   field: Field;
@@ -132,6 +132,7 @@ function SumEntry({
   onType: (text: string) => void;
 }) {
   const id = `sum-${field.key}`;
+  const text = typed ?? read.text;
   const said = read.problem ?? read.understood;
   return (
     <Labeled label={field.label} htmlFor={id} mb="4px">

@@ -1,5 +1,10 @@
 import { createSystem, defaultBaseConfig } from "@chakra-ui/react";
+import { button, kbd } from "./button.ts";
 import { dialog } from "./dialog.ts";
+import { checkbox, field, input, nativeSelect, textarea } from "./field.ts";
+import { menu } from "./menu.ts";
+import { tabs } from "./tabs.ts";
+import { alert, progress, skeleton, table } from "./told.ts";
 import { semanticColors, tokens } from "./tokens.ts";
 
 /** Chakra's base (conditions, utilities) with only the tokens this app uses: the whole theme is 170 kB. */
@@ -8,7 +13,8 @@ export const system = createSystem(defaultBaseConfig, {
   preflight: true,
   theme: {
     tokens,
-    slotRecipes: { dialog },
+    recipes: { button, input, kbd, skeleton, textarea },
+    slotRecipes: { alert, checkbox, dialog, field, menu, nativeSelect, progress, table, tabs },
     semanticTokens: { colors: semanticColors },
     breakpoints: { sm: "420px", md: "700px", lg: "1100px", xl: "1500px", "2xl": "1800px" },
   },

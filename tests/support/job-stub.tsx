@@ -34,7 +34,6 @@ export function jobStub(
     const [job, setJob] = useState(first);
     const [records, setRecords] = useState(begin);
     const [drafts, setDrafts] = useState<{ [path: string]: string }>({});
-    const [focusKey, setFocusKey] = useState<string | null>(null);
     const [unit] = useUnit();
     const send = async (intent: JobIntent): Promise<Answer> => {
       await Promise.resolve();
@@ -78,8 +77,6 @@ export function jobStub(
       batch: () => Promise.resolve(batchOf(job, [standingOf(value.plan, records, 1)])),
       cost: () => Promise.resolve(drawingCost(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
-      focusKey,
-      setFocusKey,
       reason: "",
       setReason: () => undefined,
     };
@@ -92,7 +89,12 @@ export function jobStub(
     );
   }
   const Stub = createRoutesStub(
-    ["machine/:piece?/:operation?/:step?", "record/:piece?", ":station?/:operation?"].map((path) => ({
+    [
+      "machine/:piece?/:operation?/:step?",
+      "record/:piece?/:view?",
+      "drawing/:view?",
+      ":station?/:operation?/:view?",
+    ].map((path) => ({
       path: `/jobs/:jobId/${path}`,
       Component: Host,
     })),

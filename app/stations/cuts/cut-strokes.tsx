@@ -26,9 +26,18 @@ import { Worked } from "../../instruments/worked-figure.tsx";
 import { MovesTable } from "./moves-table.tsx";
 
 /** Where the cutter goes, seen from above, and where it stops: pass by pass, or move by move. */
-export function CutStrokes({ setup, operation }: { setup: Setup; operation: Operation }) {
+export function CutStrokes({
+  setup,
+  operation,
+  moves,
+}: {
+  setup: Setup;
+  operation: Operation;
+  /** Each move of a feature with its stops, too. */
+  moves: boolean;
+}) {
   if (isFaceSetup(setup)) return <FaceStrokes setup={setup} />;
-  return operation.by === "face" ? null : <FeatureStrokes setup={setup} operation={operation} />;
+  return operation.by === "face" ? null : <FeatureStrokes setup={setup} operation={operation} told={moves} />;
 }
 
 const sideBySide = {
@@ -73,7 +82,15 @@ function FaceStrokes({ setup }: { setup: FaceSetup }) {
   );
 }
 
-function FeatureStrokes({ setup, operation }: { setup: FeatureSetup; operation: FeatureOperation }) {
+function FeatureStrokes({
+  setup,
+  operation,
+  told,
+}: {
+  setup: FeatureSetup;
+  operation: FeatureOperation;
+  told: boolean;
+}) {
   const { job } = useJob();
   const { machine } = useEquipment();
   const { movesOf } = useDrawnSetup(setup);
@@ -86,10 +103,10 @@ function FeatureStrokes({ setup, operation }: { setup: FeatureSetup; operation: 
         setup={setup}
         operation={operation}
         at={at}
-        maxHeight="400px"
+        maxHeight={told ? "300px" : "400px"}
         saveAs={`${fileName(job.name)}-${operation.key.replace("/", "-")}`}
       />
-      {machine && <MovesTable moves={moves} machine={machine} at={at} onAt={setAt} />}
+      {machine && told && <MovesTable moves={moves} machine={machine} at={at} onAt={setAt} />}
     </Section>
   );
 }

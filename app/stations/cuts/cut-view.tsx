@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
+import { useLocation, useNavigate } from "react-router";
 import type { CutComparison } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import {
@@ -12,10 +13,12 @@ import {
 import { settingsNear } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { yoursPath } from "../../instruments/job-paths.ts";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
-import { Warnings } from "../../instruments/notice.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Section, StationTitle } from "../../instruments/section.tsx";
+import { useStationView } from "../../instruments/station-views.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { useEquipment } from "../../instruments/use-equipment.ts";
@@ -29,71 +32,108 @@ import { goesRound } from "./goes-round.ts";
 import { OwnConditions } from "./own-conditions.tsx";
 import { Ways } from "./ways.tsx";
 
-/** One operation: with what, how fast, how deep, where the cutter goes, and what else could be done. */
+/** One operation: with what, how fast, how deep, where the cutter goes; what limits it; what else could be done. */
 export function CutView({ setup, operation }: { setup: Setup; operation: Operation }) {
-  const { plan, shop, compare, unit } = useJob();
+  const { job, plan, shop, compare, unit } = useJob();
+  const view = useStationView("cuts");
   const comparison = useAnswer(operation.key, plan, compare);
   const own = useOverrides(operation.key);
+  const navigate = useNavigate();
+  const [single] = useSingleKeys();
+  useKeyboard(
+    {
+      o: [
+        "own depth of a pass",
+        () => void navigate(yoursPath(job.id, operation.key), { state: { own: true } }),
+      ],
+    },
+    { single: single === "on", onInstrument: () => undefined },
+  );
   const { cut, task } = operation;
   const face = operation.by === "face";
   const cutter = shop.cutters.find((c) => c.id === cutterOf(operation));
+  const title = (
+    <StationTitle
+      above={`Cut of ${setupPlace(setup, plan)} · ${face ? `${operation.face} face${operation.sized ? "" : ", to clean up"}` : `the ${setup.at.up} up`}`}
+    >
+      {face ? (
+        <>
+          {cutter?.name}, <Figure of={mm(operation.from)} /> to <Figure of={mm(operation.to)} />
+        </>
+      ) : (
+        <>
+          <Words of={operation.title} />, {operation.toolName}
+        </>
+      )}
+    </StationTitle>
+  );
+  if (view === "moves")
+    return (
+      <>
+        {title}
+        <CutStrokes setup={setup} operation={operation} moves />
+      </>
+    );
+  if (view === "limits")
+    return (
+      <>
+        {title}
+        {cut && task ? (
+          <Box
+            display="grid"
+            gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.25fr) minmax(0, 1fr)" }}
+            gap="0 24px"
+          >
+            <Section title="What the limits leave">
+              {comparison ? <LimitsChart comparison={comparison} unit={unit} /> : <Waiting height={330} />}
+            </Section>
+            <Box>
+              <Section title="Share of each limit used">
+                {comparison ? <LimitShares comparison={comparison} /> : <Waiting height={120} />}
+              </Section>
+              <Section title="Speeds of the machine">
+                {comparison ? (
+                  <SpeedsChart comparison={comparison} cut={cut} unit={unit} />
+                ) : (
+                  <Waiting height={200} />
+                )}
+              </Section>
+            </Box>
+          </Box>
+        ) : (
+          <Notice severity="note">Nothing of this operation is chosen by limits: it goes as told.</Notice>
+        )}
+      </>
+    );
+  if (view === "yours")
+    return (
+      <>
+        {title}
+        <YourConditions operation={operation} comparison={comparison} />
+        {isFaceSetup(setup) && face ? (
+          <Section title="Cutters in the shop for this cut">
+            {comparison ? (
+              <CutterRanking
+                comparison={comparison}
+                chosen={operation.cut.cutter}
+                onChoose={(id) => own.set([["cutter", id]], "")}
+              />
+            ) : (
+              <Waiting height={160} />
+            )}
+          </Section>
+        ) : (
+          !face && <Ways operation={operation} />
+        )}
+      </>
+    );
   return (
     <>
-      <StationTitle
-        above={`Cut of ${setupPlace(setup, plan)} · ${face ? `${operation.face} face${operation.sized ? "" : ", to clean up"}` : `the ${setup.at.up} up`}`}
-      >
-        {face ? (
-          <>
-            {cutter?.name}, <Figure of={mm(operation.from)} /> to <Figure of={mm(operation.to)} />
-          </>
-        ) : (
-          <>
-            <Words of={operation.title} />, {operation.toolName}
-          </>
-        )}
-      </StationTitle>
+      {title}
       <WhySo operation={operation} />
       <CutFigures setup={setup} operation={operation} />
       <Warnings of={face ? operation.cut.warnings : operation.warnings} />
-      <YourConditions operation={operation} comparison={comparison} />
-      <CutStrokes setup={setup} operation={operation} />
-      {cut && task && (
-        <Box
-          display="grid"
-          gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.25fr) minmax(0, 1fr)" }}
-          gap="0 24px"
-        >
-          <Section title="What the limits leave">
-            {comparison ? <LimitsChart comparison={comparison} unit={unit} /> : <Waiting height={330} />}
-          </Section>
-          <Box>
-            <Section title="Share of each limit used">
-              {comparison ? <LimitShares comparison={comparison} /> : <Waiting height={120} />}
-            </Section>
-            <Section title="Speeds of the machine">
-              {comparison ? (
-                <SpeedsChart comparison={comparison} cut={cut} unit={unit} />
-              ) : (
-                <Waiting height={200} />
-              )}
-            </Section>
-          </Box>
-        </Box>
-      )}
-      {isFaceSetup(setup) && face && (
-        <Section title="Cutters in the shop for this cut">
-          {comparison ? (
-            <CutterRanking
-              comparison={comparison}
-              chosen={operation.cut.cutter}
-              onChoose={(id) => own.set([["cutter", id]], "")}
-            />
-          ) : (
-            <Waiting height={160} />
-          )}
-        </Section>
-      )}
-      {!face && <Ways operation={operation} />}
+      <CutStrokes setup={setup} operation={operation} moves={false} />
     </>
   );
 }
@@ -136,12 +176,11 @@ function YourConditions({
 }) {
   const { shop } = useJob();
   const { machine } = useEquipment();
-  const [single] = useSingleKeys();
   const depthField = useRef<HTMLInputElement>(null);
-  useKeyboard(
-    { o: () => depthField.current?.focus() },
-    { single: single === "on", onInstrument: () => undefined },
-  );
+  const { state } = useLocation() as { state: { own?: boolean } | null };
+  useEffect(() => {
+    if (state?.own) depthField.current?.focus();
+  }, [state]);
   const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   const { task, key } = operation;
   const set = conditionsOf(operation);

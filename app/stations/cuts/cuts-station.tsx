@@ -1,9 +1,10 @@
 import { useParams } from "react-router";
-import { keyFromSlug, setupWith } from "../../../core/route/index.ts";
+import { keyFromSlug, keySlug, setupWith } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
-import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
+import { ReasonLine, StationTitle } from "../../instruments/section.tsx";
+import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { StandIns } from "../../instruments/stand-ins.tsx";
 import { Words } from "../../instruments/words.tsx";
 import { CutView } from "./cut-view.tsx";
@@ -11,6 +12,7 @@ import { CutView } from "./cut-view.tsx";
 /** With what, how fast, how deep? */
 export function CutsStation() {
   const { job, plan, reason, setReason } = useJob();
+  const view = useStationView("cuts");
   const key = keyFromSlug(useParams().operation);
   const asked = setupWith(plan.setups, key);
   const setup = asked ?? plan.setups[0];
@@ -40,10 +42,18 @@ export function CutsStation() {
         <Notice severity="note">That cut is no longer in the plan; this is the first one.</Notice>
       )}
       <StandIns />
-      <CutView key={operation.key} setup={setup} operation={operation} />
-      <Section title="All cuts of the job, in order">
-        <OperationsTable label="All cuts" setups={plan.setups} chosen={operation.key} />
-      </Section>
+      <StationViews
+        station="cuts"
+        without={operation.by === "face" || operation.by === "hand" ? ["moves"] : []}
+        title={view === "all" ? "With what, how fast, how deep?" : null}
+        to={(to) => `/jobs/${job.id}/cuts/${keySlug(operation.key)}${to && `/${to}`}`}
+      >
+        {view === "all" ? (
+          <OperationsTable label="All cuts" setups={plan.setups} chosen={operation.key} />
+        ) : (
+          <CutView key={operation.key} setup={setup} operation={operation} />
+        )}
+      </StationViews>
     </>
   );
 }

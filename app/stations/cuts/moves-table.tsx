@@ -46,7 +46,7 @@ export function MovesTable({
   };
   return (
     <>
-      <Table label="Moves of this operation" head={["", "do", "X", "Y", "Z", "how", "within"]}>
+      <Table label="Moves of this operation" maxH="420px" head={["", "do", "X", "Y", "Z", "how", "within"]}>
         {shown.map((move) => (
           <chakra.tr
             key={move.number}

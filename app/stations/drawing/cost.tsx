@@ -3,6 +3,7 @@ import { costKey } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { faceSetupsOf, featureSetupsOf, type Setup } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
@@ -18,7 +19,19 @@ export function Cost() {
   const cost = useAnswer("cost", plan, askCost);
   const faces = faceSetupsOf(plan.setups);
   const cutIn = featureSetupsOf(plan.setups);
-  if (!cost || (cost.features.length === 0 && cost.savings.length === 0)) return null;
+  if (plan.target === null)
+    return (
+      <Notice severity="note">
+        What the drawing costs is worked out once it is whole: material, three sizes, and what is drawn into
+        it.
+      </Notice>
+    );
+  if (!cost)
+    return (
+      <chakra.p role="status" color="quiet">
+        Working out what the drawing costs…
+      </chakra.p>
+    );
   return (
     <Section title="What the drawing costs">
       {cost.features.length > 0 && (

@@ -32,25 +32,36 @@ type State =
   | { at: "refused"; reason: Phrase; suggestion: Phrase }
   | { at: "read"; name: string; drawing: DxfDrawing };
 
-/** Closed shapes of a DXF file become features, each after the person said so. */
-export function DxfImport({ site }: { site: Site }) {
+/** A DXF file that is read: where it stands, and how to read another. */
+export function useDxfFile() {
   const [state, setState] = useState<State>({ at: "none" });
-  const read = async (file: File) => {
-    setState({ at: "reading" });
-    // Too large to be read is told without reading it.
-    const text = file.size > largestDxf ? "0".repeat(largestDxf + 1) : await file.text();
-    const outcome = await readDxfFile(text);
-    setState(
-      outcome.ok
-        ? { at: "read", name: file.name, drawing: outcome.value }
-        : { at: "refused", reason: outcome.reason, suggestion: outcome.suggestion },
-    );
+  return {
+    state,
+    close: () => setState({ at: "none" }),
+    read: async (file: File) => {
+      setState({ at: "reading" });
+      // Too large to be read is told without reading it.
+      const text = file.size > largestDxf ? "0".repeat(largestDxf + 1) : await file.text();
+      const outcome = await readDxfFile(text);
+      setState(
+        outcome.ok
+          ? { at: "read", name: file.name, drawing: outcome.value }
+          : { at: "refused", reason: outcome.reason, suggestion: outcome.suggestion },
+      );
+    },
   };
+}
+type DxfFile = ReturnType<typeof useDxfFile>;
+
+export const DxfChoice = ({ file }: { file: DxfFile }) => (
+  <FileChoice label="Read a DXF file" accept=".dxf" onChoose={(chosen) => void file.read(chosen)} />
+);
+
+/** Closed shapes of a DXF file become features, each after the person said so. */
+export function DxfShapes({ file: { state, close }, site }: { file: DxfFile; site: Site }) {
+  if (state.at === "none") return null;
   return (
     <Section title="Outlines from a DXF file">
-      <Box className="no-print">
-        <FileChoice label="Read a DXF file" accept=".dxf" onChoose={(file) => void read(file)} />
-      </Box>
       {state.at === "reading" && <p role="status">Reading the file…</p>}
       {state.at === "refused" && (
         <Notice severity="warn" role="alert">
@@ -58,13 +69,7 @@ export function DxfImport({ site }: { site: Site }) {
         </Notice>
       )}
       {state.at === "read" && (
-        <Shapes
-          key={state.name}
-          name={state.name}
-          drawing={state.drawing}
-          site={site}
-          onDone={() => setState({ at: "none" })}
-        />
+        <Shapes key={state.name} name={state.name} drawing={state.drawing} site={site} onDone={close} />
       )}
     </Section>
   );

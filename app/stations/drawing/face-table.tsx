@@ -1,9 +1,10 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
 import { leftAlong, type Part } from "../../../core/part/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Check } from "../../instruments/check.tsx";
 import { numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -56,14 +57,12 @@ function Faces({ faces }: { faces: Part["faces"] }) {
               />
             </td>
             <td>
-              <chakra.label display="inline-flex" alignItems="center" gap="6px" minH="36px">
-                <input
-                  type="checkbox"
-                  checked={faces[face].mayStayRaw}
-                  onChange={(event) => void submit.set(`part/faces/${face}/mayStayRaw`, event.target.checked)}
-                />
-                <span>{faces[face].mayStayRaw ? "may" : "clean all over"}</span>
-              </chakra.label>
+              <Check
+                checked={faces[face].mayStayRaw}
+                onCheck={(raw) => void submit.set(`part/faces/${face}/mayStayRaw`, raw)}
+              >
+                {faces[face].mayStayRaw ? "may" : "clean all over"}
+              </Check>
             </td>
           </tr>
         ))}

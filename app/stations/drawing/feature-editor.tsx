@@ -22,6 +22,15 @@ import { PlaceEntry } from "./place-entry.tsx";
 /** Where a feature is kept in the job. */
 export const featurePath = (id: string) => `part/features/byId/${id}`;
 
+/** As many side by side as there is room for: two in the margin. */
+const cells = {
+  display: "grid",
+  gridTemplateColumns: "repeat(auto-fill, minmax(106px, 1fr))",
+  gap: "8px 12px",
+  mt: "6px",
+  alignItems: "end",
+} as const;
+
 /** All that is entered of a feature: its face, its choices, where it lies, its sizes. */
 export function FeatureEditor({
   feature,
@@ -45,12 +54,14 @@ export function FeatureEditor({
   const numbers = feature.numbers as Record<string, number | null>;
   return (
     <>
-      <Box display="flex" gap="10px 14px" flexWrap="wrap" mt="6px" alignItems="flex-start">
+      <Box {...cells}>
         {fields.map(({ key, label, empty, unit }, i) => {
           const shared = {
             label: empty === null ? label : `${label} (empty: ${empty})`,
             optional: empty !== null,
             fresh: fresh && i === 0,
+            width: "100%",
+            terse: true,
           };
           return unit === "length" ? (
             <NumberEntry
@@ -66,13 +77,12 @@ export function FeatureEditor({
               path={`${path}/numbers/${key}`}
               kind={numberEntry(unit)}
               value={numbers[key] ?? null}
-              width="96px"
               {...shared}
             />
           );
         })}
       </Box>
-      <Box display="flex" gap="10px 14px" flexWrap="wrap" mt="6px" alignItems="flex-start">
+      <Box {...cells}>
         {rules.places(feature).map((which) => (
           <PlaceEntry
             key={which}
@@ -84,7 +94,7 @@ export function FeatureEditor({
           />
         ))}
       </Box>
-      <Box display="flex" gap="10px 14px" flexWrap="wrap" mt="6px" alignItems="flex-start">
+      <Box {...cells}>
         <Choice<Face>
           label="On the face"
           value={feature.face}

@@ -1,8 +1,9 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { changeOf } from "../../../core/job/index.ts";
 import { gaps, type Mate, type mateKinds, sizesOfPart } from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Check } from "../../instruments/check.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
@@ -19,10 +20,9 @@ const kindWords: Record<(typeof mateKinds)[number], string> = {
 
 /** What must fit what: a slot on a tongue, a pair drilled together, halves that sum. */
 export function Mates() {
-  const { job } = useJob();
+  const { job, shown } = useJob();
   const submit = useSubmit();
   const { byId, order } = job.part.mates;
-  const sizes = sizesOfPart(job.part);
   const add = () => {
     const id = newId();
     const mate: Mate = {
@@ -35,102 +35,109 @@ export function Mates() {
       outer: true,
       gap: "slide",
     };
+    const now = shown().job;
     void submit.change([
-      changeOf(job, `part/mates/byId/${id}`, mate),
-      changeOf(job, "part/mates/order", [...order, id]),
+      changeOf(now, `part/mates/byId/${id}`, mate),
+      changeOf(now, "part/mates/order", [...now.part.mates.order, id]),
     ]);
   };
-  const takeOut = (id: string) =>
-    void submit.change([
-      changeOf(job, `part/mates/byId/${id}`, null),
-      changeOf(
-        job,
-        "part/mates/order",
-        order.filter((other) => other !== id),
-      ),
-    ]);
   return (
     <Section title="What it must fit">
       <Box as="ul" listStyleType="none">
         {order
           .flatMap((id) => byId[id] ?? [])
-          .map((mate) => {
-            const at = `part/mates/byId/${mate.id}`;
-            const sized = mate.kind === "fits" || mate.kind === "sum";
-            return (
-              <Box
-                as="li"
-                key={mate.id}
-                display="flex"
-                gap="10px 14px"
-                flexWrap="wrap"
-                alignItems="flex-start"
-                borderTopWidth="1px"
-                py="8px"
-              >
-                <Choice
-                  label="They are"
-                  value={mate.kind}
-                  options={Object.entries(kindWords) as [Mate["kind"], string][]}
-                  onChoose={(kind) => void submit.set(`${at}/kind`, kind)}
-                />
-                <TextEntry label="The other part" path={`${at}/other`} value={mate.other} />
-                {sized && (
-                  <>
-                    <Choice
-                      label="Size of this part"
-                      value={sizes.some((s) => s.path === mate.size) ? mate.size : ""}
-                      empty="choose a size"
-                      options={sizes.map((s) => [s.path, s.name] as const)}
-                      onChoose={(size) => void submit.set(`${at}/size`, size)}
-                    />
-                    <NumberEntry
-                      label={mate.kind === "sum" ? "Both together" : "Size of the other"}
-                      path={`${at}/mate`}
-                      kind={dimensionEntry}
-                      value={mate.mate}
-                    />
-                  </>
-                )}
-                {mate.kind === "fits" && (
-                  <>
-                    <Choice
-                      label="This part"
-                      value={mate.outer ? "around" : "into"}
-                      options={[
-                        ["around", "goes around it"],
-                        ["into", "goes into it"],
-                      ]}
-                      onChoose={(way) => void submit.set(`${at}/outer`, way === "around")}
-                    />
-                    <Choice
-                      label="Gap"
-                      value={mate.gap}
-                      options={Object.entries(gaps).map(
-                        ([key, gap]) => [key as Mate["gap"], gap.text] as const,
-                      )}
-                      onChoose={(gap) => void submit.set(`${at}/gap`, gap)}
-                    />
-                    <chakra.label display="inline-flex" alignItems="center" gap="6px" minH="36px" mt="18px">
-                      <input
-                        type="checkbox"
-                        checked={mate.measured}
-                        onChange={(event) => void submit.set(`${at}/measured`, event.target.checked)}
-                      />
-                      <span>measured, not drawn</span>
-                    </chakra.label>
-                  </>
-                )}
-                <Box pt="18px" className="no-print">
-                  <Button onClick={() => takeOut(mate.id)}>Remove</Button>
-                </Box>
-              </Box>
-            );
-          })}
+          .map((mate) => (
+            <MateItem key={mate.id} mate={mate} />
+          ))}
       </Box>
       <Box className="no-print" mt="4px">
         <Button onClick={add}>Add a mate</Button>
       </Box>
     </Section>
+  );
+}
+
+function MateItem({ mate }: { mate: Mate }) {
+  const { job, shown } = useJob();
+  const submit = useSubmit();
+  const sizes = sizesOfPart(job.part);
+  const at = `part/mates/byId/${mate.id}`;
+  const sized = mate.kind === "fits" || mate.kind === "sum";
+  const takeOut = () => {
+    const now = shown().job;
+    void submit.change([
+      changeOf(now, at, null),
+      changeOf(
+        now,
+        "part/mates/order",
+        now.part.mates.order.filter((other) => other !== mate.id),
+      ),
+    ]);
+  };
+  return (
+    <Box
+      as="li"
+      display="flex"
+      gap="10px 14px"
+      flexWrap="wrap"
+      alignItems="flex-start"
+      borderTopWidth="1px"
+      py="8px"
+    >
+      <Choice
+        label="They are"
+        value={mate.kind}
+        options={Object.entries(kindWords) as [Mate["kind"], string][]}
+        onChoose={(kind) => void submit.set(`${at}/kind`, kind)}
+      />
+      <TextEntry label="The other part" path={`${at}/other`} value={mate.other} />
+      {sized && (
+        <>
+          <Choice
+            label="Size of this part"
+            value={sizes.some((s) => s.path === mate.size) ? mate.size : ""}
+            empty="choose a size"
+            options={sizes.map((s) => [s.path, s.name] as const)}
+            onChoose={(size) => void submit.set(`${at}/size`, size)}
+          />
+          <NumberEntry
+            label={mate.kind === "sum" ? "Both together" : "Size of the other"}
+            path={`${at}/mate`}
+            kind={dimensionEntry}
+            value={mate.mate}
+          />
+        </>
+      )}
+      {mate.kind === "fits" && (
+        <>
+          <Choice
+            label="This part"
+            value={mate.outer ? "around" : "into"}
+            options={[
+              ["around", "goes around it"],
+              ["into", "goes into it"],
+            ]}
+            onChoose={(way) => void submit.set(`${at}/outer`, way === "around")}
+          />
+          <Choice
+            label="Gap"
+            value={mate.gap}
+            options={Object.entries(gaps).map(([key, gap]) => [key as Mate["gap"], gap.text] as const)}
+            onChoose={(gap) => void submit.set(`${at}/gap`, gap)}
+          />
+          <Box mt="18px">
+            <Check
+              checked={mate.measured}
+              onCheck={(measured) => void submit.set(`${at}/measured`, measured)}
+            >
+              measured, not drawn
+            </Check>
+          </Box>
+        </>
+      )}
+      <Box pt="18px" className="no-print">
+        <Button onClick={takeOut}>Remove</Button>
+      </Box>
+    </Box>
   );
 }

@@ -42,7 +42,13 @@ export function PlaceEntry({
   const options = placesAlong(axis, others);
   const value = text(place);
   return (
-    <Box display="flex" gap="6px" alignItems="flex-start">
+    <Box
+      gridColumn="1 / -1"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr) minmax(0, 0.9fr)"
+      gap="8px 12px"
+      alignItems="end"
+    >
       <Choice
         label={`Along the ${axis}, from`}
         value={options.some(([v]) => v === value) ? value : ""}
@@ -59,6 +65,8 @@ export function PlaceEntry({
           path={`${path}/at`}
           kind={dimensionEntry}
           value={place.at}
+          width="100%"
+          terse
         />
       )}
     </Box>

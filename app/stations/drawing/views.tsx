@@ -1,25 +1,29 @@
 import { Box } from "@chakra-ui/react";
-import { Fragment, type ReactNode, useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
 import { type Axis, axesAcross, axisNames, facesOf } from "../../../core/frame/index.ts";
 import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
-import { type Dimension, dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
+import { dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { useSharing } from "../../instruments/use-sharing.ts";
 import { figureAsDxf } from "../../planner/use-dxf.ts";
 import { featurePath } from "./feature-editor.tsx";
-import type { Spot } from "./features.tsx";
+import { axisWords } from "./understood-sizes.tsx";
+import type { Spot } from "./use-features.ts";
 
-const axisWords: Record<Axis, string> = { length: "Length", width: "Width", height: "Height" };
+/** Widths at a desk, px: of the views at most, and of the sheet beside drawers and margin. */
+const viewsWidth = 720;
+const sheetWidth = 826;
 const zooms = [1, 1.5, 2, 3] as const;
 
 /**
- * The part in three linked views, its dimensions typed where they stand. A feature pointed at lights up in all of them;
- * pressed it opens, and its sizes are typed on the drawing too.
+ * The sheet with the part in three linked views, its dimensions typed where they stand. A feature pointed at lights up in all of
+ * them; pressed it opens, and its places are typed on the drawing too. An empty place pressed is where the next feature goes.
  */
 export function Views({
   site,
@@ -28,6 +32,10 @@ export function Views({
   onOpen,
   onSpot,
   saveAs,
+  add,
+  read,
+  beside,
+  foot,
 }: {
   site: Site;
   cutouts: readonly DrawnCutout[];
@@ -35,6 +43,14 @@ export function Views({
   onOpen: (id: string) => void;
   onSpot: (spot: Spot) => void;
   saveAs: string;
+  /** Adds a feature, first of the tools. */
+  add: ReactNode;
+  /** Reads a file, among the tools. */
+  read: ReactNode;
+  /** What stands over the right view, where nothing is drawn; under the views where there is no room for it. */
+  beside: ReactNode;
+  /** The title block. */
+  foot: ReactNode;
 }) {
   const { job, unit } = useJob();
   const [pointed, setPointed] = useState<string | null>(null);
@@ -42,11 +58,18 @@ export function Views({
   const [section, setSection] = useState<Axis | "none">("none");
   const cut = cutouts.find((c) => c.id === open?.id);
   // Pointing at a feature draws nothing anew but what lights up.
-  const { figure, entries, views, placed } = useMemo(
+  const drawn = useMemo(
     () => threeViews(site, cutouts, open && { face: open.face, places: placesOf(open, site) }),
     [site, cutouts, open],
   );
+  const { views } = drawn;
+  const figure = useSharing(drawn.figure);
+  const entries = useSharing(drawn.entries);
+  const placed = useSharing(drawn.placed);
   const { part } = job;
+  /** Beside the top view nothing is drawn over the right one, px of the sheet at a desk. */
+  const free = sheetWidth - (views[0]!.beyond / figure.width) * viewsWidth - 28;
+  const roomBeside = zoom === 1 && free >= 200;
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
     const box = cut?.cutout.box[axis];
@@ -67,89 +90,88 @@ export function Views({
       said: `on the ${found.face} face, ${showDimension(first, unit)} from the ${facesOf(a)[0]} and ${showDimension(second, unit)} from the ${facesOf(b)[0]}`,
     });
   };
-  const blockEntries = part.shaft === null && (
-    <>
-      {axisNames.map((axis) => (
-        <Box
-          key={axis}
-          position={{ base: "static", md: "absolute" }}
-          style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
-          transform={{
-            base: "none",
-            md: axis === "length" ? "translate(-50%, 4px)" : "translate(-100%, -50%)",
-          }}
-          bg={{ base: "transparent", md: "ground" }}
-          px="4px"
-          width={{ base: "auto", md: axis === "length" ? "300px" : "150px" }}
-        >
-          <NumberEntry
-            label={axisWords[axis]}
-            path={`part/sizes/${axis}`}
-            kind={dimensionEntry}
-            value={part.sizes[axis]}
-            width={axis === "length" ? "190px" : "138px"}
-          />
-        </Box>
-      ))}
-    </>
-  );
   return (
-    <Box mt="10px">
-      <Box display="flex" gap="8px" flexWrap="wrap" alignItems="flex-end" mb="4px" className="no-print">
+    <Box>
+      <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" mb="8px" className="no-print">
+        {add}
+        <Box flex="1" />
         <Choice
           label="Section"
+          hideLabel
           value={section}
           options={[
-            ["none", "none"],
-            ...axisNames.map(
-              (axis) => [axis, `across the ${axis}${cut ? `, through ${cut.name}` : ""}`] as const,
-            ),
+            ["none", "no section"],
+            ...axisNames.map((axis) => [axis, `across the ${axis}${cut ? `, at ${cut.name}` : ""}`] as const),
           ]}
           onChoose={setSection}
         />
         <Choice
           label="Zoom"
+          hideLabel
           value={String(zoom)}
           options={zooms.map((z) => [String(z), `${z * 100} %`] as const)}
           onChoose={(z) => setZoom(Number(z) as (typeof zooms)[number])}
         />
-        <Button onClick={() => window.print()}>Print</Button>
+        {read}
         <Button
           onClick={() =>
             void figureAsDxf(figure, unit).then((text) => download(`${saveAs}.dxf`, text, "image/vnd.dxf"))
           }
         >
-          Save the views as DXF
+          Save as DXF
         </Button>
+        <Button onClick={() => window.print()}>Print</Button>
       </Box>
-      <Box
-        overflow={zoom === 1 ? "visible" : "auto"}
-        maxH={zoom === 1 ? "none" : "70vh"}
-        borderWidth={zoom === 1 ? "0" : "1px"}
-      >
-        <Box maxW={zoom === 1 ? "700px" : "none"} width={`${zoom * 100}%`} pb={{ base: "0", md: "8px" }}>
-          <FigureView
-            figure={figure}
-            saveAs={saveAs}
-            lit={pointed ?? open?.id ?? null}
-            onPoint={setPointed}
-            onChoose={onOpen}
-            onSpot={press}
-            over={
-              <Box display={{ base: "grid", md: "block" }} gap="8px">
-                {blockEntries}
-                {open && (
-                  <OnTheViews
-                    feature={open}
-                    name={cut?.name ?? ""}
-                    left={((views[0]!.beyond + figure.width * 0.17) / figure.width) * 100}
-                    placed={placed}
-                  />
-                )}
-              </Box>
-            }
-          />
+      <Box borderWidth="2px" borderColor="ink" position="relative">
+        <Box overflow={zoom === 1 ? "visible" : "auto"} maxH={zoom === 1 ? "none" : "70vh"} px="8px">
+          <Box maxW={zoom === 1 ? `${viewsWidth}px` : "none"} width={`${zoom * 100}%`}>
+            <FigureView
+              figure={figure}
+              saveAs={saveAs}
+              lit={pointed ?? open?.id ?? null}
+              onPoint={setPointed}
+              onChoose={onOpen}
+              onSpot={press}
+              over={
+                <Box display={{ base: "grid", md: "block" }} gap="8px">
+                  {part.shaft === null &&
+                    axisNames.map((axis) => (
+                      <Box
+                        key={axis}
+                        position={{ base: "static", md: "absolute" }}
+                        style={{ left: `${entries[axis].x * 100}%`, top: `${entries[axis].y * 100}%` }}
+                        transform={{ base: "none", md: "translate(-50%, -18px)" }}
+                      >
+                        <NumberEntry
+                          label={axisWords[axis]}
+                          path={`part/sizes/${axis}`}
+                          kind={dimensionEntry}
+                          value={part.sizes[axis]}
+                          width="108px"
+                          terse
+                          hideLabel={{ base: false, md: true }}
+                        />
+                      </Box>
+                    ))}
+                  {open && <Places feature={open} name={cut?.name ?? ""} placed={placed} />}
+                </Box>
+              }
+            />
+          </Box>
         </Box>
+        <Box
+          position={{ base: "static", md: roomBeside ? "absolute" : "static" }}
+          top="10px"
+          right="12px"
+          width={{ base: "auto", md: roomBeside ? `${Math.min(300, free)}px` : "auto" }}
+          maxH={{ md: roomBeside ? "45%" : "none" }}
+          overflowY="auto"
+          px={{ base: "8px", md: roomBeside ? "0" : "8px" }}
+          pb="6px"
+        >
+          {beside}
+        </Box>
+        {foot}
       </Box>
       {section !== "none" && (
         <Box maxW="420px" mt="8px">
@@ -188,82 +210,37 @@ function placesOf(feature: Feature, site: Site) {
     });
 }
 
-/** The open feature on the sheet: its place typed at its dimension lines, its sizes beside the top view. */
-function OnTheViews({
+/** The places of the open feature, typed at their dimension lines. */
+function Places({
   feature,
   name,
-  left,
   placed,
 }: {
   feature: Feature;
   name: string;
-  left: number;
   placed: readonly { axis: Axis; x: number; y: number }[];
-}): ReactNode {
-  const rules = rulesOf(feature.kind);
-  const sizes = feature.sizes as Record<string, Dimension | null>;
-  const axes = axesAcross(feature.face);
-  const path = featurePath(feature.id);
-  const entries = rules
-    .fields(feature)
-    .filter(({ unit }) => unit === "length")
-    .slice(0, 5);
-  return (
-    <>
-      {placed.map(({ axis, x, y }) => {
-        const which = axes[0] === axis ? "first" : "second";
-        return (
-          <Box
-            key={axis}
-            display={{ base: "none", md: "block" }}
-            position="absolute"
-            style={{ left: `${x * 100}%`, top: `${y * 100}%` }}
-            transform="translate(-50%, -50%)"
-            className="no-print"
-          >
-            <NumberEntry
-              bare
-              label={`${name}, ${axis}, on the views`}
-              path={`${path}/${which}/at`}
-              kind={dimensionEntry}
-              value={feature[which].at}
-              width="76px"
-            />
-          </Box>
-        );
-      })}
+}) {
+  const [along] = axesAcross(feature.face);
+  return placed.map(({ axis, x, y }) => {
+    const which = along === axis ? "first" : "second";
+    return (
       <Box
-        display={{ base: "none", md: "grid" }}
-        gridTemplateColumns="auto auto"
-        gap="2px 8px"
-        alignItems="center"
+        key={axis}
+        display={{ base: "none", md: "block" }}
         position="absolute"
-        style={{ left: `${left}%`, top: "1%" }}
+        style={{ left: `${x * 100}%`, top: `${y * 100}%` }}
+        transform="translate(-50%, -50%)"
         className="no-print"
-        role="group"
-        aria-label={`${name}, on the views`}
-        fontSize="13px"
       >
-        <Box gridColumn="1 / -1" fontWeight="700" color="accent">
-          {name}
-        </Box>
-        {entries.map(({ key, label, empty }) => (
-          <Fragment key={key}>
-            <Box color="quiet" maxW="130px" lineHeight="1.15">
-              {label}
-            </Box>
-            <NumberEntry
-              bare
-              label={`${label}, on the views`}
-              path={`${path}/sizes/${key}`}
-              kind={dimensionEntry}
-              value={sizes[key] ?? null}
-              width="84px"
-              optional={empty !== null}
-            />
-          </Fragment>
-        ))}
+        <NumberEntry
+          bare
+          label={`${name}, ${axis}, on the views`}
+          path={`${featurePath(feature.id)}/${which}/at`}
+          kind={dimensionEntry}
+          value={feature[which].at}
+          width="76px"
+        />
       </Box>
-    </>
-  );
+    );
+  });
 }

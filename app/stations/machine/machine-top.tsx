@@ -82,7 +82,7 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
           p="10px"
           width={{ base: "100%", md: "auto" }}
         >
-          <Drawers jobId={job.id} plan={plan} piece={piece} onChoose={() => setOpen(false)} />
+          <Drawers jobId={job.id} status={plan.status} piece={piece} onChoose={() => setOpen(false)} />
         </Box>
       )}
     </>

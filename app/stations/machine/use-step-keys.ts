@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { keySlug } from "../../../core/route/index.ts";
 import type { Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { yoursPath } from "../../instruments/job-paths.ts";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
 import type { useWalk } from "./use-walk.ts";
@@ -21,15 +21,18 @@ export function useStepKeys(step: Step, walk: ReturnType<typeof useWalk>, act: (
   const [extraPad, setExtraPad] = useState(false);
   useKeyboard(
     {
-      j: () => walk.move(1),
-      k: () => walk.move(-1),
-      " ": act,
-      m: () => setExtraPad(true),
-      o: () => void navigate(`/jobs/${job.id}/cuts/${keySlug(step.op)}`),
-      Escape: () => {
-        setWrong(false);
-        setExtraPad(false);
-      },
+      j: ["next, previous step", () => walk.move(1)],
+      k: ["next, previous step", () => walk.move(-1)],
+      " ": ["tick the next point, or cut done", act],
+      m: ["take a reading", () => setExtraPad(true)],
+      o: ["own depth of a pass", () => void navigate(yoursPath(job.id, step.op), { state: { own: true } })],
+      Escape: [
+        "close what is open",
+        () => {
+          setWrong(false);
+          setExtraPad(false);
+        },
+      ],
     },
     {
       single: single === "on",

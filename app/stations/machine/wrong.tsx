@@ -1,5 +1,5 @@
-import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef, useState } from "react";
+import { Box, chakra, Dialog, Portal } from "@chakra-ui/react";
+import { useState } from "react";
 import { effective, type StaleCause } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -28,100 +28,89 @@ export function Wrong({
 }) {
   const { records, piece } = useJob();
   const submit = useSubmit();
-  const ref = useRef<HTMLDialogElement>(null);
   const [note, setNote] = useState("");
-  useEffect(() => {
-    ref.current?.showModal();
-  }, []);
   const last = effective(records).findLast((r) => r.piece === piece && "op" in r && r.op !== null);
   return (
-    <chakra.dialog
-      ref={ref}
-      onClose={onClose}
-      aria-labelledby="wrong-title"
-      m="auto"
-      p="20px"
-      bg="ground"
-      color="ink"
-      borderWidth="3px"
-      borderStyle="solid"
-      borderColor="warn"
-      maxW="620px"
-      width="94vw"
-      maxH="92vh"
-      overflowY="auto"
-    >
-      <chakra.h2 id="wrong-title" fontSize="26px" mb="4px">
-        Something is wrong
-      </chakra.h2>
-      <chakra.p fontSize="18px" mb="12px">
-        Spindle off first. Then say what happened in setup {clamping}:
-      </chakra.p>
-      {causes.map(([cause, what, then]) => (
-        <Button
-          key={cause}
-          size="machine"
-          disabled={!begun}
-          onClick={() => onStale(cause)}
-          css={{
-            width: "100%",
-            display: "block",
-            textAlign: "left",
-            marginBottom: "8px",
-            padding: "10px 14px",
-          }}
-        >
-          {what}
-          <chakra.span display="block" fontSize="15px" fontWeight="400">
-            {then}
-          </chakra.span>
-        </Button>
-      ))}
-      {last && (
-        <Button
-          size="machine"
-          onClick={() => {
-            void submit.append({ type: "withdrawn", of: last.id });
-            onClose();
-          }}
-          css={{
-            width: "100%",
-            display: "block",
-            textAlign: "left",
-            marginBottom: "8px",
-            padding: "10px 14px",
-          }}
-        >
-          Take back the last entry
-          <chakra.span display="block" fontSize="15px" fontWeight="400">
-            {lastWords(last)}
-          </chakra.span>
-        </Button>
-      )}
-      <Box display="flex" gap="8px" alignItems="flex-end" mt="6px">
-        <Field
-          label="Note"
-          grow
-          minH="44px"
-          value={note}
-          onChange={(e) => setNote(e.target.value)}
-          maxLength={500}
-        />
-        <Button
-          disabled={!note.trim()}
-          onClick={() => {
-            void submit.append({ type: "note", text: note.trim() });
-            onClose();
-          }}
-          css={{ minHeight: "44px" }}
-        >
-          Keep note
-        </Button>
-      </Box>
-      <Button look="strong" size="machine" onClick={onClose} css={{ marginTop: "12px", width: "100%" }}>
-        Back to the step
-      </Button>
-    </chakra.dialog>
+    // Space does the next step then, and does not open this again.
+    <Dialog.Root open restoreFocus={false} onOpenChange={({ open }) => !open && onClose()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner pt={{ base: "2vh", md: "6vh" }}>
+          <Dialog.Content borderWidth="3px" borderColor="warn" p="20px">
+            <Dialog.Title fontSize="26px" color="ink" fontWeight="700" mb="4px">
+              Something is wrong
+            </Dialog.Title>
+            <chakra.p fontSize="18px" mb="12px">
+              Spindle off first. Then say what happened in setup {clamping}:
+            </chakra.p>
+            {causes.map(([cause, what, then]) => (
+              <Button
+                key={cause}
+                size="machine"
+                disabled={!begun}
+                onClick={() => onStale(cause)}
+                css={{
+                  width: "100%",
+                  display: "block",
+                  textAlign: "left",
+                  marginBottom: "8px",
+                  padding: "10px 14px",
+                }}
+              >
+                {what}
+                <chakra.span display="block" fontSize="15px" fontWeight="400">
+                  {then}
+                </chakra.span>
+              </Button>
+            ))}
+            {last && (
+              <Button
+                size="machine"
+                onClick={() => {
+                  void submit.append({ type: "withdrawn", of: last.id });
+                  onClose();
+                }}
+                css={{
+                  width: "100%",
+                  display: "block",
+                  textAlign: "left",
+                  marginBottom: "8px",
+                  padding: "10px 14px",
+                }}
+              >
+                Take back the last entry
+                <chakra.span display="block" fontSize="15px" fontWeight="400">
+                  {lastWords(last)}
+                </chakra.span>
+              </Button>
+            )}
+            <Box display="flex" gap="8px" alignItems="flex-end" mt="6px">
+              <Field
+                label="Note"
+                grow
+                minH="44px"
+                value={note}
+                onChange={(e) => setNote(e.target.value)}
+                maxLength={500}
+              />
+              <Button
+                disabled={!note.trim()}
+                onClick={() => {
+                  void submit.append({ type: "note", text: note.trim() });
+                  onClose();
+                }}
+                css={{ minHeight: "44px" }}
+              >
+                Keep note
+              </Button>
+            </Box>
+            <Button look="strong" size="machine" onClick={onClose} css={{ marginTop: "12px", width: "100%" }}>
+              Back to the step
+            </Button>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
   );
 }
 

@@ -17,6 +17,7 @@ import { PieceSwitch } from "../../instruments/pieces.tsx";
 import { PersonName } from "../../instruments/person-name.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
@@ -36,34 +37,41 @@ const verdicts: Record<Verdict, { shape: string; words: string; color: string }>
 
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "short", timeStyle: "short" });
 
-/** Is it good? Every required size against its readings, with the log of what happened. */
+/** Is it good? Every required size against its readings; all pieces; what happened; time, notes and files. */
 export function RecordStation() {
+  const { job, plan, piece, records } = useJob();
+  const view = useStationView("record");
+  const good = scrappedIn(records, piece) === null && verdictOf(plan) === "good";
+  return (
+    <StationViews
+      station="record"
+      title={view === "pieces" ? "Is it good?" : null}
+      to={(to) => `${recordPath(job.id, piece)}${to && `/${to}`}`}
+    >
+      {view !== "pieces" && (
+        <>
+          <StationTitle>{good ? "The part is good" : "Is it good?"}</StationTitle>
+          <PieceSwitch to={(of) => `${recordPath(job.id, of)}${view && `/${view}`}`} />
+        </>
+      )}
+      {view === "" && <ThisPiece />}
+      {view === "pieces" && <Pieces />}
+      {view === "log" && <Log />}
+      {view === "files" && <TimeAndFiles />}
+    </StationViews>
+  );
+}
+
+/** Every required size against its readings, and a reading more. */
+function ThisPiece() {
   const { job, plan, piece, records, unit } = useJob();
   const submit = useSubmit();
   const [of, setOf] = useState<ReadingOf>("length");
-  const counted = effective(records);
-  const mine = counted.filter((r) => r.piece === piece);
-  // A change of a decision is of all pieces.
-  const log = counted
-    .filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped")
-    .filter((r) => r.type === "changed" || r.piece === piece);
-  const taken = timeAtMachine(mine);
   const judged = plan.requirements.filter((r) => r.verdict);
   const scrapped = scrappedIn(records, piece);
-  const allGood = !scrapped && verdictOf(plan) === "good";
   const requirement = plan.requirements.find((r) => r.of === of);
-  const save = async (what: "job" | "readings") => {
-    const { exportJobFile, exportReadings } = await files();
-    const text =
-      what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
-    if (text === null) return;
-    if (what === "job") download(`${fileName(job.name)}.firmarbor.json`, text, "application/json");
-    else download(`${fileName(job.name)}-readings.csv`, text, "text/csv");
-  };
   return (
     <>
-      <StationTitle above="Record">{allGood ? "The part is good" : "Is it good?"}</StationTitle>
-      <PieceSwitch to={(of) => recordPath(job.id, of)} />
       {scrapped && (
         <Notice severity="stop">
           Piece {piece} is scrapped: {scrapped.reason || "no reason given"}.
@@ -150,9 +158,60 @@ export function RecordStation() {
           />
         </Box>
       </Section>
+    </>
+  );
+}
 
-      <Pieces />
+/** Changes after the first cut, notes and troubles, newest last. */
+function Log() {
+  const { piece, records } = useJob();
+  // A change of a decision is of all pieces.
+  const log = effective(records)
+    .filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped")
+    .filter((r) => r.type === "changed" || r.piece === piece);
+  return (
+    <>
+      <PersonName />
+      {log.length === 0 ? (
+        <chakra.p color="quiet">No change after the first cut, no note, no trouble.</chakra.p>
+      ) : (
+        <Table label="Log" head={["when", "who", "what", "why"]}>
+          {log.map((r) => (
+            <tr key={r.id}>
+              <td>{when(r.at)}</td>
+              <td>{r.by || "—"}</td>
+              <td>
+                {r.type === "changed"
+                  ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ")
+                  : r.type === "note"
+                    ? r.text
+                    : r.type === "scrapped"
+                      ? "scrapped"
+                      : `zero stale: ${r.cause}`}
+              </td>
+              <td>{"reason" in r ? r.reason || "no reason given" : ""}</td>
+            </tr>
+          ))}
+        </Table>
+      )}
+    </>
+  );
+}
 
+/** How long it took, what to remember, and the files of the job. */
+function TimeAndFiles() {
+  const { job, plan, piece, records } = useJob();
+  const taken = timeAtMachine(effective(records).filter((r) => r.piece === piece));
+  const save = async (what: "job" | "readings") => {
+    const { exportJobFile, exportReadings } = await files();
+    const text =
+      what === "job" ? await exportJobFile(database(), job.id) : await exportReadings(database(), job.id);
+    if (text === null) return;
+    if (what === "job") download(`${fileName(job.name)}.firmarbor.json`, text, "application/json");
+    else download(`${fileName(job.name)}-readings.csv`, text, "text/csv");
+  };
+  return (
+    <>
       <Section title="Time">
         <p>
           {taken ? (
@@ -172,32 +231,6 @@ export function RecordStation() {
 
       <Section title="Notes">
         <TextEntry label="What to remember" path="notes" value={job.notes} lines={3} />
-      </Section>
-
-      <Section title="Log">
-        <PersonName />
-        {log.length === 0 ? (
-          <chakra.p color="quiet">No change after the first cut, no note, no trouble.</chakra.p>
-        ) : (
-          <Table label="Log" head={["when", "who", "what", "why"]}>
-            {log.map((r) => (
-              <tr key={r.id}>
-                <td>{when(r.at)}</td>
-                <td>{r.by || "—"}</td>
-                <td>
-                  {r.type === "changed"
-                    ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ")
-                    : r.type === "note"
-                      ? r.text
-                      : r.type === "scrapped"
-                        ? "scrapped"
-                        : `zero stale: ${r.cause}`}
-                </td>
-                <td>{"reason" in r ? r.reason || "no reason given" : ""}</td>
-              </tr>
-            ))}
-          </Table>
-        )}
       </Section>
 
       <Section title="Files">

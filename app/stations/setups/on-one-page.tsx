@@ -42,8 +42,8 @@ function FeaturePage({ setup, vise }: { setup: FeatureSetup; vise: Vise }) {
 function Page({ setup, sheet }: { setup: Setup; sheet: Figure }) {
   const { job, plan } = useJob();
   return (
-    <Section title="On one page, for the machine (printing prints this page)">
-      <Box maxW="760px" bg="ground" borderWidth="1px" p="14px" className="sheet">
+    <Section title="On one page, for the machine: printing prints this page">
+      <Box maxW={{ base: "640px", _print: "none" }} bg="ground" borderWidth="1px" p="14px" className="sheet">
         <FigureView figure={sheet} saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`} />
       </Box>
     </Section>

@@ -4,8 +4,9 @@ import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { LongWork } from "../../instruments/long-work.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
-import { Section, Table } from "../../instruments/section.tsx";
+import { Table } from "../../instruments/section.tsx";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
@@ -29,25 +30,23 @@ export function RoutesCompared() {
       reason || "by choice",
     );
   return (
-    <Section title="Ways to square it, compared">
+    <>
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("school")} />}
       {endsReport && <OverrideNotice report={endsReport} onUndo={() => own.takeBack("ends")} />}
-      {stopped ? (
-        <Box display="flex" gap="12px" alignItems="center">
-          <chakra.p color="quiet" role="status">
-            Stopped before all ways were worked out.
-          </chakra.p>
-          <Button onClick={again}>Work them out</Button>
-        </Box>
-      ) : compared === null ? (
-        <Box display="flex" gap="12px" alignItems="center">
-          <chakra.p color="quiet" role="status">
-            {progress
+      {compared === null ? (
+        <LongWork
+          says={
+            progress
               ? `Working out the ways: ${progress.what.toLowerCase()}, ${progress.done} of ${progress.of} done…`
-              : "Working out the ways…"}
-          </chakra.p>
-          <Button onClick={stopRoutes}>Stop</Button>
-        </Box>
+              : "Working out the ways…"
+          }
+          done={progress && progress.done / progress.of}
+          stopped={
+            stopped ? { says: "Stopped before all ways were worked out.", again: "Work them out" } : null
+          }
+          onStop={stopRoutes}
+          onAgain={again}
+        />
       ) : (
         <>
           <chakra.p mb="6px">
@@ -73,7 +72,7 @@ export function RoutesCompared() {
           </chakra.p>
         </>
       )}
-    </Section>
+    </>
   );
 }
 

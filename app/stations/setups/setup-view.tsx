@@ -21,6 +21,7 @@ import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
+import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { SetupFromAbove } from "../../instruments/setup-from-above.tsx";
 import { setupLabel, setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -37,87 +38,128 @@ import { WalkedThrough } from "./walked-through.tsx";
 import { Refusal, RefusedFeatures } from "./what-cannot.tsx";
 import { Zeros } from "./zeros.tsx";
 
-/** A setup: how it is held, where zero lies, what is done in it, and all of it on one page. */
+/** A setup: how it is held, the order of work in it, all of it on one page; and the ways, the rehearsal, the errors of the whole job. */
 export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gone: boolean }) {
-  const { job, plan, shop, piece, reason, setReason } = useJob();
-  const submit = useSubmit();
-  const { machine } = useEquipment();
-  const key = keyOfSetup(setup);
-  const section = setupSection(setup, vise, shop.cutters, { small: false });
-  const locating = isFaceSetup(setup) ? null : plan.zeros[keyOfSetup(setup)];
+  const { job, plan, reason, setReason } = useJob();
+  const view = useStationView("setups");
+  const slug = keySlug(keyOfSetup(setup));
   return (
     <>
       <Box className="no-print">
         {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
         {gone && <Notice severity="note">That setup is no longer in the plan; this is the first one.</Notice>}
-        <StationTitle
-          above={placeWords(
-            setup,
-            isFaceSetup(setup) ? schoolName(schoolOf(job)) : "Features",
-            setupPlace(setup, plan),
-          )}
-        >
-          <Words of={setup.title} />
-        </StationTitle>
-        <Refusal />
-        <Box
-          display="grid"
-          gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
-          gap="22px"
-        >
-          <Box>
-            {section ? (
-              <FigureView
-                figure={section}
-                maxHeight="400px"
-                saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`}
-              />
-            ) : (
-              <Notice severity="note">
-                The cutter this setup was begun with is no longer in the shop: enter it there again, and the
-                setup is drawn here.
-              </Notice>
-            )}
-            <Seating setup={setup} />
-            <SetupFromAbove setup={setup} vise={vise} maxHeight="320px" />
-          </Box>
-          <Box>
-            <chakra.h2 fontSize="14px" color="quiet" mb="4px">
-              Why this way
-            </chakra.h2>
-            <Reasons of={setup.reasons} />
-            <Zeros setup={setup} />
-            <BeforeTheCut setup={setup} />
-            {isFaceSetup(setup) && <FaceNets setup={setup} />}
-          </Box>
-        </Box>
-        <Box mt="12px">
-          <Warnings of={[...setup.warnings, ...(locating?.warnings ?? [])]} />
-        </Box>
-        <Section title="What is done in it, in this order">
-          <OperationsTable label="Operations of this setup" setups={[setup]} />
-        </Section>
-        {!isFaceSetup(setup) && <LayoutLines setup={setup} />}
-        <HeldAnotherWay setup={setup} />
-        <Box display="flex" gap="14px" mt="16px" flexWrap="wrap" alignItems="flex-end">
-          <Choice
-            label="Machine"
-            value={machine?.id ?? ""}
-            options={shop.machines.map((m) => [m.id, m.name] as const)}
-            onChoose={(id) => void submit.set("machine", id)}
-          />
-          <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(key)}`}>How it is cut</ButtonLink>
-          <ButtonLink to={machinePath(job.id, piece)} look="strong">
-            To the machine
-          </ButtonLink>
-        </Box>
-        <RefusedFeatures />
-        <WalkedThrough />
-        {!job.part.shaft && <RoutesCompared />}
-        {isFaceSetup(setup) && <ExpectedErrors face={faceOf(setup).face} />}
-        <ReadinessSheet />
       </Box>
-      <SetupOnOnePage setup={setup} vise={vise} />
+      <StationViews
+        station="setups"
+        title={view === "" || view === "order" ? null : "How do I hold it, in which order?"}
+        to={(to) => `/jobs/${job.id}/setups/${slug}${to && `/${to}`}`}
+        without={job.part.shaft ? ["ways"] : []}
+      >
+        <Box className="no-print">
+          <Refusal />
+          {view === "" && <ThisSetup setup={setup} vise={vise} />}
+          {view === "order" && <OrderOfWork setup={setup} vise={vise} />}
+          {view === "ways" && <RoutesCompared />}
+          {view === "rehearse" && <WalkedThrough />}
+          {view === "true" && (
+            <>
+              {isFaceSetup(setup) && <ExpectedErrors face={faceOf(setup).face} />}
+              <ReadinessSheet />
+            </>
+          )}
+          {(view === "" || view === "rehearse") && <RefusedFeatures />}
+        </Box>
+        {/* Whichever view of a setup is open, its page is what is printed. */}
+        {(view === "" || view === "order" || view === "page") && (
+          <Box display={view === "page" ? "block" : "none"} _print={{ display: "block" }}>
+            <SetupOnOnePage setup={setup} vise={vise} />
+          </Box>
+        )}
+      </StationViews>
+    </>
+  );
+}
+
+/** What it is: its place in the route and what is done. */
+function SetupTitle({ setup }: { setup: Setup }) {
+  const { job, plan } = useJob();
+  const group = isFaceSetup(setup) ? schoolName(schoolOf(job)) : "Features";
+  return (
+    <StationTitle above={placeWords(setup, group, setupPlace(setup, plan))}>
+      <Words of={setup.title} />
+    </StationTitle>
+  );
+}
+
+/** The setup drawn, why it is held this way, where zero lies, and what to do before the cut. */
+function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
+  const { job, plan, shop, piece } = useJob();
+  const submit = useSubmit();
+  const { machine } = useEquipment();
+  const section = setupSection(setup, vise, shop.cutters, { small: false });
+  const locating = isFaceSetup(setup) ? null : plan.zeros[keyOfSetup(setup)];
+  return (
+    <>
+      <SetupTitle setup={setup} />
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.15fr) minmax(0, 1fr)" }}
+        gap="22px"
+      >
+        <Box>
+          {section ? (
+            <FigureView
+              figure={section}
+              maxHeight="400px"
+              saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`}
+            />
+          ) : (
+            <Notice severity="note">
+              The cutter this setup was begun with is no longer in the shop: enter it there again, and the
+              setup is drawn here.
+            </Notice>
+          )}
+          <Seating setup={setup} />
+          <Warnings of={[...setup.warnings, ...(locating?.warnings ?? [])]} />
+          <Box display="flex" gap="8px" mt="12px" flexWrap="wrap" alignItems="flex-end">
+            <Box flex="0 1 168px">
+              <Choice
+                label="Machine"
+                value={machine?.id ?? ""}
+                options={shop.machines.map((m) => [m.id, m.name] as const)}
+                onChoose={(id) => void submit.set("machine", id)}
+              />
+            </Box>
+            <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(keyOfSetup(setup))}`}>How it is cut</ButtonLink>
+            <ButtonLink to={machinePath(job.id, piece)} look="strong">
+              To the machine
+            </ButtonLink>
+          </Box>
+          <HeldAnotherWay setup={setup} />
+        </Box>
+        <Box>
+          <chakra.h2 fontSize="14px" color="quiet" mb="4px">
+            Why this way
+          </chakra.h2>
+          <Reasons of={setup.reasons} />
+          <Zeros setup={setup} />
+        </Box>
+      </Box>
+      <BeforeTheCut setup={setup} />
+    </>
+  );
+}
+
+/** What is done in a setup, in this order, seen from above; and what the block is before and after. */
+function OrderOfWork({ setup, vise }: { setup: Setup; vise: Vise }) {
+  return (
+    <>
+      <SetupTitle setup={setup} />
+      <SetupFromAbove setup={setup} vise={vise} maxHeight="360px" />
+      <Section title="What is done in it, in this order">
+        <OperationsTable label="Operations of this setup" setups={[setup]} />
+      </Section>
+      {isFaceSetup(setup) ? <FaceNets setup={setup} /> : <LayoutLines setup={setup} />}
     </>
   );
 }
@@ -139,9 +181,9 @@ function BeforeTheCut({ setup }: { setup: Setup }) {
     .flatMap((s) => s.ticks);
   return (
     <Section title="At the machine, before the cut">
-      <Box as="ul" listStyleType="none" fontSize="14.5px">
+      <Box as="ul" listStyleType="none" fontSize="14px" css={{ md: { columns: 2, columnGap: "22px" }, lg: { columns: 3 } }}>
         {before.map((tick, i) => (
-          <Box as="li" key={`${tick.id} ${i}`} py="2px">
+          <Box as="li" key={`${tick.id} ${i}`} py="1px">
             {tick.done ? "✓" : "·"} <Words of={tick.phrase} />
           </Box>
         ))}

@@ -1,4 +1,4 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { chakra } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Plan, Rehearsal } from "../../../core/plan/index.ts";
@@ -7,6 +7,7 @@ import { type Finding, findingPhrase, findingRows } from "../../../core/rehearse
 import { keyFromSlug, keySlug } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
+import { LongWork } from "../../instruments/long-work.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { setupNumbered } from "../../instruments/setup-place.ts";
@@ -32,22 +33,18 @@ export function WalkedThrough() {
     >
       {found ? (
         <Findings of={found} plan={plan} />
-      ) : stopped ? (
-        <Box display="flex" gap="12px" alignItems="center">
-          <chakra.p color="quiet" role="status">
-            Stopped before the last step.
-          </chakra.p>
-          <Button onClick={again}>Walk it through</Button>
-        </Box>
       ) : (
-        <Box display="flex" gap="12px" alignItems="center">
-          <chakra.p color="quiet" role="status">
-            {progress
+        <LongWork
+          says={
+            progress
               ? `Following every step to the letter: setup ${setupNumbered(progress.setup, plan)}, step ${progress.done} of ${progress.of}…`
-              : "Following every step to the letter…"}
-          </chakra.p>
-          <Button onClick={stopWalk}>Stop</Button>
-        </Box>
+              : "Following every step to the letter…"
+          }
+          done={progress && progress.done / progress.of}
+          stopped={stopped ? { says: "Stopped before the last step.", again: "Walk it through" } : null}
+          onStop={stopWalk}
+          onAgain={again}
+        />
       )}
     </Section>
   );

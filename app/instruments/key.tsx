@@ -1,0 +1,2 @@
+/** A key of the keyboard. */
+export { Kbd as Key } from "@chakra-ui/react";

@@ -42,6 +42,7 @@ export function Table({
 }) {
   return (
     <ChakraTable.ScrollArea
+      whiteSpace="normal"
       overflow="auto"
       maxH={maxH ? { base: maxH, _print: "none" } : undefined}
       tabIndex={0}

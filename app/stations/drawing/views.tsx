@@ -160,13 +160,13 @@ export function Views({
           </Box>
         </Box>
         <Box
-          position={{ base: "static", md: roomBeside ? "absolute" : "static" }}
+          position={{ base: "static", lg: roomBeside ? "absolute" : "static" }}
           top="10px"
           right="12px"
-          width={{ base: "auto", md: roomBeside ? `${Math.min(300, free)}px` : "auto" }}
-          maxH={{ md: roomBeside ? "45%" : "none" }}
+          width={{ base: "auto", lg: roomBeside ? `${Math.min(300, free)}px` : "auto" }}
+          maxH={{ lg: roomBeside ? "45%" : "none" }}
           overflowY="auto"
-          px={{ base: "8px", md: roomBeside ? "0" : "8px" }}
+          px={{ base: "8px", lg: roomBeside ? "0" : "8px" }}
           pb="6px"
         >
           {beside}

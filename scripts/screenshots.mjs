@@ -3,7 +3,11 @@ import { existsSync, mkdirSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { createServer } from "vite";
 
-/** Writes docs/screenshots/*.png from the demo data and the list in e2e/views.ts. Needs a build (`npm run build`). */
+/**
+ * Writes docs/screenshots/*.png from the demo data and the list in e2e/views.ts; of one view where it is named. Needs a build
+ * (`npm run build`).
+ */
+const only = process.argv[2];
 if (!existsSync("build/server/index.js")) throw new Error("build first: npm run build");
 const vite = await createServer({
   configFile: false,
@@ -21,7 +25,7 @@ process.on("exit", () => server.kill("SIGTERM"));
 await new Promise((resolve) => server.stdout.once("data", resolve));
 mkdirSync("docs/screenshots", { recursive: true });
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: chromiumFlags });
-for (const view of views) {
+for (const view of views.filter((v) => !only || v.name === only)) {
   for (const size of view.sizes.filter((s) => pictured(view, s))) {
     const context = await browser.newContext({
       viewport: { width: size[0], height: size[1] },
@@ -37,6 +41,8 @@ for (const view of views) {
     if (view.after) await pressFirst(page, { ...view.after, url: at(view.after.url) });
     await page.goto(at(view.url));
     await page.getByText(view.ready).first().waitFor();
+    // The bench is done when every job was looked at.
+    await page.waitForFunction(() => !document.body.innerText.includes("not opened yet"));
     if (view.press) await page.getByRole("button", { name: view.press }).first().click();
     for (const key of view.keys ?? []) {
       await page.keyboard.press(key);

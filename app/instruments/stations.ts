@@ -57,7 +57,7 @@ export const stationList: readonly StationEntry[] = [
     ofPiece: false,
     views: [
       view("", "This cut"),
-      view("moves", "Moves"),
+      view("moves", "Passes and moves"),
       view("limits", "Limits"),
       view("yours", "Make it yours"),
       view("all", "All cuts"),

@@ -33,10 +33,10 @@ export function CutStrokes({
 }: {
   setup: Setup;
   operation: Operation;
-  /** Each move of a feature with its stops, too. */
+  /** Each pass or move with its stops. */
   moves: boolean;
 }) {
-  if (isFaceSetup(setup)) return <FaceStrokes setup={setup} />;
+  if (isFaceSetup(setup)) return <FaceStrokes setup={setup} told={moves} />;
   return operation.by === "face" ? null : <FeatureStrokes setup={setup} operation={operation} told={moves} />;
 }
 
@@ -46,7 +46,7 @@ const sideBySide = {
   gap: "0 24px",
 } as const;
 
-function FaceStrokes({ setup }: { setup: FaceSetup }) {
+function FaceStrokes({ setup, told }: { setup: FaceSetup; told: boolean }) {
   const { job, plan } = useJob();
   const { machine, vise } = useEquipment();
   const op = faceOf(setup);
@@ -54,7 +54,7 @@ function FaceStrokes({ setup }: { setup: FaceSetup }) {
   const strokes = strokesNow(op, passes);
   return (
     <>
-      {strokes.length > 0 && vise && (
+      {!told && strokes.length > 0 && vise && (
         <Section title="Lanes, seen from above">
           <Box {...sideBySide}>
             <Box>
@@ -68,16 +68,18 @@ function FaceStrokes({ setup }: { setup: FaceSetup }) {
           </Box>
         </Section>
       )}
-      <Section title="Passes: depth, and where to stop from zero">
-        <PassLadder
-          passes={passes}
-          corrections={plan.corrections[op.key] ?? []}
-          current={passes.find((p) => !p.done)?.number ?? null}
-        />
-        <chakra.p fontSize="14px" mt="4px">
-          <Worked at={cutKey(op.key, "stop")}>How the next stop is worked</Worked>
-        </chakra.p>
-      </Section>
+      {told && (
+        <Section title="Passes: depth, and where to stop from zero">
+          <PassLadder
+            passes={passes}
+            corrections={plan.corrections[op.key] ?? []}
+            current={passes.find((p) => !p.done)?.number ?? null}
+          />
+          <chakra.p fontSize="14px" mt="4px">
+            <Worked at={cutKey(op.key, "stop")}>How the next stop is worked</Worked>
+          </chakra.p>
+        </Section>
+      )}
     </>
   );
 }

@@ -44,7 +44,7 @@ export function CutsStation() {
       <StandIns />
       <StationViews
         station="cuts"
-        without={operation.by === "face" || operation.by === "hand" ? ["moves"] : []}
+        without={operation.by === "hand" ? ["moves"] : []}
         title={view === "all" ? "With what, how fast, how deep?" : null}
         to={(to) => `/jobs/${job.id}/cuts/${keySlug(operation.key)}${to && `/${to}`}`}
       >

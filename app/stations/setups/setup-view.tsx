@@ -181,7 +181,12 @@ function BeforeTheCut({ setup }: { setup: Setup }) {
     .flatMap((s) => s.ticks);
   return (
     <Section title="At the machine, before the cut">
-      <Box as="ul" listStyleType="none" fontSize="14px" css={{ md: { columns: 2, columnGap: "22px" }, lg: { columns: 3 } }}>
+      <Box
+        as="ul"
+        listStyleType="none"
+        fontSize="14px"
+        css={{ md: { columns: 2, columnGap: "22px" }, lg: { columns: 3 } }}
+      >
         {before.map((tick, i) => (
           <Box as="li" key={`${tick.id} ${i}`} py="1px">
             {tick.done ? "✓" : "·"} <Words of={tick.phrase} />

@@ -1,5 +1,5 @@
 import type { Phrase } from "../core/working/index.ts";
-import type { Database, JobCard, KeptGlance } from "./database.ts";
+import { type Database, type JobCard, type KeptGlance, shopKey } from "./database.ts";
 
 /** What the bench needs: cards and settings, and nothing of what a job is made of. */
 
@@ -18,6 +18,15 @@ export async function listDeleted(db: Database): Promise<JobCard[]> {
 /** The status line of a job's card, as the newest plan says it. Does not touch the time of change. */
 export async function setStatus(db: Database, jobId: string, status: Phrase): Promise<void> {
   await db.jobs.update(jobId, { status });
+}
+
+/** A sign of shop and own handbook values as they are kept at this moment: another one where anything of them changed. */
+export async function equipmentSign(db: Database): Promise<string> {
+  const text = JSON.stringify([await db.shop.get(shopKey), await db.own.get(shopKey)]);
+  // FNV-1a, 32 bits: a change that is missed costs a bench line its newest minutes, no more.
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return `${text.length}.${hash.toString(36)}`;
 }
 
 /** What is kept to be shown of some jobs, each as of its last change or of an earlier one. */

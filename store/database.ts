@@ -24,8 +24,8 @@ export interface JobCard {
 /** What the bench shows of a job besides its card, as it was when the job was changed last. */
 export interface KeptGlance {
   jobId: string;
-  /** `changed` of the card it was made of: of another one it is out of date. */
-  changed: string;
+  /** What it was made of, the job as it was changed last and the shop: of anything else it is out of date. */
+  madeOf: string;
   glance: Glance;
   picture: SeenPart | null;
 }

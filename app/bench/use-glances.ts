@@ -1,10 +1,11 @@
 import { useEffect, useState } from "react";
 import { database } from "../../store/database.ts";
 import type { JobCard, KeptGlance } from "../../store/index.ts";
-import { listGlances } from "../../store/cards.ts";
+import { equipmentSign, listGlances } from "../../store/cards.ts";
 
 /** What plans comes only where something is to be planned. */
-const thePlanning = () => import("./glance-of-job.ts");
+const theGlance = async (id: string, madeOf: string) =>
+  (await import("./glance-of-job.ts")).glanceOfJob(id, madeOf);
 
 /** What is shown of jobs besides their cards: what is kept at once, then one after the other what is out of date. */
 export function useGlances(shown: readonly JobCard[]): ReadonlyMap<string, KeptGlance> {
@@ -19,22 +20,24 @@ export function useGlances(shown: readonly JobCard[]): ReadonlyMap<string, KeptG
         setGlances((before) => new Map([...before, ...some.map((kept) => [kept.jobId, kept] as const)]));
     };
     const work = async () => {
+      const db = database();
       const kept = await listGlances(
-        database(),
+        db,
         of.map(({ id }) => id),
       );
       add(kept);
-      const fresh = new Set(kept.map(({ jobId, changed }) => `${jobId} ${changed}`));
-      const old = of.filter(({ id, changed }) => !fresh.has(`${id} ${changed}`));
-      if (old.length === 0) return;
-      const { glanceOfJob } = await thePlanning();
-      for (const card of old) {
+      const sign = await equipmentSign(db);
+      const fresh = new Set(kept.map(({ jobId, madeOf }) => `${jobId} ${madeOf}`));
+      for (const { id, changed } of of) {
+        const madeOf = `${changed} ${sign}`;
         if (!current) return;
-        const glance = await glanceOfJob(card);
+        if (fresh.has(`${id} ${madeOf}`)) continue;
+        // A job that cannot be planned leaves its own line as it is, and no other.
+        const glance = await theGlance(id, madeOf).catch(() => null);
         if (glance) add([glance]);
       }
     };
-    // A job that cannot be planned, or a planner that cannot be reached, leaves its card as it is.
+    // Where nothing can be read the cards stand as they are.
     void work().catch(() => undefined);
     return () => {
       current = false;

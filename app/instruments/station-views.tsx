@@ -2,6 +2,7 @@ import { chakra, Tabs } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { Station } from "../../core/plan/index.ts";
+import { Notice } from "./notice.tsx";
 import { stationOf, type StationView, viewAt } from "./stations.ts";
 
 /** The view of a station that the address names. */
@@ -29,7 +30,8 @@ export function StationViews({
   names?: { [view: string]: ReactNode };
   children: ReactNode;
 }) {
-  const open = useStationView(station);
+  const { view: named } = useParams();
+  const open = viewAt(station, named).id;
   const navigate = useNavigate();
   const views = stationOf(station).views.filter((v) => !without.includes(v.id));
   return (
@@ -46,7 +48,14 @@ export function StationViews({
           </Tabs.Trigger>
         ))}
       </Tabs.List>
-      <Tabs.Content value={valueOf(open)}>{children}</Tabs.Content>
+      <Tabs.Content value={valueOf(open)}>
+        {named !== undefined && named !== open && (
+          <Notice severity="note">
+            {stationOf(station).name} has no view called "{named}"; this is the first one.
+          </Notice>
+        )}
+        {children}
+      </Tabs.Content>
     </Tabs.Root>
   );
 }

@@ -1,5 +1,5 @@
 import { mm } from "../quantity/index.ts";
-import { materialsWith, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import type { Job } from "../job/index.ts";
 import { axisNames } from "../frame/index.ts";
 import type { Setup } from "../route/index.ts";
@@ -64,10 +64,7 @@ export function glanceOf(plan: Plan, job: Job, own: OwnHandbook = noOwnValues): 
 
 /** "low-carbon steel, 96 × 60 × 38 mm": each size in the person's unit. */
 function partOf({ part }: Job, own: OwnHandbook): Phrase {
-  const material =
-    materialsWith(own)
-      .find((m) => m.id === part.material)
-      ?.name.split(" (")[0] ?? "";
+  const material = part.material === null ? "" : (materialIn(own, part.material)?.name.split(" (")[0] ?? "");
   const sizes = axisNames.flatMap((axis) => part.sizes[axis]?.nominal ?? []);
   const [length, width, height] = sizes;
   if (part.shaft || length === undefined || width === undefined || height === undefined)

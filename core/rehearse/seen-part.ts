@@ -20,6 +20,8 @@ const oneSurface = Math.cos((26 * Math.PI) / 180);
 /** Rounds are followed to this share of the smallest size; no facet is longer than this share of the largest, mm per mm. */
 const within = 1 / 400;
 const longest = 1 / 5;
+/** Every facet is held against every other: more of them take seconds, for a picture as large as a thumb. */
+const mostFacets = 6000;
 /** An edge is looked at in so many pieces, each seen or hidden. */
 const pieces = 4;
 /** Width of the picture, in the units of its paths. */
@@ -66,7 +68,7 @@ export function seenPart(part: Part, kit: SolidKit): SeenPart | null {
 function pictureOf(triangles: readonly (readonly [Vec, Vec, Vec])[]): SeenPart | null {
   const facing = withEdges(triangles.map((corners) => facetOf(corners))).filter((f) => f.normal[2] < -1e-9);
   const places = facing.flatMap((f) => f.seen);
-  if (places.length === 0) return null;
+  if (places.length === 0 || facing.length > mostFacets) return null;
   const [left, right] = [Math.min(...places.map((p) => p[0])), Math.max(...places.map((p) => p[0]))];
   const [low, high] = [Math.min(...places.map((p) => p[1])), Math.max(...places.map((p) => p[1]))];
   const scale = wide / (right - left);
@@ -114,6 +116,9 @@ function pictureOf(triangles: readonly (readonly [Vec, Vec, Vec])[]): SeenPart |
 
 /** Whether a facet lies over a place, nearer by more than its own skin; places and facet as they are seen. */
 function covers([a, b, c]: Facet["seen"], [u, v, away]: Vec, skin: number): boolean {
+  // Most lie quite elsewhere.
+  if ((a[0] < u && b[0] < u && c[0] < u) || (a[0] > u && b[0] > u && c[0] > u)) return false;
+  if ((a[1] < v && b[1] < v && c[1] < v) || (a[1] > v && b[1] > v && c[1] > v)) return false;
   const area = (b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]);
   if (Math.abs(area) < 1e-9) return false;
   const s = ((u - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (v - a[1])) / area;

@@ -44,45 +44,17 @@ export function Wrong({
               Spindle off first. Then say what happened in setup {clamping}:
             </chakra.p>
             {causes.map(([cause, what, then]) => (
-              <Button
-                key={cause}
-                size="machine"
-                disabled={!begun}
-                onClick={() => onStale(cause)}
-                css={{
-                  width: "100%",
-                  display: "block",
-                  textAlign: "left",
-                  marginBottom: "8px",
-                  padding: "10px 14px",
-                }}
-              >
-                {what}
-                <chakra.span display="block" fontSize="15px" fontWeight="400">
-                  {then}
-                </chakra.span>
-              </Button>
+              <Happened key={cause} what={what} then={then} disabled={!begun} onSay={() => onStale(cause)} />
             ))}
             {last && (
-              <Button
-                size="machine"
-                onClick={() => {
+              <Happened
+                what="Take back the last entry"
+                then={lastWords(last)}
+                onSay={() => {
                   void submit.append({ type: "withdrawn", of: last.id });
                   onClose();
                 }}
-                css={{
-                  width: "100%",
-                  display: "block",
-                  textAlign: "left",
-                  marginBottom: "8px",
-                  padding: "10px 14px",
-                }}
-              >
-                Take back the last entry
-                <chakra.span display="block" fontSize="15px" fontWeight="400">
-                  {lastWords(last)}
-                </chakra.span>
-              </Button>
+              />
             )}
             <Box display="flex" gap="8px" alignItems="flex-end" mt="6px">
               <Field
@@ -111,6 +83,33 @@ export function Wrong({
         </Dialog.Positioner>
       </Portal>
     </Dialog.Root>
+  );
+}
+
+/** Something that happened, and what is to be done then. */
+function Happened({
+  what,
+  then,
+  disabled = false,
+  onSay,
+}: {
+  what: string;
+  then: string;
+  disabled?: boolean;
+  onSay: () => void;
+}) {
+  return (
+    <Button
+      size="machine"
+      disabled={disabled}
+      onClick={onSay}
+      css={{ width: "100%", display: "block", textAlign: "left", marginBottom: "8px", padding: "10px 14px" }}
+    >
+      {what}
+      <chakra.span display="block" fontSize="15px" fontWeight="400">
+        {then}
+      </chakra.span>
+    </Button>
   );
 }
 

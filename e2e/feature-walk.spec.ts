@@ -63,7 +63,7 @@ async function walkOn(page: Page, most: number, until?: RegExp): Promise<Set<str
     await settled(page);
     if (until?.test(page.url()) || (await page.getByText("All steps are done").isVisible())) return met;
     const before = await page.locator("main").innerText();
-    const field = page.getByLabel(/^Reading of/);
+    const field = page.getByRole("textbox", { name: /, mm$/ });
     const step = /machine\/1\/[^/]+\/([a-z]+)/.exec(page.url())?.[1];
     if (step) met.add(step);
     if (await field.isVisible()) {
@@ -78,7 +78,7 @@ async function walkOn(page: Page, most: number, until?: RegExp): Promise<Set<str
       await expect.poll(() => page.locator("main").innerText(), often).not.toBe(read);
     } else {
       const clean = page.getByRole("button", { name: "Clean all over" });
-      const leave = page.getByRole("button", { name: "Leave it out" });
+      const leave = page.getByRole("button", { name: "Skip this reading" });
       if (await clean.isVisible()) await clean.click();
       else if (await leave.isVisible()) await leave.click();
       else await pressSpace(page);

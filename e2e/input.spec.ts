@@ -16,7 +16,10 @@ const inputs: [text: string, refused: boolean][] = [
 
 const fields: [station: string, labels: string[]][] = [
   ["drawing", ["Length", "Width", "Height"]],
-  ["drawing/faces", ["Squareness wanted, over 100 mm (4 in)", "Parallelism wanted, thickest to thinnest"]],
+  [
+    "drawing/faces",
+    ["Squareness required, over 100 mm (4 in)", "Parallelism required, thickest to thinnest"],
+  ],
   ["stock", ["length", "width", "height"].flatMap((axis) => [1, 4].map((n) => `${axis}, point ${n}`))],
 ];
 
@@ -85,7 +88,7 @@ test("a lump that is short offers other stock or a deviation, which the record s
   await page.getByLabel("height, point 2").fill("38.1");
   await page.getByLabel("height, point 2").press("Enter");
   await expect(page.getByText(/The height is 0\.85 mm short/)).toBeVisible();
-  await page.getByLabel("Agreed with, or why").fill("agreed with the fitter");
+  await page.getByLabel("Who agreed, or why").fill("agreed with the fitter");
   await page.getByRole("button", { name: "Record the deviation" }).click();
   await expect(page.getByText("The height deviates from the drawing")).toBeVisible();
   await expect(page.getByText(/is 0\.85 mm short/)).toHaveCount(0);
@@ -116,8 +119,8 @@ test("a stale zero blocks the cut until it is taken again; the last entry can be
   await expect(page.getByRole("button", { name: /Set there, then/ })).toBeVisible();
   await expect(page.getByRole("button", { name: /Cut done/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Something is wrong" }).click();
-  await page.getByRole("button", { name: /Take back the last entry/ }).click();
-  await expect(page.getByRole("button", { name: /Zero is taken/ })).toBeVisible();
+  await page.getByRole("button", { name: /Undo the last entry/ }).click();
+  await expect(page.getByRole("button", { name: /Zero is set/ })).toBeVisible();
 });
 
 test("a held Space ticks and cuts nothing, a doubled one ticks once", async ({ strictPage: page }) => {

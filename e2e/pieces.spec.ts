@@ -6,7 +6,7 @@ test("three pieces: each has its own way, one is scrapped, one is put in its pla
 }) => {
   await loadDemo(page);
   await openStation(page, "drawing");
-  const wanted = page.getByLabel("How many are wanted", { exact: true });
+  const wanted = page.getByLabel("Quantity", { exact: true });
   await wanted.fill("2.5");
   await expect(wanted).toHaveAttribute("aria-invalid", "true");
   await wanted.fill("3");

@@ -83,7 +83,7 @@ test("Cuts: another cutter and an own depth are marked, told what they mean, and
   await openStation(page, "cuts/back.face/yours");
   await page.getByRole("button", { name: "Use 50 shell mill" }).click();
   await expect(page.locator("h1")).toContainText("50 shell mill");
-  const depth = page.getByLabel("Depth of a pass", { exact: true });
+  const depth = page.getByLabel("Depth per pass", { exact: true });
   await depth.fill("3.9");
   await page.getByRole("button", { name: "Use mine" }).click();
   // Marked at the figure too, and taken back there.

@@ -68,7 +68,7 @@ export const views: View[] = [
     name: "drawing-check",
     url: `${job}/drawing/check`,
     sizes: [desk, phone],
-    ready: "What is understood",
+    ready: "As understood",
     picture: false,
   },
   { name: "stock", url: `${job}/stock`, sizes: [desk, phone], ready: "is it enough", picture: true },
@@ -126,7 +126,7 @@ export const views: View[] = [
     name: "cuts-limits",
     url: `${job}/cuts/back.face/limits`,
     sizes: [desk, phone],
-    ready: "What the limits leave",
+    ready: "Room inside the limits",
     picture: false,
   },
   {

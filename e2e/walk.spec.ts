@@ -21,7 +21,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await typeInto(page, page.getByLabel("Width", { exact: true }), "1 3/4 in ±0.002");
   await typeInto(page, page.getByLabel("Height", { exact: true }), "25 +0.1/-0.05");
   await typeInto(page, page.getByLabel("Length", { exact: true }), "69,9…70,1 mm");
-  await expect(page.getByRole("tab", { name: "Check: nothing against it" })).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Check: no problems" })).toBeVisible();
 
   // 2 Stock: one size per axis.
   await page.keyboard.press("2");
@@ -38,7 +38,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await expect(page.getByText(/Round the block · setup 2 of 6/)).toBeVisible();
   await page.keyboard.press("[");
   await page.keyboard.press("4");
-  await expect(page.getByText("depth of a pass, at most")).toBeVisible();
+  await expect(page.getByText("depth per pass, at most")).toBeVisible();
 
   // An own depth with its reason, undone.
   await expect(async () => {
@@ -76,7 +76,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
     }
     if (await page.getByText("All steps are done").isVisible()) break;
     const before = await page.locator("main").innerText();
-    const field = page.getByLabel(/^Reading of/);
+    const field = page.getByRole("textbox", { name: /, mm$/ });
     const url = page.url();
     if (await field.isVisible()) {
       await expect(field).toBeFocused();

@@ -55,7 +55,7 @@ export async function importJobFile(
   // A record is written once and never again: two of one id that differ were changed by hand.
   if (file.records.some((r) => mine.has(r.id) && !sameJson(unplaced(r), unplaced(mine.get(r.id)!)))) {
     const { reason, suggestion } = refused(
-      say`"${job.name}" is here already, and the file tells some of its records differently.`,
+      say`"${job.name}" is already here, and the file has some of its records differently.`,
       words("Import it as a copy, and compare the two. Nothing was changed here."),
     );
     return onDiffer === "ask"

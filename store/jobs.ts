@@ -91,8 +91,8 @@ function opened({ job }: JobDocument): { job: Job; migrated: boolean } {
   if (document.ok) return document;
   throw new Error(
     document.problem === "invalid"
-      ? `the kept job cannot be read at ${document.at}: ${document.message}`
-      : `the job was kept by a newer version of the app (${String(document.version)}): reload`,
+      ? `the saved job cannot be read at ${document.at}: ${document.message}`
+      : `the job was saved by a newer version of the app (${String(document.version)}): reload`,
   );
 }
 

@@ -226,7 +226,7 @@ describe("what the drawing check blocks is not planned", () => {
     [
       "outside the block",
       featureOf("hole", "bad", "top", { sizes, first: "left 150" }),
-      /goes out of the block/,
+      /runs off the block/,
     ],
     ["without its size", featureOf("hole", "bad", "top", { sizes: { depth: "10" } }), /is incomplete/],
     ["just inside", featureOf("hole", "bad", "top", { sizes, first: "left 90" }), null],

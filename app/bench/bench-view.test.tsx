@@ -48,7 +48,7 @@ const links = () => screen.queryAllByRole("link", { name: /^Job/ }).length;
 
 test("an empty bench says what the app does and offers the demo", async () => {
   const sent = open([]);
-  expect(screen.getByRole("heading", { name: "What is to be made?" })).toBeTruthy();
+  expect(screen.getByRole("heading", { name: "What are you making?" })).toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Load the demo jobs" }));
   await waitFor(() => expect(sent).toEqual([{ intent: "demo" }]));
 });

@@ -82,7 +82,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
       </Box>
       <Box as="main" maxW="1120px" mx="auto" px={{ base: "14px", md: "24px" }} py="20px">
         <StationTitle above="Bench">
-          {jobs.length === 0 ? "What is to be made?" : "Jobs on the bench"}
+          {jobs.length === 0 ? "What are you making?" : "On the bench"}
         </StationTitle>
         {jobs.length === 0 && (
           <Box mb="16px" fontSize="17px" maxW="640px">
@@ -102,9 +102,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           <Form method="post" action="/?index">
             <input type="hidden" name="intent" value="create" />
             <Box display="flex" gap="8px" alignItems="flex-end">
-              <Field label="New job" name="name" maxLength={120} placeholder="what it is called" />
+              <Field label="New job" name="name" maxLength={120} placeholder="part name" />
               <Button type="submit" look="strong">
-                Make it
+                Create
               </Button>
             </Box>
           </Form>
@@ -149,10 +149,10 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           </Section>
         )}
         <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">
-          Firm Arbor advises. Your machine's manual, the workshop's rules and a qualified instructor come
-          first. Jobs are kept in this browser only: export them to keep them safe.{" "}
+          Firm Arbor advises. Your machine's manual, the shop's rules and a qualified instructor come first.
+          Jobs are saved in this browser only: export them for a backup.{" "}
           {!isSecureContext &&
-            "Opened over plain http: without a network this page does not load, and the screen may go dark at the machine."}
+            "Opened over plain http: this page will not load offline, and the screen may go dark at the machine."}
         </chakra.p>
       </Box>
       {help && <KeysSheet onClose={() => setHelp(false)} />}
@@ -208,7 +208,7 @@ function ImportJob() {
     (imported?.kind === "refused" ? { parts: [imported.reason, " ", imported.suggestion] } : null);
   const goodWords: Partial<Record<Imported["kind"], Phrase>> = {
     added: words("The job is on the bench."),
-    same: words("This job is here already, just as in the file."),
+    same: words("This job is already here, the same as in the file."),
     merged: words("New entries from the file were added."),
   };
   const good = imported && !tooLarge ? goodWords[imported.kind] : undefined;
@@ -243,10 +243,10 @@ function ImportJob() {
       )}
       {imported?.kind === "differs" && !tooLarge && (
         <Notice severity="warn" role="alert">
-          "{imported.name}" is on this bench with other decisions or records. Which is to count?{" "}
+          "{imported.name}" is already on this bench with different decisions or records. Which should count?{" "}
           <Box display="flex" gap="8px" mt="6px" flexWrap="wrap">
-            <Button onClick={() => send(text, "keepMine")}>Keep the decisions here</Button>
-            <Button onClick={() => send(text, "takeTheirs")}>Take those of the file</Button>
+            <Button onClick={() => send(text, "keepMine")}>Keep the ones here</Button>
+            <Button onClick={() => send(text, "takeTheirs")}>Use the file's</Button>
             <Button onClick={() => send(text, "asCopy")}>Import as a copy</Button>
           </Box>
         </Notice>
@@ -273,7 +273,7 @@ export function BenchSkeleton() {
       <TopLine place="Bench" />
       <Box as="main" maxW="1120px" mx="auto" px="24px" py="20px" aria-busy="true">
         <chakra.h1 fontSize="24px" mb="14px">
-          Jobs on the bench
+          On the bench
         </chakra.h1>
         {[1, 2, 3].map((i) => (
           <Box key={i} height="58px" bg="band" mb="8px" />

@@ -123,7 +123,7 @@ export function JobFrame({ session }: { session: JobSession }) {
       ],
       "?": ["this sheet", () => setHelp(true)],
       "Ctrl+z": ["undo a decision", () => void send({ intent: "undo" })],
-      "Ctrl+Shift+z": ["do it again", () => void send({ intent: "redo" })],
+      "Ctrl+Shift+z": ["redo", () => void send({ intent: "redo" })],
     },
     {
       single: single === "on",
@@ -192,7 +192,9 @@ export function JobFrame({ session }: { session: JobSession }) {
   const title = <title>{`${typed.name || "Unnamed job"} · Firm Arbor`}</title>;
   if (!shown || !plan || !value) {
     return failed ? (
-      <Notice severity="stop">The plan could not be worked: {failed}. The job itself is kept; reload.</Notice>
+      <Notice severity="stop">
+        The plan could not be worked out: {failed}. The job itself is saved; reload.
+      </Notice>
     ) : (
       <>
         {title}
@@ -247,7 +249,7 @@ export function JobFrame({ session }: { session: JobSession }) {
                       <Button
                         onClick={() => void send({ intent: "redo" })}
                         disabled={!canRedo}
-                        title="Do again (Ctrl+Shift+Z)"
+                        title="Redo (Ctrl+Shift+Z)"
                         hideBelow="md"
                       >
                         Redo
@@ -276,8 +278,8 @@ export function JobFrame({ session }: { session: JobSession }) {
                       <Main>
                         {failed && (
                           <Notice severity="stop">
-                            The last change could not be planned: {failed}. It is kept; the plan shown is the
-                            one before.
+                            The last change could not be planned: {failed}. It is saved; the plan shown is the
+                            one from before it.
                           </Notice>
                         )}
                         <Outlet />

@@ -86,10 +86,10 @@ test.each<[Trouble, RegExp]>([
   ],
   [
     { what: "elsewhere", of: "The reading 37.9 mm" },
-    /Another tab wrote something first\. The reading 37\.9 mm was not/,
+    /Another tab saved something first\. The reading 37\.9 mm was not/,
   ],
-  [{ what: "undo" }, /could not be undone/],
-  [{ what: "invalid", why: "name: too long" }, /would not hold together: name: too long/],
+  [{ what: "undo" }, /Cannot undo/],
+  [{ what: "invalid", why: "name: too long" }, /would no longer be valid: name: too long/],
 ])("%o stands until it was read", (trouble, text) => {
   const { settled, said } = open(trouble);
   expect(said()).toMatch(text);
@@ -98,8 +98,8 @@ test.each<[Trouble, RegExp]>([
 });
 
 test.each([
-  ["page", /newer Firm Arbor.*Finish the cut/],
-  ["database", /nothing more is until this page is loaded again/],
+  ["page", /newer Firm Arbor.*Finish this cut/],
+  ["database", /nothing more will be until you load it/],
 ])("an update of the %s is told with a way to load it, and loads nothing by itself", async (detail, text) => {
   open({ what: "undo" });
   fireEvent(window, new CustomEvent(updatedEvent, { detail }));

@@ -16,8 +16,8 @@ const reasons: Record<NotKept, string> = {
   full: "this browser has no room left. Make room on this device, then enter it again; what was saved before is safe.",
   updated: "Firm Arbor was updated in another tab. Reload this page, then enter it again.",
   blocked:
-    "this browser stores nothing for this page: a private window, or a setting that forbids it. Open the page in an ordinary window, or allow it to store, then enter it again.",
-  failed: "the browser refused. Reload the page and look at what is there before you enter it again.",
+    "this browser does not store anything for this page: it may be a private window, or a setting may forbid it. Open the page in a normal window, or allow storage, then enter it again.",
+  failed: "the browser refused. Reload the page and check what is there before you enter it again.",
 };
 
 /** What of a kept value is told where two stand against each other. */
@@ -57,7 +57,7 @@ function ConflictNotice({
 }) {
   return (
     <Notice severity="warn" role="alert">
-      Changed in another tab meanwhile, so your change was not taken.
+      It was changed in another tab, so your change was not saved.
       {conflicts.map(({ path, yours, theirs }) => (
         <div key={path}>
           {pathText(path)}: there <b>{valueText(theirs, unit)}</b>, yours <b>{valueText(yours, unit)}</b>.
@@ -112,19 +112,19 @@ export function TroubleNotice({
     case "elsewhere":
       return (
         <Notice severity="warn" role="alert">
-          Another tab wrote something first. {trouble.of} was not added here; look at the step again. {read}
+          Another tab saved something first. {trouble.of} was not added here; look at the step again. {read}
         </Notice>
       );
     case "undo":
       return (
         <Notice severity="warn" role="alert">
-          That could not be undone: the field was changed since, perhaps in another tab. {read}
+          Cannot undo: the field has changed since, perhaps in another tab. {read}
         </Notice>
       );
     case "invalid":
       return (
         <Notice severity="warn" role="alert">
-          That was not taken, because the job would not hold together: {trouble.why}. {read}
+          Not saved, because the job would no longer be valid: {trouble.why}. {read}
         </Notice>
       );
   }

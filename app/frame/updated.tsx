@@ -5,9 +5,9 @@ import { Notice } from "../instruments/notice.tsx";
 import { type Updated, updatedEvent } from "../offline.ts";
 
 const updates: Record<Updated, string> = {
-  page: "There is a newer Firm Arbor. What you did is saved. Finish the cut you are in, then load it; until then a part of this page may be missing.",
+  page: "A newer Firm Arbor is ready. Your work is saved. Finish this cut, then load it; until then parts of this page may be missing.",
   database:
-    "Firm Arbor was updated in another tab. What you did is saved; nothing more is until this page is loaded again. Finish the cut you are in, then load it.",
+    "Firm Arbor was updated in another tab. Your work so far is saved; nothing more will be until you load it. Finish this cut, then load it.",
 };
 
 /** Says that there is a newer app, and offers to load it when the person sees fit. */

@@ -146,7 +146,7 @@ const fixedKinds: CutterKind[] = [
 function Feeds({ material, unit }: { material: Material; unit: LengthUnit }) {
   const show = (r: Range) => range("chip", r, unit, unit === "mm" ? 3 : 4);
   return (
-    <Section title={`Feed, ${unitOf("chip", unit)} a tooth; drills and reamers a turn`}>
+    <Section title={`Feed, ${unitOf("chip", unit)} per tooth; per turn for drills and reamers`}>
       <Table
         label="Feeds by diameter"
         head={["", ...diameters.map((d) => (unit === "mm" ? `${d} mm` : `${(d / 25.4).toFixed(3)} in`))]}
@@ -276,7 +276,7 @@ function EditMaterial({
       </Box>
       {answer && !answer.ok && (
         <Notice severity="stop" role="alert">
-          Not kept: {answer.problem}. Correct it; what you typed is still here.
+          Not saved: {answer.problem}. Correct it; what you typed is still here.
         </Notice>
       )}
       {answer?.ok && (
@@ -286,14 +286,14 @@ function EditMaterial({
       )}
       <Box display="flex" gap="10px" mt="8px" flexWrap="wrap">
         <Button look="strong" onClick={() => send(materialOf(draft, material))}>
-          Keep as mine
+          Save as mine
         </Button>
         {own === "changed" && published && (
           <Button onClick={() => send(null)}>Back to the handbook's values</Button>
         )}
         {own === "added" && (
           <Button look="warn" onClick={() => send(null, true)}>
-            Take it out
+            Remove
           </Button>
         )}
         <Button look="quiet" onClick={onDone}>

@@ -41,8 +41,8 @@ export function TablePage({ table }: { table: HandbookTable }) {
     <HandbookFrame place={table.title.toLowerCase()}>
       <StationTitle above="Handbook · Tables">{table.title}</StationTitle>
       <chakra.p mb="10px" color="quiet">
-        {table.what} {unitWords[table.unit]} Source: {table.source}; where your copy of the standard differs,
-        it comes first.
+        {table.what} {unitWords[table.unit]} Source: {table.source}; your own copy of the standard comes
+        first.
       </chakra.p>
       <Field
         label="Search, or a size"

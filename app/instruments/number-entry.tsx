@@ -42,7 +42,7 @@ function read(text: string, unit: LengthUnit): Read<Dimension> {
   if (nominal < smallestSize || nominal > largestSize)
     return {
       ok: false,
-      problem: say`${mm(nominal)} is no size on a manual mill: check the unit and the decimal point.`,
+      problem: say`${mm(nominal)} is not a size for a manual mill: check the unit and the decimal point.`,
     };
   return { ok: true, value: outcome.value, understood: outcome.value };
 }
@@ -246,7 +246,7 @@ function NumberEntryField<T>({
     outcome && !outcome.ok
       ? outcome.problem
       : text.trim() === "" && !optional
-        ? words("Nothing is written here yet.")
+        ? words("Nothing entered yet.")
         : null;
   return (
     <Labeled label={label} htmlFor={id} hidden={bare ?? hideLabel ?? false}>

@@ -8,15 +8,15 @@ import { useJob } from "./job-context.tsx";
 const verdicts: Record<PieceVerdict, string> = {
   good: "good",
   notGood: "not good",
-  unsure: "read, not sure",
-  open: "cut, not all read",
+  unsure: "measured, uncertain",
+  open: "cut, not all measured",
 };
 
 /** Where a piece stands, in a few words. */
 export function standingText({ scrapped, steps, done, setup, verdict }: PieceStanding): string {
   if (scrapped) return "scrapped";
   if (steps > 0 && done === steps) return verdicts[verdict];
-  if (done === 0 || setup === null) return "not begun";
+  if (done === 0 || setup === null) return "not started";
   return `${verdict === "notGood" ? "not good, " : ""}setup ${setup}, ${done} of ${steps} steps done`;
 }
 

@@ -57,7 +57,7 @@ function setUp() {
       </JobContext>
     </ChakraProvider>,
   );
-  const field = screen.getByLabelText(/Reading of the width/);
+  const field = screen.getByLabelText(/^Width, /);
   const enter = (text: string) => {
     fireEvent.change(field, { target: { value: text } });
     fireEvent.keyDown(field, { key: "Enter" });
@@ -82,9 +82,9 @@ describe("reading pad", () => {
     const { taken, enter } = setUp();
     enter(text);
     expect(taken).toEqual([]);
-    expect(screen.getByRole("alert").textContent).toMatch(/Asked again/);
+    expect(screen.getByRole("alert").textContent).toMatch(/Please check/);
     if (meant) expect(screen.getByRole("button", { name: /I meant/ }).textContent).toMatch(meant);
-    fireEvent.click(screen.getByRole("button", { name: /It is so/ }));
+    fireEvent.click(screen.getByRole("button", { name: /Yes, save it/ }));
     expect(taken).toMatchObject([{ value: Number(text), questioned: [ruleId] }]);
   });
 
@@ -95,7 +95,7 @@ describe("reading pad", () => {
       enter(text);
       expect(taken).toEqual([]);
       expect(screen.getByRole("status").textContent?.length).toBeGreaterThan(10);
-      expect(screen.getByLabelText<HTMLInputElement>(/Reading of the width/).value).toBe(text);
+      expect(screen.getByLabelText<HTMLInputElement>(/^Width, /).value).toBe(text);
     },
   );
 });

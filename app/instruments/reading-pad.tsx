@@ -11,7 +11,7 @@ import {
 } from "../../core/quantity/index.ts";
 import { canMeasure, instrumentById, type MeasuredHow } from "../../core/shop/index.ts";
 import type { ReadingOf } from "../../core/steps/index.ts";
-import { entryProblem, say, type Phrase } from "../../core/working/index.ts";
+import { capital, entryProblem, phraseText, say, type Phrase } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
 import { Choice } from "./choice.tsx";
 import { Input, Labeled } from "./field.tsx";
@@ -27,6 +27,8 @@ export interface TakenReading {
 
 interface ReadingPadProps {
   of: ReadingOf;
+  /** What it is called, where that is more than `of`. */
+  name?: Phrase | undefined;
   /** How it is measured: only instruments that can are offered. */
   how: MeasuredHow;
   /** mm */
@@ -44,11 +46,12 @@ interface ReadingPadProps {
 
 const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
 
-const noSize = (value: number) => say`A block cannot be ${mm(value)}. Type what the instrument shows.`;
+const noSize = (value: number) => say`The block cannot be ${mm(value)}. Type what the instrument shows.`;
 
 /** Reading entry with a keypad for oily hands. A reading that cannot be is asked about, never swallowed. */
 export function ReadingPad({
   of,
+  name,
   how,
   expected,
   before,
@@ -118,10 +121,11 @@ export function ReadingPad({
     setAsked(null);
     setText(key === "⌫" ? text.slice(0, -1) : text + key);
   };
+  const called = capital((name ? phraseText(name, unit) : of).replace(/^the /, ""));
   return (
     <Box borderWidth="2px" borderStyle="solid" borderColor="accent" p="14px" maxW="560px">
       <Box display="flex" gap="12px" flexWrap="wrap" alignItems="flex-end" mb="10px">
-        <Labeled label={`Reading of the ${of}, ${unit}`} htmlFor={`${id}-text`} flex="1" minW="150px">
+        <Labeled label={`${called}, ${unit}`} htmlFor={`${id}-text`} flex="1" minW="150px">
           <Input
             id={`${id}-text`}
             ref={field}
@@ -173,7 +177,7 @@ export function ReadingPad({
         <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">
           {asked.questions.map((q) => (
             <chakra.p key={q.phrase.id} fontSize="17px" mb="6px">
-              <chakra.b color="warn">▲ Asked again. </chakra.b>
+              <chakra.b color="warn">▲ Please check. </chakra.b>
               <Words of={q.phrase} />
             </chakra.p>
           ))}
@@ -205,7 +209,7 @@ export function ReadingPad({
               }
               css={{ minHeight: "48px" }}
             >
-              It is so: keep {showQuantity(mm(asked.value), unit, unit === "mm" ? 3 : 4)}
+              Yes, save it {showQuantity(mm(asked.value), unit, unit === "mm" ? 3 : 4)}
             </Button>
             <Button
               onClick={() => {

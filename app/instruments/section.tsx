@@ -76,7 +76,7 @@ export function ReasonLine({ reason, onReason }: { reason: string; onReason: (re
   return (
     <Box borderLeftWidth="5px" borderColor="accent" bg="accentSoft" px="12px" py="8px" mb="12px">
       <chakra.label fontSize="14px">
-        Metal has been cut: a change here is logged. Why do you change it?{" "}
+        Metal has been cut, so a change here is logged. Why the change?{" "}
         <Input
           value={reason}
           maxLength={200}

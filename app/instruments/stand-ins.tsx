@@ -10,7 +10,7 @@ export function StandIns() {
   const lists = standIns.map((list) => shopListWords[list].many.toLowerCase()).join(", ");
   return (
     <Notice severity="note">
-      None of your own {lists} are entered yet: the plan reckons with those of the demo shop.{" "}
+      None of your own {lists} are entered yet: the plan uses the demo shop's.{" "}
       <Link to="/shop" style={{ textDecoration: "underline" }}>
         Enter yours in the shop
       </Link>

@@ -45,5 +45,5 @@ test("the limit that binds is the one that allows least, and says what lifts it"
   const least = Math.min(...working.limits.map((l) => l.allows.value));
   expect(working.limits.find((l) => l.id === working.bound)?.allows.value).toBe(least);
   const { container } = shown(working);
-  expect(container.textContent).toContain("This one binds");
+  expect(container.textContent).toContain("This one sets the limit");
 });

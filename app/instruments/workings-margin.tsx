@@ -11,7 +11,7 @@ export function WorkingSheet({ working, unit: given }: { working: Working | null
   if (!working) {
     return (
       <chakra.p color="quiet" fontSize="14px">
-        Press a figure with a dotted line under it: its working stands here.
+        Press a figure with a dotted line under it: its working shows here.
       </chakra.p>
     );
   }
@@ -53,7 +53,7 @@ export function WorkingSheet({ working, unit: given }: { working: Working | null
       {working.limits.length > 0 && (
         <Box mt="14px">
           <chakra.h3 fontSize="13px" fontWeight="700" color="quiet">
-            What each limit would allow
+            What each limit allows
           </chakra.h3>
           {working.limits.map((limit) => {
             const binds = limit.id === working.bound;
@@ -73,7 +73,7 @@ export function WorkingSheet({ working, unit: given }: { working: Working | null
                 </Box>
                 {binds && (
                   <chakra.div fontSize="12.5px" color="ink">
-                    This one binds. To lift it: {phraseText(limit.lifts, unit)}.
+                    This one sets the limit. To raise it: {phraseText(limit.lifts, unit)}.
                   </chakra.div>
                 )}
                 <chakra.div fontSize="12px" color={binds ? "ink" : "quiet"} fontStyle="italic">

@@ -26,10 +26,8 @@ function giveUp() {
 
 const tooLong = () =>
   refused(
-    words(
-      "This file keeps the reader busy without an end: it is damaged, or holds far more than an outline.",
-    ),
-    words("Export only the outline as DXF in text form, and read that."),
+    words("Reading this file takes too long: it is damaged, or holds far more than an outline."),
+    words("Export only the outline as a text DXF, and read that."),
   );
 
 /** The outlines of a DXF file, or why it cannot be read. */

@@ -19,7 +19,7 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const archived = session ? null : await archivedCard(database(), params.jobId);
   if (archived)
     throw data(
-      `"${archived.name || "Unnamed job"}" was put away. Nothing of it is lost: bring it back to look at it or work on it.`,
+      `"${archived.name || "Unnamed job"}" is archived. Nothing is lost: bring it back to look at it or work on it.`,
       { status: 410 },
     );
   if (!session)

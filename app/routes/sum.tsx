@@ -30,5 +30,5 @@ export default function OneSum({ loaderData }: Route.ComponentProps) {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Failure error={error} kept="Sums keep nothing: what you typed stands in the address." />;
+  return <Failure error={error} kept="Sums are not saved: what you typed is in the address of the page." />;
 }

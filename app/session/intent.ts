@@ -31,5 +31,5 @@ export function whatOf(intent: JobIntent): string {
         ? [`The note "${e.text}"`]
         : [],
   );
-  return told.length > 0 ? told.join(", ") : "What you last told the machine station";
+  return told.length > 0 ? told.join(", ") : "Your last answer at the machine";
 }

@@ -109,7 +109,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       </StationTitle>
       {item.retired && (
         <Notice severity="note">
-          Retired: no plan reckons with it.{" "}
+          Retired: left out of all plans.{" "}
           <Button onClick={() => save(list, item.id, item, { ...item, retired: false })}>
             Bring it back
           </Button>
@@ -117,8 +117,8 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       )}
       {conflict && (
         <Notice severity="warn" role="alert">
-          It was changed in another tab meanwhile, so the last change was not saved. Yours still stands in its
-          field: press Enter there if it should win.
+          It was changed in another tab, so your last change was not saved. Yours is still in its field: press
+          Enter there to save it.
         </Notice>
       )}
       {(stops.length > 0 || unread) && waiting && (
@@ -183,7 +183,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       >
         {!item.retired && (
           <Button onClick={() => save(list, item.id, item, { ...item, retired: true })}>
-            Retire: keep for old jobs, plan no more with it
+            Retire: keep for old jobs, leave out of new plans
           </Button>
         )}
         <Button
@@ -193,7 +193,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
             void navigate(`/shop/${list}`);
           }}
         >
-          Take it out of the shop
+          Remove it from the shop
         </Button>
         <chakra.span color="quiet" fontSize="13.5px" alignSelf="center">
           Either can be undone. {mine[list].length} in this drawer.
@@ -312,10 +312,10 @@ function choicesOf(
     const now = { ...cutter, ...(item as typeof cutter) };
     const fits = new Set(holdersFor(now, mine).map((h) => h.id));
     return [
-      ["", "the first that takes it"],
+      ["", "the first that fits"],
       ...mine.holders
         .filter((h) => fits.has(h.id) || h.id === now.holder)
-        .map((h) => [h.id, takes(h, now) ? h.name : `${h.name}: does not take it`] as const),
+        .map((h) => [h.id, takes(h, now) ? h.name : `${h.name}: does not fit`] as const),
     ];
   }
   return [...empty, ...(mine[field.list] as ShopItem[]).map((i) => [i.id, i.name] as const)];

@@ -222,7 +222,7 @@ function Row({
   );
 }
 
-/** Reads a CSV, shows what would come in and which lines are left out, and waits for a press. */
+/** Reads a CSV, shows what would come in and which lines are skipped, and waits for a press. */
 function CsvImport({ list }: { list: ShopList }) {
   const { mine, importList } = useShop();
   const [read, setRead] = useState<ReadCsv | null>(null);
@@ -248,7 +248,7 @@ function CsvImport({ list }: { list: ShopList }) {
       {read && (
         <Notice severity={read.rejected.length > 0 ? "warn" : "note"} role="status">
           {read.items.length} {many} can be read, {replaced} of them replace what is here
-          {read.rejected.length > 0 && `; ${read.rejected.length} lines are left out`}.{" "}
+          {read.rejected.length > 0 && `; ${read.rejected.length} lines are skipped`}.{" "}
           <Button
             look="strong"
             disabled={read.items.length === 0}
@@ -259,7 +259,7 @@ function CsvImport({ list }: { list: ShopList }) {
           >
             Take {read.items.length}
           </Button>{" "}
-          <Button onClick={() => setRead(null)}>Take none</Button>
+          <Button onClick={() => setRead(null)}>Import none</Button>
           {read.rejected.length > 0 && (
             <Box
               as="ul"

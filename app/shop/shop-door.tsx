@@ -25,15 +25,15 @@ export function ShopDoor() {
         </Notice>
       ) : (
         <Notice severity="good">
-          Plans reckon with your own machines, cutters and vises. What you do not own is never proposed
-          without saying so.
+          Plans use your own machines, cutters and vises. Nothing you do not own is proposed without saying
+          so.
         </Notice>
       )}
       <Sets title="A machine to start from" sets={starterSets.machines} list="machines" />
       <Sets title="A drawer to start from" sets={starterSets.drawers} list="cutters" />
       <chakra.p mt="14px" color="quiet" maxW="640px">
-        All values of a set are usual ones: correct them to yours. Backlash, run-out and the force your
-        machine bears are worth an hour with an indicator.
+        The values in a set are typical: correct them to yours. Backlash, run-out and the force your machine
+        can take are worth an hour with an indicator.
       </chakra.p>
     </>
   );

@@ -21,8 +21,8 @@ import { StockStation } from "./stock/stock-station.tsx";
 const stations: [name: Station, station: ReactNode, firstUse: RegExp][] = [
   ["drawing", <DrawingStation key="d" />, /Choose the material/],
   ["stock", <StockStation key="s" />, /Enter the drawing first/],
-  ["setups", <SetupsStation key="p" />, /as soon as the drawing/],
-  ["cuts", <CutsStation key="c" />, /as soon as the drawing/],
+  ["setups", <SetupsStation key="p" />, /once the drawing/],
+  ["cuts", <CutsStation key="c" />, /once the drawing/],
   ["machine", <MachineStation key="m" />, /No steps yet/],
   ["record", <RecordStation key="r" />, /Is it good/],
 ];
@@ -89,17 +89,17 @@ describe("the stations do what they say", () => {
 
   test("an own depth is kept with its reason and taken back", async () => {
     open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "0.5" } });
+    fireEvent.change(await screen.findByLabelText("Depth per pass"), { target: { value: "0.5" } });
     fireEvent.change(screen.getByLabelText("Reason"), { target: { value: "chatter" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
-    await waitFor(() => expect(document.body.textContent).toMatch(/0\.50 mm a pass instead of/));
+    await waitFor(() => expect(document.body.textContent).toMatch(/0\.50 mm per pass instead of/));
     fireEvent.click(screen.getByRole("button", { name: "Back to the plan's depth" }));
     await waitFor(() => expect(document.body.textContent).not.toMatch(/a pass instead of/));
   });
 
   test("a depth the motor cannot take is not applied, and says what would do (M21)", async () => {
     open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth of a pass"), { target: { value: "4.2" } });
+    fireEvent.change(await screen.findByLabelText("Depth per pass"), { target: { value: "4.2" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
   });

@@ -93,7 +93,7 @@ export function SumView({ worked }: { worked: WorkedSum }) {
                 style={{ textDecoration: "underline" }}
                 className="no-print"
               >
-                Start anew
+                Start over
               </Link>
             </Form>
             <Box minW="0">
@@ -105,7 +105,7 @@ export function SumView({ worked }: { worked: WorkedSum }) {
               )}
               {!answer && !worked.refusal && (
                 <Notice severity="note" role="status">
-                  A field cannot be read yet: what is wrong stands under it.
+                  A field cannot be read: what is wrong is shown under it.
                 </Notice>
               )}
               {answer && <Results answer={answer} unit={worked.unit} />}

@@ -16,12 +16,12 @@ export function beyondLimits(
         ? warn(
             rule(
               "M21.power",
-            )`${quantity("power", power)} wanted of ${quantity("power", spindlePower)} at the spindle: ${power > spindlePower ? "too much" : "little is left in hand"}; ${mm(allowed)} would do.`,
+            )`${quantity("power", power)} needed of ${quantity("power", spindlePower)} at the spindle: ${power > spindlePower ? "too much" : "little in reserve"}; ${mm(allowed)} would do.`,
           )
         : warn(
             rule(
               "M21.depth",
-            )`${mm(depth)} a pass is beyond the ${limit.name}: it allows ${mm(limit.allows.value)}.`,
+            )`${mm(depth)} per pass is beyond the ${limit.name}: it allows ${mm(limit.allows.value)}.`,
           ),
     );
 }

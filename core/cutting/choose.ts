@@ -42,16 +42,16 @@ export function chooseCut(task: CutTask, cutters: Cutter[], place: CutPlace): Ou
 function whyBest(best: Cut, others: Cut[], cutters: Cutter[], chosen: boolean): Phrase {
   const next = others[0];
   const nameOf = (id: string) => cutters.find((c) => c.id === id)?.name ?? id;
-  if (!next) return words("It is the only one in the shop that can do this cut.");
+  if (!next) return words("The only one in the shop that can do this cut.");
   const difference = next.minutes - best.minutes;
   const cost =
     difference >= 0
-      ? say`${nameOf(next.cutter)} would take ${quantity("time", difference)} more`
-      : say`${nameOf(next.cutter)} would take ${quantity("time", -difference)} less`;
-  if (chosen) return say`Kept by your choice; ${cost}.`;
+      ? say`${nameOf(next.cutter)} is ${quantity("time", difference)} slower`
+      : say`${nameOf(next.cutter)} is ${quantity("time", -difference)} quicker`;
+  if (chosen) return say`Your choice; ${cost}.`;
   if (best.against < next.against)
-    return say`It is the best one for this${next.warnings.some((w) => w.phrase.id === "M19.skin") ? ": the skin would dull the others" : ""}; ${cost}.`;
-  return say`It is the quickest; ${cost}.`;
+    return say`Best for this${next.warnings.some((w) => w.phrase.id === "M19.skin") ? ": the skin would dull the others" : ""}; ${cost}.`;
+  return say`Quickest of your cutters; ${cost}.`;
 }
 
 /** What would do when no owned cutter does: the size asked for, and the refusal that came closest. */

@@ -36,7 +36,7 @@ const warned = (cut: Cut, ...starts: string[]) =>
   cut.warnings.map((w) => w.phrase).filter((p) => starts.some((start) => p.id?.startsWith(start)));
 
 function speed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
-  const aim = isCarbide(cut.tool) ? "aimed at, the middle" : "aimed at, lower third";
+  const aim = isCarbide(cut.tool) ? "target, mid-range" : "target, lower third";
   return {
     lines: [
       line(
@@ -47,7 +47,7 @@ function speed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
       line("high", quantity("cuttingSpeed", material.speeds[cut.tool][1])),
       ...factorLine(cut.speedFactor, "kind of cutter, stickout, house rules"),
       line(aim, quantity("cuttingSpeed", cut.vcWanted), { sum: true }),
-      line("wanted at the spindle", quantity("spindleSpeed", cut.wantedRpm), {
+      line("needed at the spindle", quantity("spindleSpeed", cut.wantedRpm), {
         formula: "spindle-speed",
         terms: [
           ["vc", quantity("cuttingSpeed", cut.vcWanted)],
@@ -76,9 +76,9 @@ function feed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
         see: `materials/${material.id}`,
       }),
       line("high", quantity("chip", cut.fzRange[1])),
-      ...factorLine(cut.feedFactor, "of it the stickout and house rules leave"),
+      ...factorLine(cut.feedFactor, "left after stickout and house rules"),
       line("aimed at", quantity("chip", cut.fzWanted), { sum: true }),
-      line("wanted at the table", quantity("feed", cut.fzWanted * cutter.teeth * cut.rpm), {
+      line("needed at the table", quantity("feed", cut.fzWanted * cutter.teeth * cut.rpm), {
         formula: "table-feed",
         terms: [
           ["fz", quantity("chip", cut.fzWanted)],
@@ -103,8 +103,8 @@ function feed(cut: Cut, { cutter, machine, material }: On): WorkingBody {
     ],
     notes: [
       cut.thinning > 1.001
-        ? say`The cut is narrow, so chips are thin: the feed is raised ${quantity("ratio", cut.thinning)} times for this move only. Entry and corners see the full chip: slow there.`
-        : words("Of the feeds that fit, the one that takes least time with its own depth is taken."),
+        ? say`Narrow cut, thin chips: the feed is raised ${quantity("ratio", cut.thinning)} times for this move only. Entry and corners take the full chip: slow down there.`
+        : words("Of the feeds that fit, the quickest with its own depth is used."),
       ...warned(cut, "M22", "feed", "M21.feed", "M38"),
     ],
   };
@@ -114,7 +114,7 @@ function depth(cut: Cut, { material }: On): WorkingBody {
   return {
     lines: [
       line("what the limits allow", mm(Math.min(...cut.limits.map((l) => l.allows.value)))),
-      line(cut.own.depth ? "yours" : "taken, to a twentieth", mm(cut.depth), { sum: true }),
+      line(cut.own.depth ? "yours" : "used, to a twentieth", mm(cut.depth), { sum: true }),
       line(cut.kind === "side" ? "height of the wall" : "width of cut", mm(cut.width)),
       line("mean chip", quantity("chip", cut.hm), { formula: "mean-chip" }),
       line("cutting force per area", quantity("stress", cut.kc), {
@@ -129,7 +129,7 @@ function depth(cut: Cut, { material }: On): WorkingBody {
     ],
     limits: cut.limits,
     bound: cut.bound,
-    notes: cut.own.depth ? [say`Without your own depth ${mm(cut.allowed)} would be taken.`] : [],
+    notes: cut.own.depth ? [say`Without your own depth, ${mm(cut.allowed)} would be used.`] : [],
   };
 }
 
@@ -201,7 +201,7 @@ function bending(cut: Cut, { cutter, machine }: On): WorkingBody {
       ...(cut.finishBending
         ? [
             line("in the last pass", mm(cut.finishBending.is), { decimals: 3 }),
-            line("may be, a quarter of half the tolerance", mm(cut.finishBending.may), { decimals: 3 }),
+            line("allowed, a quarter of half the tolerance", mm(cut.finishBending.may), { decimals: 3 }),
           ]
         : []),
     ],

@@ -132,12 +132,12 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
         ? warn(
             rule(
               "skin.depth",
-            )`The skin asks for a first pass of ${mm(first)}, the limit is ${mm(usable)}. Take the skin off another way (grind, file, pickle) or use a cutter you can spare.`,
+            )`The skin needs a first pass of ${mm(first)}; the limit is ${mm(usable)}. Remove the skin first (grind, file, pickle) or use a cutter you can spare.`,
           )
         : note(
             rule(
               "skin.rough",
-            )`The face is rough to ${mm(task.skin)}; a pass of ${mm(usable)} does not get under that at once. It dulls no edge: the passes after it clean it up.`,
+            )`The face is rough to ${mm(task.skin)}; a first pass of ${mm(usable)} does not get under that. It will not dull the edge: the passes after it clean it up.`,
           ),
     );
   }
@@ -147,7 +147,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       warn(
         rule(
           "M22.rub",
-        )`The chip is ${quantity("chip", chip)} at its thickest, thinner than this edge cuts (${quantity("chip", least)}): it would rub. Feed faster, slow the spindle, or cut deeper.`,
+        )`The chip is ${quantity("chip", chip)} at its thickest, thinner than this edge can cut (${quantity("chip", least)}): it would rub. Feed faster, slow the spindle, or cut deeper.`,
       ),
     );
   } else if (fz < fzRange[0] * (1 - 1e-9)) {
@@ -155,7 +155,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       note(
         rule(
           "feed.below",
-        )`${quantity("chip", fz)} a tooth is below the recommended chip load; ${feed.by === "hand" ? "hand feed is the limit" : "the next power feed would be above it"}.`,
+        )`${quantity("chip", fz)} per tooth is below the recommended chip load; ${feed.by === "hand" ? "hand feed is the limit" : "the next power feed would be above it"}.`,
       ),
     );
   }
@@ -165,7 +165,7 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
       warn(
         rule(
           "M21.feed",
-        )`${quantity("chip", fz)} a tooth; this cutter can take ${quantity("chip", fzRange[1])}. ${quantity("feed", tableFeed(fzRange[1], cutter.teeth, speed.rpm))} would do.`,
+        )`${quantity("chip", fz)} per tooth; this cutter can take ${quantity("chip", fzRange[1])}. ${quantity("feed", tableFeed(fzRange[1], cutter.teeth, speed.rpm))} would do.`,
       ),
     );
   }
@@ -233,8 +233,8 @@ const nothingLeft = (cut: Cut) => {
   return refused(
     rule(
       "M21.nothing",
-    )`Not even ${mm(leastFaceDepth)} a pass is within the ${bound.name}: it allows ${mm(bound.allows.value)}.`,
-    say`What would lift it: ${bound.lifts}.`,
+    )`Even ${mm(leastFaceDepth)} per pass is beyond the ${bound.name}: it allows ${mm(bound.allows.value)}.`,
+    say`To get more: ${bound.lifts}.`,
   );
 };
 

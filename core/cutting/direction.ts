@@ -15,7 +15,7 @@ export function mayClimb(depth: Mm, backlash: Mm, perTurn: Mm): Outcome<true> {
   return refused(
     rule(
       "M17.climb",
-    )`The screw has ${mm(backlash)} of slack and the cutter takes ${quantity("chip", perTurn)} a turn: climbing ${mm(depth)} deep it would pull the table in.`,
+    )`The screw has ${mm(backlash)} of backlash and the cutter takes ${quantity("chip", perTurn)} per turn: climbing ${mm(depth)} deep, it would pull the table in.`,
     say`Cut conventional, or climb at most ${mm(climbWithSlack)} for the last pass.`,
   );
 }

@@ -33,7 +33,7 @@ export function doubts(
       warn(
         rule(
           "M19.interrupted",
-        )`The cut is interrupted: a hard, sharp grade chips at every blow. Take HSS or a tough grade, and a lower speed.`,
+        )`Interrupted cut: a hard, sharp grade chips. Use HSS or a tough grade, at a lower speed.`,
       ),
     );
   }
@@ -47,7 +47,7 @@ export function doubts(
       warn(
         rule(
           "M38.oneTooth",
-        )`It runs out ${quantity("chip", cutter.runOut)}, as much as the feed of a tooth (${quantity("chip", fz)}): one tooth does the work and leaves a ridge every turn. Clean and reseat it in its holder, or feed faster.`,
+        )`Run-out ${quantity("chip", cutter.runOut)} is as much as the feed per tooth (${quantity("chip", fz)}): one tooth does the work and leaves a ridge every turn. Clean and reseat it in its holder, or feed faster.`,
       ),
     );
   }

@@ -73,12 +73,12 @@ export function finishWarnings({ bending, spring }: FinishPass): Warning[] {
       ? note(
           rule(
             "spring.pass",
-          )`The last pass bends the cutter ${is}, more than a quarter of half the tolerance (${may}): run it once more at the same setting.`,
+          )`The last pass bends the cutter ${is}, more than a quarter of half the tolerance (${may}): take a spring pass at the same setting.`,
         )
       : warn(
           rule(
             "spring.hardens",
-          )`The last pass bends the cutter ${is} of ${may}, and this material hardens when rubbed: no spring pass. Take a stiffer cutter or a lighter last cut.`,
+          )`The last pass bends the cutter ${is}; ${may} is allowed, and this material work-hardens: no spring pass. Use a stiffer cutter or a lighter last cut.`,
         ),
   ];
 }

@@ -14,9 +14,9 @@ const text = (id: string, cut: CutForFluid) =>
 
 test.each<[material: string, cut: CutForFluid, says: RegExp, not: RegExp]>([
   ["steel-free", { goes: "along", removal: 3 }, /Brush it on before each stroke/, /steadily/],
-  ["steel-free", { goes: "along", removal: 40 }, /flow steadily/, /before each stroke/],
-  ["steel-free", { goes: "down", removal: 3 }, /On before it goes down/, /stroke/],
-  ["steel-free", { goes: "byHand", removal: 0 }, /Oil on the tap/, /flow/],
+  ["steel-free", { goes: "along", removal: 40 }, /keep it flowing/, /before each stroke/],
+  ["steel-free", { goes: "down", removal: 3 }, /Apply before it goes down/, /stroke/],
+  ["steel-free", { goes: "byHand", removal: 0 }, /Oil the tap/, /flow/],
   ["pvc", { goes: "along", removal: 90 }, /^Cut it dry/, /flow|Brush it/],
 ])("%s, %o", (material, cut, says, not) => {
   expect(text(material, cut)).toMatch(says);

@@ -21,12 +21,12 @@ export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.t
  */
 export function fluidWords(material: Pick<Material, "fluid">, { goes, removal }: CutForFluid): Phrase {
   const { fluid } = material;
-  if (fluid === "") return words("No cutting fluid is known for it: ask before you put any on.");
-  if (cutsDry(material)) return say`Cut it ${fluid}: chips brushed or drawn off, never blown at anyone.`;
-  if (goes === "byHand") return say`Oil on the tap before it starts, fresh after every turn back (${fluid}).`;
+  if (fluid === "") return words("No cutting fluid is listed: ask before you use one.");
+  if (cutsDry(material)) return say`Cut it ${fluid}: brush or vacuum the chips, never blow them.`;
+  if (goes === "byHand") return say`Oil the tap before it starts and after every turn back (${fluid}).`;
   if (goes === "down")
-    return say`Cutting fluid: ${fluid}. On before it goes down, and again each time it comes out.`;
+    return say`Cutting fluid: ${fluid}. Apply before it goes down, and again each time it comes out.`;
   return removal > brushed
-    ? say`Cutting fluid: ${fluid}. Much comes off: let it flow steadily; without a pump brush it on all through the cut.`
+    ? say`Cutting fluid: ${fluid}. Heavy cut: keep it flowing; without a pump, brush it on all through the cut.`
     : say`Cutting fluid: ${fluid}. Brush it on before each stroke.`;
 }

@@ -126,7 +126,7 @@ function depthWithin(rises: (depth: Mm) => number, cap: number, top: Mm, rounds 
   return low;
 }
 
-/** The rule for the kind of cutter: depth of a pass at this width (for a side: width at this height), mm. */
+/** The rule for the kind of cutter: depth per pass at this width (for a side: width at this height), mm. */
 export function cutterRule(s: Setting): Mm {
   const { cutter, task, material } = s;
   const d = cuttingDiameter(cutter);
@@ -229,7 +229,7 @@ export function depthBySpindle(s: Setting, vf: number): { allows: Mm; hardAt: Mm
 }
 
 /**
- * Every limit on the depth of a pass at a feed: the cutter's rule and body, force the machine can take, spindle power or belt
+ * Every limit on the depth per pass at a feed: the cutter's rule and body, force the machine can take, spindle power or belt
  * slip, bending, thin chips, then those from outside. Each says what it allows and what would lift it.
  * @param thin depth to which this feed keeps its chip no thicker than the range, mm; Infinity when not raised
  */
@@ -295,7 +295,7 @@ export function depthLimits(s: Setting, vf: number, thin: Mm): Limit[] {
     },
     {
       id: "bending",
-      name: say`bending of cutter and machine, ${mm(cap.bending)}`,
+      name: say`deflection of cutter and machine, ${mm(cap.bending)}`,
       allows: mm(byForce.bending),
       lifts:
         spring.tool > spring.machine
@@ -358,7 +358,7 @@ function gripLimits(s: Setting, fz: Mm, by: { slides: Mm; tips: Mm; rest: Mm }, 
             id: "rest",
             name: rule(
               "M42.rest",
-            )`bending of what stands out of the vise, ${quantity("force", forces.rest)} at ${mm(roughBending.mm)}`,
+            )`deflection of the part above the vise, ${quantity("force", forces.rest)} at ${mm(roughBending.mm)}`,
             allows: mm(by.rest),
             lifts: say`a deeper grip, a jack under what hangs out, or the part turned`,
             hardAt: null,

@@ -19,8 +19,8 @@ export interface Pass {
 export function passSchedule(stock: Mm, largest: Mm, finish: Mm, first: Mm = 0): Outcome<Pass[]> {
   if (![stock, largest, finish].every(Number.isFinite) || stock < 0 || largest <= 0 || finish < 0) {
     return refused(
-      say`No passes for ${mm(stock)} at ${mm(largest)} a pass.`,
-      say`Check the sizes and the depth of a pass.`,
+      say`Cannot split ${mm(stock)} into passes of ${mm(largest)}.`,
+      say`Check the sizes and the depth per pass.`,
     );
   }
   if (stock === 0) return done([]);

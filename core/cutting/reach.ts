@@ -8,7 +8,7 @@ import type { CutTask } from "./task.ts";
 /** Clear of the wall below the flutes, mm. */
 const clearOfWall = 1;
 
-const chooseAnother = words("Take another cutter.");
+const chooseAnother = words("Use another cutter.");
 
 /**
  * Why a cutter cannot do a task at all (M20): wrong kind or machine, too short, too wide, too big for the corner, not
@@ -28,7 +28,7 @@ export function cannotCut(
   if (!cuts.includes(task.kind)) {
     return task.kind === "side"
       ? refused(say`${cutter.name} does not cut with its side.`, say`Take an end mill.`)
-      : refused(say`A ${kind} does not do this: ${wordsFor.cutKind[task.kind]}.`, chooseAnother);
+      : refused(say`A ${kind} cannot do this: ${wordsFor.cutKind[task.kind]}.`, chooseAnother);
   }
   const upright = mount !== "arbor";
   if (upright && machine.kind === "horizontal")
@@ -66,7 +66,7 @@ export function cannotCut(
     return refused(
       rule(
         "M20.collar",
-      )`${cutter.name} on collars of ${mm(holder.collar)} goes ${mm((d - holder.collar) / 2)} deep; the groove is ${mm(task.total)}.`,
+      )`${cutter.name} on collars of ${mm(holder.collar)} reaches ${mm((d - holder.collar) / 2)} deep; the groove is ${mm(task.total)}.`,
       say`Take a larger cutter or smaller collars.`,
     );
   if (task.insideRadius !== null && d / 2 > task.insideRadius + 1e-6)
@@ -78,16 +78,16 @@ export function cannotCut(
     );
   if (task.plunges && !cutter.centerCutting)
     return refused(
-      rule("M20.plunge")`${cutter.name} does not cut to its center: it cannot go down into solid metal.`,
-      say`Drill a start hole first, or take a center-cutting one.`,
+      rule("M20.plunge")`${cutter.name} is not center-cutting: it cannot plunge into solid metal.`,
+      say`Drill a start hole first, or use a center-cutting one.`,
     );
   const long = stickoutFactor(cutter);
   if (!long && !insisted)
     return refused(
       rule(
         "M20.stickout",
-      )`${cutter.name} stands ${mm(cutter.stickout)} out of its holder, over 6 times its diameter: it would chatter and bend.`,
-      say`Set it shorter, or take a thicker one.`,
+      )`${cutter.name} sticks ${mm(cutter.stickout)} out of its holder, over 6 times its diameter: it will chatter and bend.`,
+      say`Set it shorter, or use a thicker one.`,
     );
   return null;
 }

@@ -119,7 +119,7 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
       warn(
         rule(
           "M21.tooFast",
-        )`The slowest step gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material allows ${bears}. A smaller cutter would do.`,
+        )`The slowest speed gives ${quantity("cuttingSpeed", vc)}; ${tool} in this material allows ${bears}. A smaller cutter would do.`,
       ),
     );
   } else if (slowed) {
@@ -147,7 +147,7 @@ export function chooseSpeed(request: SpeedRequest): SpeedChoice {
       note(
         rule(
           "M18.reversed",
-        )`In the ${setting.range.name || "chosen range"} this spindle turns the other way for the same position of the switch: set it over, and look at the cutter before the first cut.`,
+        )`In the ${setting.range.name || "chosen range"} the spindle turns the other way for the same switch position: reverse the switch, and check the rotation before the first cut.`,
       ),
     );
   }

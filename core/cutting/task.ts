@@ -49,7 +49,7 @@ export interface CutTask {
   interrupted: boolean;
   /** What the seat holds; null where nothing is known of it. */
   grip: GripCapacity | null;
-  /** Limits from outside on the depth of a pass. */
+  /** Limits from outside on the depth per pass. */
   outside: Limit[];
   own: OwnConditions;
   /** "quick" goes to the hard limits and the faster half of the ranges; by choice only. */

@@ -33,7 +33,7 @@ export function tiltedStep(kind: TiltCase, s: Mm, theta: number): TiltedStep | n
           kind === "headKnee"
             ? rule(
                 "M33.tilt",
-              )`Moved by ${mm(s)} the tilted cutter goes ${mm(depth)} deep, not ${mm(s)}: for that depth move ${mm(cos > 0 ? s / cos : s)}.`
+              )`Moving ${mm(s)} feeds the tilted cutter ${mm(depth)} deep, not ${mm(s)}: for that depth move ${mm(cos > 0 ? s / cos : s)}.`
             : rule(
                 "M33.tilt",
               )`The quill goes ${mm(depth)} along its axis and ${mm(across)} sideways at ${quantity("angle", theta)}: knee and quill no longer add up to one Z.`,

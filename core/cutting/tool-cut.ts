@@ -70,8 +70,8 @@ export function toolCut(
   const reach = cutter.kind === "twistDrill" ? cutter.fluteLength : cutter.stickout;
   if (deep > reach + 1e-6)
     return refused(
-      rule("M20.flute")`${cutter.name} reaches ${mm(reach)}; ${mm(deep)} are needed.`,
-      say`Take a longer one, or cut it from both sides.`,
+      rule("M20.flute")`${cutter.name} reaches ${mm(reach)}; ${mm(deep)} is needed.`,
+      say`Use a longer one, or cut it from both sides.`,
     );
   const d = cuttingDiameter(cutter);
   const speed = chooseSpeed({ machine, material, cutter, diameter: d, rules: shop.houseRules, own: own.rpm });

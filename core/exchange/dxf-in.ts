@@ -25,8 +25,8 @@ const solids = new Set(["3DFACE", "3DSOLID", "BODY", "REGION", "SURFACE", "MESH"
 
 const broken = () =>
   refused(
-    words("This is no DXF file that can be read: it is damaged, cut off, empty, or in a binary form."),
-    words("Save the outline again as DXF in text form, and read that."),
+    words("This file cannot be read as DXF: it is damaged, cut short, empty, or binary."),
+    words("Save the outline again as a text DXF, and read that."),
   );
 
 /**
@@ -46,7 +46,7 @@ export function readDxf(text: string): Outcome<DxfDrawing> {
   if ("line" in whole)
     return refused(
       say`The DXF file is damaged at line ${whole.line}: ${faults[whole.what]}.`,
-      words("Save the outline again as DXF in text form, and read that."),
+      words("Save the outline again as a text DXF, and read that."),
     );
   const entities = parse(whole.text);
   if (!entities) return broken();

@@ -49,7 +49,7 @@ function placeOf(text: string, error: unknown): Phrase {
 }
 
 const notFitting = (path: readonly PropertyKey[], message: string) =>
-  refused(say`The file does not fit at ${path.map(String).join(" / ") || "its top"}: ${message}.`, another);
+  refused(say`The file is not valid at ${path.map(String).join(" / ") || "its top"}: ${message}.`, another);
 
 /**
  * Reads a job file of any version up to this one.
@@ -66,7 +66,7 @@ export function readJobFile(text: string): Outcome<JobFile> {
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    return refused(say`The file is broken ${placeOf(text, error)}: it is not whole JSON.`, another);
+    return refused(say`The file is broken ${placeOf(text, error)}: it is not complete JSON.`, another);
   }
   if (typeof raw !== "object" || raw === null || (raw as { format?: unknown }).format !== jobFileFormat) {
     return refused(

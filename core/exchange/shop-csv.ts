@@ -84,7 +84,7 @@ export function readShopCsv(list: ShopList, text: string): Outcome<ReadCsv> {
     const notKnown = strange.length > 0 ? `not known: ${strange.slice(0, 6).join(", ")}. ` : "";
     const lacking = missing.length > 0 ? `missing: ${missing.map((f) => f.key).join(", ")}.` : "";
     return refused(
-      say`The columns do not fit: ${notKnown}${lacking}`,
+      say`The columns do not match: ${notKnown}${lacking}`,
       say`The columns are: ${known.join(", ")}. Export the list once to see them filled in.`,
     );
   }
@@ -108,7 +108,7 @@ function readLine(
 ): Outcome<ShopItem> {
   const id = at("id") || slug(at("name"));
   if (taken.has(id))
-    return refused(say`The id "${id}" stood in an earlier line.`, words("Give each item its own id."));
+    return refused(say`The id "${id}" is used in an earlier line.`, words("Give each item its own id."));
   let item: ShopItem = { ...blankItem(list, id), retired: /^(yes|true|1)$/i.test(at("retired")) };
   for (const field of given) {
     const read = readField(at(field.key), field);

@@ -125,7 +125,7 @@ function operationLines(
         `${m.kind === "go" ? "go" : "to"} ${placeText(m, unit)}${m.notPast && m.kind === "feed" ? " stop" : ""}`,
     );
   const more =
-    places.length > mostPlaces ? [`and ${places.length - mostPlaces} more, walked at the machine`] : [];
+    places.length > mostPlaces ? [`and ${places.length - mostPlaces} more, shown at the machine`] : [];
   return [
     ...wrapped(head, 62).map((text) => ({ text, bold: true })),
     ...(depths.length > 0
@@ -226,7 +226,7 @@ export function faceSheet({ title, setup, passes, cutter, machine, vise, unit }:
       ],
       ...passes.map((pass): SheetLine[] => [
         {
-          text: `pass ${pass.number}: ${name} ${show(pass.reads)}${dial(pass)}, leaves ${show(pass.sizeAfter)}${pass.last && cut.spring ? ", then once more at the same setting" : ""}`,
+          text: `pass ${pass.number}: ${name} ${show(pass.reads)}${dial(pass)}, leaves ${show(pass.sizeAfter)}${pass.last && cut.spring ? ", then a spring pass" : ""}`,
           bold: pass.last,
         },
       ]),

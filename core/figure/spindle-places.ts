@@ -207,7 +207,7 @@ export function pocketPlaces(
   const put = (points: Point[]): Point[] => points.map(([x, y]) => [cx + x, cy + y]);
   return {
     title:
-      "Seen from above: the pocket, the rings of the spindle from its middle out, the last one along its walls.",
+      "Seen from above: the pocket, the rings of the spindle from its center out, the last one along its walls.",
     width: size.x + 2 * margin,
     height: size.y + 2 * margin + 8 * unit,
     shapes: [

@@ -1,9 +1,9 @@
 /** Usual cautions, shown where they matter. The app advises; the machine's manual and local rules decide. */
 export const cautions = {
   eyes: "Eye protection on. No gloves, rings or loose sleeves near a turning spindle.",
-  chips: "Chips with a brush, never by hand, spindle stopped.",
+  chips: "Clear chips with a brush, never by hand, spindle stopped.",
   measure: "Spindle stopped before you measure or reach in.",
-  manual: "The machine's manual, the workshop's rules and a qualified instructor come first.",
+  manual: "The machine's manual, the shop's rules and a qualified instructor come first.",
 } as const;
 
 export interface OperationCautions {
@@ -20,8 +20,8 @@ export const operationCautions: readonly OperationCautions[] = [
     cautions: [
       cautions.eyes,
       "Drawbar wrench off, vise handle off, guard in place.",
-      "Look which way the cutter turns: start it for a moment after every change of range or switch.",
-      "Lock every axis that is not to move; leave the one that moves free.",
+      "Check which way the cutter turns: start it for a moment after every change of range or switch.",
+      "Lock every axis that must not move; leave the one that moves free.",
       "Know where the stop is, and that your hand reaches it.",
     ],
   },
@@ -32,16 +32,16 @@ export const operationCautions: readonly OperationCautions[] = [
       "Spindle stopped and out of gear, or the supply off.",
       "Hold a cutter in a rag, never by its edges; wood under a heavy one, so that it cannot fall on the table.",
       "Wipe taper and shank dry and clean: a chip there is run-out, and a cutter that walks out.",
-      "No end mill in a drill chuck: side forces walk it out.",
+      "No end mill in a drill chuck: side load walks it out.",
     ],
   },
   {
     id: "holding",
     operation: "Clamping the part",
     cautions: [
-      "Nothing held by hand, ever: clamp it, also for one small hole.",
+      "Never hold the work by hand: clamp it, even for one small hole.",
       "Every strap over a support; a single strap lets the part turn.",
-      "After tapping a part down do not pull the handle again: it lifts.",
+      "After tapping a part down, do not tighten again: it lifts.",
       "Get help, or a hoist, for heavy stock and vises.",
     ],
   },
@@ -51,14 +51,14 @@ export const operationCautions: readonly OperationCautions[] = [
     cautions: [
       "Chips fly far and hot from face mills: screen, closed collar, others warned.",
       "A fly cutter out of balance shakes: low speed, stand out of its plane.",
-      "Wide cuts on the arbor conventional, overarm support on, nut never tightened without it.",
+      "Wide cuts on the arbor: conventional, overarm support in place; never tighten the nut without it.",
     ],
   },
   {
     id: "side",
     operation: "Side cuts, slots and pockets",
     cautions: [
-      "No climb cut with slack in the screw: the cutter pulls the table in and breaks.",
+      "No climb cut with backlash in the screw: the cutter pulls the table in and breaks.",
       "A cutter that does not cut to its center does not plunge: drill first.",
       "Slots hold chips: stop and brush, no fingers.",
     ],
@@ -85,9 +85,9 @@ export const operationCautions: readonly OperationCautions[] = [
     id: "power-feed",
     operation: "Power feed",
     cautions: [
-      "Dogs set and tried, the moving axis unlocked.",
+      "Trip dogs set and tried, the moving axis unlocked.",
       "The last 2 mm by hand.",
-      "Do not leave it alone.",
+      "Never leave it running unattended.",
     ],
   },
   {
@@ -104,7 +104,7 @@ export const operationCautions: readonly OperationCautions[] = [
     operation: "Materials that burn or harm",
     cautions: [
       "Fine magnesium and titanium chips burn: sharp edges, thick chips, swept up at once, dry sand at hand, no water on magnesium.",
-      "Dust of cast iron, of copper alloys with beryllium or lead, of fiber and graphite: draw it off.",
+      "Dust of cast iron, of copper alloys with beryllium or lead, of fiber and graphite: use extraction.",
       "Overheated PVC and PTFE give off harmful fumes.",
       "Paraffin as a cutting fluid burns: ventilate, keep it from sparks.",
     ],

@@ -69,25 +69,25 @@ const rows: [
   ["copper", "Copper (Cu-ETP)", "brass", [30, 55], [35, 62], [90, 180], [110, 200], 1350, 0.22, 8940, "light oil or milk-like soluble oil", "Gummy: keen edge, large rake, chips welded to the edge spoil the face."],
   ["titanium", "Titanium Ti-6Al-4V", "tough", [9, 15], [11, 17], [30, 50], [35, 60], 1370, 0.21, 4430, "flood, plenty", "Springs away, heats the edge; never rub."],
   ["magnesium", "Magnesium (AZ31, AZ91)", "aluminum", [90, 180], [100, 200], [250, 500], [280, 550], 450, 0.2, 1780, "dry, never water", "Cuts freely; fine chips burn."],
-  ["acetal", "Acetal (POM)", "plastic", [80, 150], [90, 170], [150, 350], [150, 350], 120, 0.2, 1410, "dry, blow chips with care", "Springs in the vise and grows when warm: light pull, measure cold."],
+  ["acetal", "Acetal (POM)", "plastic", [80, 150], [90, 170], [150, 350], [150, 350], 120, 0.2, 1410, "dry, brush or vacuum the chips", "Springs in the vise and grows when warm: snug it lightly, measure cold."],
   ["nylon", "Nylon (PA6)", "plastic", [70, 130], [80, 150], [140, 300], [140, 300], 110, 0.2, 1140, "dry", "Soft and stringy, takes up water and grows: measure dry and cold."],
   ["ptfe", "PTFE", "plastic", [80, 150], [90, 170], [150, 300], [150, 300], 80, 0.2, 2180, "dry", "Flows under the clamp: hold wide and light, keen edge."],
-  ["pvc", "PVC, rigid", "plastic", [60, 120], [70, 140], [120, 280], [120, 280], 110, 0.2, 1400, "dry, air", "Softens when hot; its dust and fumes are to be drawn off."],
+  ["pvc", "PVC, rigid", "plastic", [60, 120], [70, 140], [120, 280], [120, 280], 110, 0.2, 1400, "dry, air", "Softens when hot; use extraction for dust and fumes."],
   ["steel-unknown", "Unknown steel", "steel", [9, 14], [11, 17], [35, 60], [55, 95], 2500, 0.26, 7850, "soluble or cutting oil", "Try it with a file first: if the file skates it is hardened, do not mill it. Start low, listen, and go up after a good pass."],
 ];
 
 const cautions: Partial<Record<string, string>> = {
-  "iron-grey": "Dust of cast iron: draw it off or wear a mask, and cover the ways.",
-  "iron-ductile": "Dust of cast iron: draw it off or wear a mask, and cover the ways.",
+  "iron-grey": "Cast iron dust: use extraction or a mask, and cover the ways.",
+  "iron-ductile": "Cast iron dust: use extraction or a mask, and cover the ways.",
   brass: "Chips fly as needles: guard in place, eye protection.",
   "steel-free": "Contains lead: wash hands before eating.",
   magnesium:
     "Fine magnesium chips burn fiercely. Sharp edge, thick chips, no water near them; sweep up at once, dry sand or a class D extinguisher at hand.",
   titanium: "Fine titanium chips can burn: keep them wet or swept up, no dull edges.",
-  pvc: "Overheated PVC gives off acid fumes: keep it cool and draw off.",
+  pvc: "Overheated PVC gives off acid fumes: keep it cool and use extraction.",
   ptfe: "Overheated PTFE gives off harmful fumes: keep it cool, no smoking at the machine.",
-  "bronze-aluminum": "Fine dust of copper alloys: draw it off or wear a mask.",
-  "steel-unknown": "The grade is a guess: the plan is one too. Stop when it squeals or the chips turn blue.",
+  "bronze-aluminum": "Fine copper-alloy dust: use extraction or a mask.",
+  "steel-unknown": "The grade is a guess, so the plan is too. Stop when it squeals or the chips turn blue.",
 };
 
 /** Growth in mm per m and °C: usual table values, about ±5 %; plastics vary by half. */

@@ -202,7 +202,7 @@ export const handbookTables: readonly HandbookTable[] = [
   {
     id: "general-tolerances",
     title: "General tolerances",
-    what: "What sizes without a tolerance of their own may be off, either way.",
+    what: "What sizes without their own tolerance may be off, either way.",
     source: "ISO 2768-1",
     unit: "mm",
     head: ["size", "fine", "medium", "coarse"],

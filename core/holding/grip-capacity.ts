@@ -71,7 +71,7 @@ export function gripCapacity(seat: Seat, vise: Vise, group: MaterialGroup): Grip
     rest: restBears(seat, vise, group),
     safety: holdingSafety,
     name: say`grip of the ${vise.name}, ${quantity("force", clamp)} at ${mm(seat.effectiveGrip)}`,
-    lifts: say`a harder pull${seat.paper ? "" : ", paper at the jaws"}${seat.stop ? "" : ", a stop"}, or lower parallels`,
+    lifts: say`more torque${seat.paper ? "" : ", paper at the jaws"}${seat.stop ? "" : ", a stop"}, or lower parallels`,
     source: `η 0.25; μ ${mu}, safety ${holdingSafety} (guess)`,
   };
 }

@@ -29,7 +29,7 @@ const seat = (grip: number, above: number): Seat => ({
 });
 const some = fc.integer({ min: 3, max: 40 });
 
-test("a harder pull, a deeper grip, a lower cut never hold less; a rod never more", () => {
+test("more torque, a deeper grip, a lower cut never hold less; a rod never more", () => {
   fc.assert(
     fc.property(some, some, fc.integer({ min: 10, max: 80 }), (grip, above, pull) => {
       const at = (g: number, a: number, p: number) => gripCapacity(seat(g, a), { ...vise, pull: p }, "steel");

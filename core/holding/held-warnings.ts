@@ -30,7 +30,7 @@ export function hangsFree(seat: Seat, vise: Vise, cuts: readonly [Mm, Mm][] | nu
     warn(
       rule(
         "M42.free",
-      )`${mm(free)} of the part hangs free past jaws ${mm(vise.jawWidth)} wide, and it is cut ${mm(outside)} outside them: it springs there, and can tip out of the vise. Put a jack or packing under each end that hangs out, or hold it in two vises in line. More than ${mm(most)} wants it (guess: twice its thickness).`,
+      )`${mm(free)} of the part hangs past jaws ${mm(vise.jawWidth)} wide, and it is cut ${mm(outside)} outside them: it springs there, and can tip out of the vise. Put a jack or packing under each overhanging end, or hold it in two vises in line. Needed above ${mm(most)} (guess: twice its thickness).`,
     ),
   ];
 }

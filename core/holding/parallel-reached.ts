@@ -27,7 +27,7 @@ export function parallelReached(
         stop(
           rule(
             "M09.reached",
-          )`The ${parallels.name} stand ${mm(out)} out past the jaws, the cutter comes to ${mm(leaves)}: it would cut into them. Push them flush with the far side of the jaws, or take shorter ones.`,
+          )`The ${parallels.name} stick ${mm(out)} out past the jaws, the cutter comes to ${mm(leaves)}: it would cut into them. Push them flush with the far side of the jaws, or use shorter ones.`,
         ),
       ]
     : [];

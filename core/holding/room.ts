@@ -26,7 +26,7 @@ export function noDaylightFor(
         rule(
           "M43.daylight",
         )`${seat.table ? "Packing" : "Vise"}, part and tool take ${mm(needed)}; ${machine.name} leaves ${mm(machine.daylight)} between table and spindle.`,
-        say`Take a shorter tool or holder, lay the part down, or clamp it to the table.`,
+        say`Use a shorter tool or holder, lay the part down, or clamp it to the table.`,
       )
     : null;
 }
@@ -41,8 +41,8 @@ export function noTravelFor(machine: Machine, travel: Mm, axis: "x" | "y"): Refu
     ? refused(
         rule(
           "M43.travel",
-        )`The cut takes ${mm(tidy(travel))} of travel; ${machine.name} has ${mm(machine.travel[axis])}.`,
-        say`Turn the part, take a smaller cutter, or cut it in two setups.`,
+        )`The cut needs ${mm(tidy(travel))} of travel; ${machine.name} has ${mm(machine.travel[axis])}.`,
+        say`Turn the part, use a smaller cutter, or cut it in two setups.`,
       )
     : null;
 }

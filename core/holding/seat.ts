@@ -112,14 +112,14 @@ function whyNotThose(chosen: Parallels, needed: Mm, between: Mm, through: boolea
     ? [
         rule(
           "holding.tooLow",
-        )`The ${chosen.name} are too low: ${mm(needed)} are needed so that the cutter clears the jaws.`,
-        say`Take higher ones, or less off in this setup.`,
+        )`The ${chosen.name} are too low: ${mm(needed)} is needed for the cutter to clear the jaws.`,
+        say`Use taller ones, or take less off in this setup.`,
       ]
     : [
         rule(
           "holding.tooThick",
-        )`The ${chosen.name} do not go between the jaws, which stand ${mm(between)} apart${through ? ", clear of what is cut through" : ""}.`,
-        say`Take thinner ones.`,
+        )`The ${chosen.name} do not fit between the jaws, ${mm(between)} apart${through ? ", clear of what is cut through" : ""}.`,
+        say`Use thinner ones.`,
       ];
 }
 
@@ -188,7 +188,7 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     return refused(
       rule(
         "holding.parallels",
-      )`Parallels of ${mm(needed)} or more are needed so that the cutter clears the jaws; the tallest that fit between the jaws are ${mm(tallest)}.`,
+      )`Parallels of ${mm(needed)} or more are needed for the cutter to clear the jaws; the tallest that fit between the jaws are ${mm(tallest)}.`,
       say`Use taller packing, or take less off in this setup.`,
     );
   }
@@ -271,7 +271,7 @@ export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== 
       warn(
         rule(
           "M10.notClean",
-        )`Face ${fixed.order} at the fixed jaw did not clean up: it is no reference. Cut it clean first.`,
+        )`Face ${fixed.order} at the fixed jaw did not clean up, so it is not a reference. Cut it clean first.`,
       ),
     );
   } else if (!isReference(piece, seat.fixed)) {
@@ -279,7 +279,7 @@ export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== 
       note(
         rule(
           "M10.provisional",
-        )`The ${seat.fixed} face ${seat.table ? "that was indicated" : "at the fixed jaw"} is ${wordsFor.faceCondition[fixed.condition]}: a provisional seat. What is cut here is squared again later.`,
+        )`The ${seat.fixed} face ${seat.table ? "that was indicated" : "at the fixed jaw"} is ${wordsFor.faceCondition[fixed.condition]}, a provisional seat: nothing cut here is square to it.`,
       ),
     );
   }
@@ -289,7 +289,7 @@ export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== 
       warn(
         rule(
           "M12.side",
-        )`${mm(seat.effectiveGrip)} is held after the chamfers; a cut with the side wants ${mm(leastGrip.side)}. Lower parallels, or light cuts.`,
+        )`${mm(seat.effectiveGrip)} is held after the chamfers; a side cut needs ${mm(leastGrip.side)}. Use lower parallels, or take light cuts.`,
       ),
     );
   } else if (seat.effectiveGrip < leastGrip.roughing) {
@@ -297,7 +297,7 @@ export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== 
       warn(
         rule(
           "M12.roughing",
-        )`${mm(seat.effectiveGrip)} is held after the chamfers; roughing wants ${mm(leastGrip.roughing)}. Light passes.`,
+        )`${mm(seat.effectiveGrip)} is held after the chamfers; roughing needs ${mm(leastGrip.roughing)}. Take light passes.`,
       ),
     );
   } else if (seat.projection > 1.5 * seat.grip) {
@@ -305,7 +305,7 @@ export function seatWarnings(piece: Piece, seat: Seat, side = seat.overhang !== 
       warn(
         rule(
           "M12.tall",
-        )`${mm(seat.projection)} stands above the jaws for ${mm(seat.grip)} of grip. A heavy cut can tip it: light passes, and try it by hand first.`,
+        )`${mm(seat.projection)} sticks up above the jaws on ${mm(seat.grip)} of grip. A heavy cut can tip it: take light passes, and try it by hand first.`,
       ),
     );
   }

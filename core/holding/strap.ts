@@ -34,7 +34,7 @@ export function oneStrapTurns(straps: number, stops: number): Warning[] {
         warn(
           rule(
             "M15.oneStrap",
-          )`One strap holds at one point: the cut turns the part about it. Set a second strap, or a stop against which the cut pushes.`,
+          )`One strap holds at one point: the cut turns the part about it. Set a second strap, or a stop for the cut to push against.`,
         ),
       ]
     : [];
@@ -72,7 +72,7 @@ export function studWarnings(stack: StudStack, preload: number): Warning[] {
       warn(
         rule(
           "M47.short",
-        )`The stud is ${mm(stack.length)}; with nut and T-nut ${mm(needed)} is needed: too few threads would hold.`,
+        )`The stud is ${mm(stack.length)}; with nut and T-nut ${mm(needed)} is needed: too few threads engage.`,
       ),
     );
   else if (stack.length - needed > stack.underTNut + stack.nut)
@@ -80,7 +80,7 @@ export function studWarnings(stack: StudStack, preload: number): Warning[] {
       warn(
         rule(
           "M47.bottoms",
-        )`The stud is ${mm(stack.length - needed)} longer than needed: screwed down it can stand on the slot's floor and lift the T-nut against the lips. Take a shorter one, or peen the last thread of the T-nut.`,
+        )`The stud is ${mm(stack.length - needed)} longer than needed: screwed down, it can bottom in the slot and jack the T-nut against the lips. Use a shorter one, or peen the last thread of the T-nut.`,
       ),
     );
   if (stack.tNutWidth > stack.slot || stack.tNutWidth < stack.slot - 1)
@@ -97,7 +97,7 @@ export function studWarnings(stack: StudStack, preload: number): Warning[] {
       warn(
         rule(
           "M47.preload",
-        )`The pull gives ${quantity("force", preload)}; a slot of ${mm(stack.slot)} can take about ${quantity("force", most)} (guess).`,
+        )`This torque gives ${quantity("force", preload)}; a slot of ${mm(stack.slot)} can take about ${quantity("force", most)} (guess).`,
       ),
     );
   return found;

@@ -122,7 +122,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     return refused(
       rule(
         "M47.noStud",
-      )`A part ${mm(standing)} high on ${mm(strapHold.packing)} of packing wants studs of ${mm(needed)}; the longest are ${mm(longest)}.`,
+      )`A part ${mm(standing)} high on ${mm(strapHold.packing)} of packing needs studs of ${mm(needed)}; the longest are ${mm(longest)}.`,
       say`Lay the part down, or get longer studs.`,
     );
   return done({

@@ -14,7 +14,7 @@ export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
         warn(
           rule(
             "M13.stretch",
-          )`The fixed jaw of the ${vise.name} gives ${mm(vise.stretch)} under a hard pull, a good part of the ${mm(tolerance)} of tolerance: set zero after clamping, and use the same torque every time.`,
+          )`The fixed jaw of the ${vise.name} flexes ${mm(vise.stretch)} when tightened hard, a good part of the ${mm(tolerance)} tolerance: set zero after clamping, and use the same torque every time.`,
         ),
       ]
     : [];
@@ -38,7 +38,7 @@ export function twistsJaw(seat: Seat, vise: Pick<Vise, "jawWidth">): Warning[] {
         note(
           rule(
             "M12.offCenter",
-          )`The part fills only one side of the jaws: the moving jaw twists and holds it at one edge. Put a piece as thick between the jaws at the other side.`,
+          )`The part is at one side of the jaws: the moving jaw cocks and grips one edge. Put a spacer of the same thickness at the other side.`,
         ),
       ]
     : [];
@@ -59,7 +59,7 @@ export function otherFaceAtJaw(piece: Piece, up: Face, fixed: Face): Warning[] {
         note(
           rule(
             "M32.otherFace",
-          )`The face across was cut with ${faceName(piece, before)} at the fixed jaw, this one with ${faceName(piece, fixed)}: an error of the jaw then counts twice between the two. Mark the face and keep it there.`,
+          )`The opposite face was cut with ${faceName(piece, before)} at the fixed jaw, this one with ${faceName(piece, fixed)}: the jaw's error then counts twice between the two. Mark the face and keep it there.`,
         ),
       ]
     : [];

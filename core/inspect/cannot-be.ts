@@ -1,6 +1,6 @@
 import { type LengthUnit, mm, showFixed, tidy, toMm } from "../quantity/index.ts";
 import type { Instrument } from "../shop/index.ts";
-import { type Phrase, precise, rule } from "../working/index.ts";
+import { type Phrase, precise, rule, say } from "../working/index.ts";
 
 /** A reading that should be asked about before it is believed, and what else it may have meant. */
 export interface Question {
@@ -41,18 +41,19 @@ export function cannotBe(
   const off = Math.abs(value - expected) / Math.max(expected, 1e-9);
   if (off > farOff) {
     const slip = slips.find((factor) => Math.abs(value * factor - expected) / expected < 0.05);
+    const otherUnit = slip !== undefined && (slip > 20 || slip < 0.05);
     questions.push(
       slip
         ? {
             phrase: rule(
               "M03.slip",
-            )`You typed ${reading.text} ${reading.unit}, that is ${precise(mm(value), 3)}; about ${mm(expected)} is expected. ${slip > 20 || slip < 0.05 ? "The other unit" : "The point one place on"} would give ${mm(value * slip)}.`,
+            )`You typed ${reading.text} ${reading.unit}; about ${mm(expected)} is expected. ${otherUnit ? say`Did you mean ${reading.text} ${reading.unit === "mm" ? "in" : "mm"} (${mm(value * slip)})?` : say`Decimal point off? ${mm(value * slip)} would fit.`}`,
             perhaps: tidy(value * slip),
           }
         : {
             phrase: rule(
               "M03.far",
-            )`${mm(value)} is far from the ${mm(expected)} expected. Is it this size, read on this face?`,
+            )`${mm(value)} is far from the ${mm(expected)} expected. Is it the right size, on the right face?`,
             perhaps: null,
           },
     );
@@ -60,7 +61,7 @@ export function cannotBe(
     questions.push({
       phrase: rule(
         "M02.grew",
-      )`The block reads ${mm(value)} after the cut and ${mm(before)} before it: it cannot have grown. A chip or burr under the jaw of the instrument, or another place?`,
+      )`It reads ${mm(value)} after the cut and ${mm(before)} before: it cannot have grown. A chip or burr under the jaw of the instrument, or another spot?`,
       perhaps: null,
     });
   }
@@ -81,7 +82,7 @@ export function cannotBe(
     questions.push({
       phrase: rule(
         "M03.finer",
-      )`${instrument.name} shows steps of ${precise(mm(step), 3)}; ${reading.text} is finer than that. Which instrument was it?`,
+      )`${instrument.name} reads in steps of ${precise(mm(step), 3)}; ${reading.text} is finer than that. Which instrument was it?`,
       perhaps: rounded,
     });
   }

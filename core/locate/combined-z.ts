@@ -10,7 +10,7 @@ export function combinedZ(knee: Mm, quill: Mm, tilt: number): Outcome<Mm> {
     return refused(
       rule(
         "M26.tilted",
-      )`With the head at ${quantity("angle", tilt)} the quill also moves ${mm(tidy(quill * Math.sin((tilt * Math.PI) / 180)))} sideways: one depth does not hold.`,
+      )`With the head at ${quantity("angle", tilt)} the quill also moves ${mm(tidy(quill * Math.sin((tilt * Math.PI) / 180)))} sideways, so one depth no longer holds.`,
       words("Set the head upright, or move the knee alone."),
     );
   return done(tidy(knee + quill));

@@ -72,7 +72,7 @@ export function locateSetup(request: LocateRequest): Locating {
             warn(
               rule(
                 "locate.error",
-              )`The places of this setup may be ${precise(mm(closest), 3)} off; picked up so they can be ${precise(mm(error), 3)} off. Pick it up another way, or indicate every place before it is cut.`,
+              )`Places in this setup may be off by ${precise(mm(closest), 3)}; picked up this way they can be off by ${precise(mm(error), 3)}. Use a better pickup, or indicate every place before it is cut.`,
             ),
           ]
         : [],

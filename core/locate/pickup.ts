@@ -27,7 +27,7 @@ export const touchWords: Readonly<Record<TouchWay, string>> = {
   chip: "cutter alone, first chip",
   paper: "cutter and paper",
   finder: "edge finder",
-  finderTurned: "edge finder, turned half round",
+  finderTurned: "edge finder, turned half a turn",
   indicator: "indicator",
 };
 

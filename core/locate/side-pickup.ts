@@ -127,7 +127,7 @@ function halvedPickup(axis: "x" | "y", datum: Datum, frame: SetupFrame, request:
       note(
         rule(
           "M23.halve",
-        )`Half of the tool and the paper fall out of it, as long as both sides are touched the same way.`,
+        )`Half of the tool and the paper cancel out, as long as both sides are touched the same way.`,
       ),
       warn(rule("M24.back")`After each touch back off, then up, then over to the other side.`),
     ],
@@ -176,7 +176,7 @@ export function facePickup(
             say`${way === "line" ? say`Bring it over the line at the ${where} side of the part` : say`Come to the ${where} side of the part and touch it`}, the last bit moving ${toward}; ${signs[way]}.`,
             ...turnedHalf,
             on < 1e-6
-              ? say`Set the ${NAME} collar to 0: the axis stands over the edge. Go up clear.`
+              ? say`Set the ${NAME} collar to 0: the spindle is over the edge. Go up clear.`
               : say`Set the ${NAME} collar to 0, go up clear, and move ${precise(mm(on), 3)} on to the ${toward}: the axis stands over the ${edge === 0 ? "edge" : say`place of the ${zeroAt(datum)}, from which the places count`}. Set the collar to 0 again.`,
             words("From here on every place is turns and divisions from this zero."),
           ],
@@ -201,11 +201,11 @@ const signs: Readonly<Record<TouchWay, string>> = {
 };
 
 const turnHalf = words(
-  "Turn the finder half round in its holder and touch again: the center of the two is the touch, whatever its run-out.",
+  "Turn the finder half a turn in its holder and touch again: the middle of the two is the touch, whatever its run-out.",
 );
 
 const turnAtEach = words(
-  "At each side touch twice, the finder turned half round in its holder between: the center of the two counts.",
+  "Touch each side twice, the finder turned half a turn in its holder between: use the middle of the two.",
 );
 
 const withWords = (way: TouchWay, name: string): Phrase =>
@@ -224,12 +224,12 @@ function betweenWords(way: TouchWay, tool: Mm, medium: Mm): Phrase {
     case "paper":
       return rule(
         "M23.edge",
-      )`Half of the cutter (${half}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. A long strip of paper, fingers away; better, the spindle turned by hand.`;
+      )`Half of the cutter (${half}) and the paper (${precise(mm(medium), 2)}) lie between its axis and the edge. Use a long strip of paper, fingers clear; better, turn the spindle by hand.`;
     case "chip":
       return rule("M23.edge")`Half of the cutter (${half}) lies between its axis and the edge.`;
     case "indicator":
     case "line":
-      return rule("M23.edge")`The axis stands over the edge itself: nothing is added.`;
+      return rule("M23.edge")`The spindle is over the edge itself: nothing is added.`;
     case "finder":
     case "finderTurned":
       return rule("M23.edge")`Half of its tip (${half}) lies between its axis and the edge.`;
@@ -256,12 +256,12 @@ function atJaw({ setup, shaft, vise }: LocateRequest, datum: Face): Warning[] {
       ? note(
           rule(
             "locate.fixedJaw",
-          )`Only ${mm(above)} of that face stand above the fixed jaw: touch the face of the jaw itself beside the part, it is the same plane.`,
+          )`Only ${mm(above)} of that face is above the fixed jaw: touch the jaw face itself beside the part; it is the same plane.`,
         )
       : warn(
           rule(
             "locate.movingJaw",
-          )`Only ${mm(above)} of that face stand above the moving jaw: a thin finder, or a parallel set up against the face and touched in its place (add its thickness).`,
+          )`Only ${mm(above)} of that face is above the moving jaw: use a thin finder, or hold a parallel against the face and touch that (add its thickness).`,
         ),
   ];
 }

@@ -154,9 +154,7 @@ export function topPickup(
       ...(tilted
         ? [
             note(
-              words(
-                "With the head tilted touch the highest corner that is left; the zero in X and Y holds no more.",
-              ),
+              words("With the head tilted, touch the highest corner left; the X and Y zero no longer holds."),
             ),
           ]
         : [

@@ -67,10 +67,10 @@ const cutAway = (gone: Face, face: Face | null): Warning =>
     ? warn(
         rule(
           "locate.gone",
-        )`Nothing is left of the ${gone} face above the jaws, nor of the one opposite: touch what is left of it below, or pick up a hole or wall that is cut and set its own place.`,
+        )`Nothing is left of the ${gone} face above the jaws, nor of the one opposite: touch what is left of it below, or pick up a finished hole or wall and set its known place.`,
       )
     : note(
-        rule("locate.gone")`Cuts took the ${gone} face away above the jaws: the ${face} face ${
+        rule("locate.gone")`The ${gone} face is cut away above the jaws: the ${face} face ${
           face === opposite(gone) ? "opposite " : ""
-        }is touched, and the size between is counted.`,
+        }is touched instead, and the size between is counted.`,
       );

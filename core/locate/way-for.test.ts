@@ -23,7 +23,7 @@ describe("the way with the least trouble that is good enough", () => {
     [0.012, "finderTurned"],
     [0.009, "finderTurned"],
     [0.001, "indicator"],
-  ])("places within %s: %s; without a finder paper or the indicator", (closest, way) => {
+  ])("places good to %s: %s; without a finder paper or the indicator", (closest, way) => {
     expect(ask(closest, demoShop)).toBe(way);
     const other = ask(closest, without);
     expect(other).toBe(closest === null || closest > 0.045 ? "paper" : "indicator");

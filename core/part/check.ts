@@ -39,7 +39,7 @@ export function checkDrawing(
 function checkMaterial(part: Part, own: OwnHandbook): DrawingFinding[] {
   if (part.material === null || !materialIn(own, part.material)) {
     return [
-      { axis: null, ...stop(rule("drawing.material")`Choose the material: speeds and feeds hang on it.`) },
+      { axis: null, ...stop(rule("drawing.material")`Choose the material: speeds and feeds depend on it.`) },
     ];
   }
   return [];

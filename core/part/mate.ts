@@ -84,7 +84,7 @@ export function checkMate(
     warn(
       rule(
         "mate.gap",
-      )`The ${what} and ${name}: the gap comes out between ${precise(mm(least), 3)} and ${precise(mm(most), 3)}, wanted is ${precise(mm(wanted.least), 3)} to ${precise(mm(wanted.most), 3)} (${wanted.text}). ${tight ? "At its tightest it is closer than that" : "At its loosest it is wider than that"}: narrow the limits, or make it to the measured mate.`,
+      )`The ${what} and ${name}: the gap comes out between ${precise(mm(least), 3)} and ${precise(mm(most), 3)}; ${precise(mm(wanted.least), 3)} to ${precise(mm(wanted.most), 3)} (${wanted.text}) is required. ${tight ? "At its tightest it is closer than that" : "At its loosest it is wider than that"}: narrow the limits, or make it to the measured mate.`,
     ),
   ];
 }

@@ -32,7 +32,7 @@ export function sizesOfPart(part: Part): PartSize[] {
       .fields(feature)
       .map(({ key, label }) => ({
         path: `${feature.id}/${key}`,
-        name: `${label.toLowerCase()} of the ${names.get(feature.id)}`,
+        name: `${label.toLowerCase()} of ${names.get(feature.id)}`,
         dimension: sizes[key] ?? null,
       }));
   });

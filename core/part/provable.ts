@@ -31,7 +31,7 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop):
         note(
           rule(
             "M35.half",
-          )`For ${what}, with U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, a good part of the zone reads "cannot tell".`,
+          )`For ${what}, with U ${precise(mm(best), 3)} on limits ${precise(mm(width), 3)} apart, much of the tolerance band cannot be called good or bad.`,
         ),
       ]
     : [];

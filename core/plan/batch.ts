@@ -89,7 +89,7 @@ export function batchOf(
           warn(
             rule(
               "M36.short",
-            )`${wanted} ${wanted === 1 ? "is" : "are"} wanted, and only ${left.length} can still be good. Add ${short} in place of what was scrapped.`,
+            )`${wanted} ${wanted === 1 ? "is" : "are"} required, and only ${left.length} can still be good. Add ${short} in place of what was scrapped.`,
           ),
         ]
       : []),
@@ -98,7 +98,7 @@ export function batchOf(
           warn(
             rule(
               "M36.beyond",
-            )`${named(beyond)} cut, and only ${wanted + added} ${wanted + added === 1 ? "is" : "are"} planned. Say on the Drawing how many are wanted.`,
+            )`${named(beyond)} cut, and only ${wanted + added} ${wanted + added === 1 ? "is" : "are"} planned. Raise the quantity on the Drawing.`,
           ),
         ]
       : []),
@@ -106,11 +106,11 @@ export function batchOf(
       [cut.filter((p) => p.verdict === "notGood"), "is not good. Rework it, or scrap it."] as const,
       [
         cut.filter((p) => p.verdict === "open"),
-        "is cut, and not all of its sizes are read. Read them.",
+        "is cut, but not all of its sizes are measured. Measure them.",
       ] as const,
       [
         cut.filter((p) => p.verdict === "unsure"),
-        "is read, and not sure to be good. Read it with a finer instrument, or scrap it.",
+        "is measured, but not certain to be good. Measure it with a finer instrument, or scrap it.",
       ] as const,
     ].flatMap(([which, then]) => which.map((p) => warn(rule("M36.open")`Piece ${p.piece} ${then}`))),
   ];

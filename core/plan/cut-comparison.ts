@@ -134,5 +134,5 @@ function reasonFor(cut: Cut, best: Cut): Phrase {
       : words("not rated for this surface, or kept for rough work");
   }
   const bound = cut.limits.find((l) => l.id === cut.bound);
-  return bound ? say`bound by ${bound.name}` : words("nothing binds it");
+  return bound ? say`limited by ${bound.name}` : words("nothing limits it");
 }

@@ -39,6 +39,6 @@ export const cutTwiceWarnings = (twice: readonly CutTwice[]): Warning[] =>
     warn(
       rule(
         "records.twice",
-      )`Two devices each recorded this cut: ${title}. If it was cut once, take one of them back at the Record; measure before you cut on.`,
+      )`Two devices each recorded this cut: ${title}. If it was cut once, remove one of them at the Record; measure before you cut on.`,
     ),
   );

@@ -38,7 +38,7 @@ describe("what the drawing costs", () => {
 
   test("a corner that keeps a wide cutter out names a radius that saves; one that does not is silent", () => {
     const said = (radius: string) => costOf(pocket(radius)).savings.map((s) => phraseText(s.phrase, "mm"));
-    expect(said("3").some((text) => /^R.* instead of R3\.0 mm in the pocket 1/.test(text))).toBe(true);
+    expect(said("3").some((text) => /^R.* instead of R3\.0 mm in pocket 1/.test(text))).toBe(true);
     expect(said("10").some((text) => text.startsWith("R"))).toBe(false);
   });
 

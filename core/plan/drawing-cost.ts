@@ -150,7 +150,7 @@ function radiusChanges(feature: Feature, name: string, shop: Shop): Change[] {
     .map((r) => ({
       path: `part/features/byId/${feature.id}/sizes/radius`,
       to: { ...radius, nominal: r },
-      phrase: say`R${precise(mm(r), 1)} instead of R${precise(mm(radius.nominal), 1)} in the ${name}.`,
+      phrase: say`R${precise(mm(r), 1)} instead of R${precise(mm(radius.nominal), 1)} in ${name}.`,
     }));
 }
 
@@ -162,7 +162,7 @@ const sizeChanges = (feature: Feature, name: string): Change[] =>
           {
             path: `part/features/byId/${feature.id}/sizes/${key}`,
             to: loosened(size),
-            phrase: say`The general tolerance on the ${key} of the ${name} instead of its own.`,
+            phrase: say`The general tolerance on the ${key} of ${name} instead of its own.`,
           },
         ]
       : [],

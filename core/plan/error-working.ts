@@ -30,7 +30,7 @@ export function errorWorking(key: string, errors: readonly PairError[], pair: st
     limits: [],
     notes: [
       words(
-        "What the jaw, the bed, the tram and the table are out counts with its sign along what each face was cut from: twice where the part was turned, not at all where it cancels.",
+        "Errors of jaw, bed, tram and table count with their sign along what each face was cut from: twice where the part was turned over, not at all where they cancel.",
       ),
     ],
   };

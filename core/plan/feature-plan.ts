@@ -231,7 +231,7 @@ function settleConditions(
     const { key, task, set } = operation;
     const outcome = begun.some((b) => b.key === key)
       ? refused(
-          words("The operation has begun: cutter, speed and feed stay as told until it is done."),
+          words("The operation has begun: cutter, speed and feed stay as they are until it is done."),
           words("Finish it first."),
         )
       : settleCondition(override, {
@@ -295,7 +295,7 @@ function reportOn(
   const without: OverrideReport = {
     override,
     state: "withoutObject",
-    why: words("This plan has no such operation. It is saved for when it has."),
+    why: words("This plan has no such operation now. Saved for when it does."),
   };
   if (override.what === "first") {
     const wanted = features.find((f) => f.id === override.value);
@@ -323,7 +323,7 @@ function reportOn(
       ...(route?.others ?? []),
       ...(made.refused.find((r) => r.feature === feature)?.others ?? []),
     ].find((o) => o.name === override.value);
-    if (route?.way === override.value) return applied(words("Made so."));
+    if (route?.way === override.value) return applied(words("Made this way."));
     return other?.refusal
       ? impossible(other.refusal.reason)
       : other
@@ -351,7 +351,7 @@ function reportOn(
   const ofSeat = ["fixed", "parallels", "packing", "stop"].includes(override.what);
   return impossible(
     ofSeat
-      ? (notSeated ?? words("The part cannot be held so with what is cut here."))
+      ? (notSeated ?? words("The part cannot be held that way for these cuts."))
       : words("It is done by hand: there is nothing to set."),
   );
 }

@@ -52,7 +52,7 @@ export function featureFigureWorking(
               ),
               ...(figure === "feed"
                 ? [
-                    line("feed a turn", mm(tidy(set.vf / set.rpm)), {
+                    line("feed per turn", mm(tidy(set.vf / set.rpm)), {
                       decimals: 3,
                       source: "feed bands by kind and diameter",
                     }),
@@ -101,7 +101,7 @@ export function featureFigureWorking(
       return {
         lines: [
           line("cutter that cuts", mm(operation.diameter), { decimals: 3 }),
-          line("its axis stands off a wall by half of it", mm(tidy(operation.diameter / 2)), {
+          line("its axis is half of it off a wall", mm(tidy(operation.diameter / 2)), {
             decimals: 3,
             sum: true,
           }),
@@ -130,7 +130,7 @@ export function featureFigureWorking(
             ? []
             : [line("half the tightest tolerance of a place", mm(tidy(locating.closest)), { decimals: 3 })]),
         ],
-        notes: [words("Errors that are not alike add up as the root of the sum of their squares.")],
+        notes: [words("Independent errors add up as the root of the sum of their squares.")],
       };
     case "grip":
       return {

@@ -46,7 +46,7 @@ describe("a job at a glance", () => {
     job.stock.measured.height.p2 = read(38.2);
     const { blocked, next } = glance(job, []);
     expect(blocked).toBe(true);
-    expect(phraseText(next, "mm")).toMatch(/short/);
+    expect(phraseText(next, "mm")).toMatch(/undersize/);
   });
 
   test("an empty sheet has no sizes and no minutes", () => {

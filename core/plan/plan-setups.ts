@@ -188,7 +188,7 @@ function spareWarning(spare: Spare): Warning[] {
         stop(
           rule(
             "M01.short",
-          )`The ${spare.axis} is ${precise(mm(spare.shortfall), 2)} short: the stock is ${mm(spare.smallest)} at its smallest, cleanup takes ${mm(spare.skins)}, and ${mm(spare.limits.lower)} must be left.`,
+          )`Stock is ${precise(mm(spare.shortfall), 2)} undersize in ${spare.axis}: smallest reading ${mm(spare.smallest)}, less ${mm(spare.skins)} cleanup, leaves under ${mm(spare.limits.lower)}.`,
         ),
       ]
     : [];

@@ -253,7 +253,7 @@ function recommend(options: readonly RouteOption[]): { recommended: number; why:
   const whole = options.map((o, i) => ({ o, i })).filter(({ o }) => o.refusal === null);
   const good = whole.filter(({ o }) => o.share <= 1);
   if (whole.length === 0)
-    return { recommended: 0, why: words("None can be done to the end with what is in the shop.") };
+    return { recommended: 0, why: words("None can be finished with what is in the shop.") };
   if (good.length === 0) {
     const best = whole.reduce((a, b) => (b.o.share < a.o.share - 1e-9 ? b : a));
     const worst = best.o.errors.reduce((a, b) =>
@@ -261,7 +261,7 @@ function recommend(options: readonly RouteOption[]): { recommended: number; why:
     );
     return {
       recommended: best.i,
-      why: say`None is expected to meet the tolerances; ${best.o.name.toLowerCase()} comes nearest. Most of it is ${worst.largest?.name ?? words("unknown")}: indicate that first.`,
+      why: say`None is expected to meet the tolerances; ${best.o.name.toLowerCase()} comes nearest. The largest error is ${worst.largest?.name ?? words("unknown")}: indicate that first.`,
     };
   }
   const cost = ({ o }: { o: RouteOption }) => o.minutes + o.risk;

@@ -32,15 +32,15 @@ export interface Settled {
 /** Speeds this near to what is asked for are the same, as a ratio. */
 const sameSpeed = 1.02;
 
-/** Whether an own depth of a pass can be taken at all: hard limits (power, cutter) are never exceeded (M21). */
+/** Whether an own depth per pass can be taken at all: hard limits (power, cutter) are never exceeded (M21). */
 export function ownDepthAllowed(cut: Cut, depth: Mm): Outcome<Mm> {
   const broken = hardLimitBroken(cut, depth);
   if (!broken) return done(depth);
   return refused(
     rule(
       "M21.hard",
-    )`${mm(depth)} a pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(cut.allowed)} would do.`,
-    say`To lift it: ${broken.lifts}.`,
+    )`${mm(depth)} per pass is too much for the ${broken.name}: beyond ${mm(broken.hardAt!)} it cannot be done. ${mm(cut.allowed)} would do.`,
+    say`To raise it: ${broken.lifts}.`,
   );
 }
 
@@ -49,7 +49,7 @@ export function depthApplied(cut: Cut, value: Mm): Outcome<Settled> {
   return allowed.ok
     ? done({
         own: { cutter: cut.cutter, depth: value },
-        why: say`${mm(value)} a pass instead of ${mm(cut.allowed)}.`,
+        why: say`${mm(value)} per pass instead of ${mm(cut.allowed)}.`,
       })
     : allowed;
 }
@@ -68,8 +68,8 @@ function finishApplied(cut: Cut, value: Mm): Outcome<Settled> {
 }
 
 const noPasses = [
-  words("This tool goes to its depth in one go, drawn back for the chips: there are no passes."),
-  words("Take the override back."),
+  words("This tool goes to depth in one go, backed out for chips: there are no passes."),
+  words("Go back to the plan's."),
 ] as const;
 
 /** Tries one own condition on top of those settled before it. The cutter it was set for stays with it. */
@@ -109,26 +109,26 @@ export function settleCondition(override: ConditionOverride, asked: CutAsked): O
         ? cut
         : done({
             own: { cutter: now.cutter, vf: override.value },
-            why: say`${quantity("feed", override.value)} instead of ${quantity("feed", now.vf)}${cut ? say`; ${mm(cut.value.depth)} a pass then` : say``}.`,
+            why: say`${quantity("feed", override.value)} instead of ${quantity("feed", now.vf)}${cut ? say`; ${mm(cut.value.depth)} per pass then` : say``}.`,
           });
     }
     case "direction": {
       const cut = cutWith({ climb: true });
       if (!cut || !asked.task || asked.task.kind === "face" || asked.task.kind === "slot")
         return refused(
-          words("Climb or conventional is only said of cuts with the side."),
-          words("Take the override back."),
+          words("Climb or conventional applies only to side cuts."),
+          words("Go back to the plan's."),
         );
       if (!cut.ok) return cut;
       const { climb, warnings } = cut.value;
       const slack = warnings.find((w) => w.phrase.id === "M17.climb");
       if (climb === "none" && slack)
-        return refused(slack.phrase, words("Cut conventional, or take the slack out of the screw."));
+        return refused(slack.phrase, words("Cut conventional, or take the backlash out of the screw."));
       return done({
         own: { cutter: now.cutter, climb: true },
         why:
           climb === "last"
-            ? words("The last pass climbs; with the slack in the screw the passes before it may not.")
+            ? words("The last pass climbs; with this backlash the passes before it may not.")
             : words("Climb cut."),
       });
     }

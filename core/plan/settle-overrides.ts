@@ -84,7 +84,7 @@ function aidMissing(override: SeatOverride, setup: FaceSetup, context: RouteCont
   if (override.what !== "jack") return null;
   if (faceOf(setup).cut.kind !== "side" || setup.seat.overhang === null)
     return refused(
-      words("Nothing hangs out in this setup: a jack has nothing to carry."),
+      words("Nothing overhangs in this setup: a jack has nothing to support."),
       words("Overhang the end, or go back to the plan's."),
     );
   const jack = jackUnder(setup.seat, context.vise, context.shop.aids);
@@ -104,14 +104,14 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
       words(
         "All four sides are cut while the bottom quarter is gripped; the method decides which face meets the fixed jaw.",
       ),
-      words("Take another way of squaring it."),
+      words("Use another way of squaring it."),
     );
   const missing = aidMissing(override, setup, context);
   if (missing) return missing;
   if (setup.seat.table && (override.what === "fixed" || override.what === "parallels"))
     return refused(
       words("The part is strapped to the table: neither jaw nor parallels hold it."),
-      words("Take another way of squaring it."),
+      words("Use another way of squaring it."),
     );
   if (
     override.what === "fixed" &&
@@ -120,8 +120,8 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
     return refused(
       faceOf(setup).cut.kind === "side"
         ? words("An end that hangs out lies flat: its fixed face follows from that.")
-        : words("That face cannot stand at the jaw while this one is up."),
-      words("Take one of the four faces beside it."),
+        : words("That face cannot be at the jaw while this one is up."),
+      words("Use one of the four faces beside it."),
     );
   if (override.what === "parallels" && !context.shop.parallels.some((p) => p.id === override.value))
     return refused(
@@ -151,14 +151,14 @@ function settleOverrides(
       return {
         override,
         state: "applied",
-        why: words("As quick as possible: to the hard limits and the faster part of the ranges."),
+        why: words("As quick as possible: at the hard limits and the fast end of the ranges."),
       };
     }
     if (override.what === "paper") {
       return { override, ...paperCounted };
     }
     if (override.what === "split") {
-      return { override, state: "applied", why: words("Both faces of every size give alike.") };
+      return { override, state: "applied", why: words("Stock comes off both faces equally.") };
     }
     if (override.what === "school") {
       return { override, state: "applied", why: words("Squared another way than round the block.") };
@@ -171,28 +171,28 @@ function settleOverrides(
         : {
             override,
             state: "impossible",
-            why: words("There is no room under the spindle for the end to stand; it hangs out."),
+            why: words("There is no room under the spindle to stand the end up; it overhangs."),
           };
     }
     if (override.what === "way" || override.what === "first" || override.what === "pickup")
       return {
         override,
         state: "withoutObject",
-        why: words("A face is cut one way, in the order of its school. It is saved for features."),
+        why: words("A face is cut one way, in the order of its method. Saved for features."),
       };
     const setup = override.at === "route" ? undefined : setups.find((s) => keyOfSetup(s) === override.at);
     if (!setup) {
       return {
         override,
         state: "withoutObject",
-        why: words("This plan has no such cut. It is saved for when it has."),
+        why: words("This plan has no such cut now. Saved for when it does."),
       };
     }
     if (isOfSeat(override)) {
       const seat = begun.has(keyOfSetup(setup))
         ? refused(
             words("The setup has begun: it stays as it was clamped."),
-            words("Finish it, or take it out and begin anew."),
+            words("Finish it, or remove the part and start over."),
           )
         : seatApplied(override, setup, context);
       if (!seat.ok) return { override, state: "impossible", why: seat.reason };
@@ -226,7 +226,7 @@ function onBegun(override: CutOverride, setup: FaceSetup): Outcome<Settled> {
   return asTold
     ? done({ own: {}, why: words("The setup was begun with it.") })
     : refused(
-        words("The setup has begun: cutter, speed and feed stay as told until it is done."),
+        words("The setup has begun: cutter, speed and feed stay as they are until it is done."),
         words("Change the depth, or finish the setup."),
       );
 }

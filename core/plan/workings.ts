@@ -92,7 +92,7 @@ export function workingOf(
     );
   }
   const ladder = made.ladders[keyOfSetup(setup)] ?? [];
-  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth of a pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
+  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth per pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
 }
@@ -100,7 +100,7 @@ export function workingOf(
 const featureFigureWords: Record<FeatureFigure, string> = {
   speed: "spindle speed",
   feed: "feed",
-  depth: "depth of a pass",
+  depth: "depth per pass",
   power: "power",
   bending: "force and bending",
   time: "time",
@@ -150,13 +150,13 @@ function cutWorking(
       return {
         lines: [
           line("on the block now", mm(op.from)),
-          line(op.sized ? "wanted" : "left after it cleans up", mm(op.to)),
+          line(op.sized ? "size required" : "left after it cleans up", mm(op.to)),
           line("to remove", mm(tidy(op.from - op.to)), { sum: true, formula: "to-remove", terms: [] }),
           ...(cut.passes.some((p) => p.kind === "finish")
             ? [line("last pass", mm(cut.passes.at(-1)?.depth ?? 0))]
             : []),
           ...(cut.first > 0 ? [line("first pass, under the skin", mm(cut.first))] : []),
-          line("largest depth of a pass", mm(cut.depth)),
+          line("largest depth per pass", mm(cut.depth)),
           line("passes", count(cut.passes.length), { sum: true, formula: "pass-count", terms: [] }),
         ],
         notes: [words("Roughing passes are equal, the last one ends on the size exactly.")],
@@ -193,7 +193,7 @@ function cutWorking(
       return {
         lines: [
           line("size at zero", mm(tidy(next.sizeAfter - next.stop - next.residue))),
-          line(`wanted after pass ${next.number}`, mm(next.sizeAfter)),
+          line(`size after pass ${next.number}`, mm(next.sizeAfter)),
           line("stop at, from zero", mm(next.reads), { sum: true, formula: "stop-reading", terms: [] }),
           ...(next.dial
             ? [
@@ -210,7 +210,7 @@ function cutWorking(
         ],
         notes: [
           say`Every stop counts from one zero, so rounding errors do not accumulate.`,
-          say`Come to the stop in one direction, past the ${precise(mm(screw.backlash), 2)} of backlash.`,
+          say`Come to the stop in one direction, taking up the ${precise(mm(screw.backlash), 2)} of backlash.`,
         ],
       };
     }
@@ -222,7 +222,7 @@ const firstFaceSource = ({ evenly }: Spare, off: number): string =>
   off === 0
     ? "nothing comes off: it is at its size"
     : evenly
-      ? "your choice: both faces alike over their skins"
+      ? "your choice: both faces equally, over their skins"
       : "under its skin, and half of what the readings spread (guess)";
 
 function spareWorking(key: string, spare: Spare): Working {
@@ -273,6 +273,6 @@ function verdictWorking(key: string, made: Plan, of: string): Working | null {
       line("spread", mm(verdict.spread), { decimals: 3, sum: true, formula: "guard-band", terms: [] }),
     ],
     limits: [],
-    notes: [words("The verdict goes by every point, not by the best one.")],
+    notes: [words("Every point counts, not just the best one.")],
   };
 }

@@ -57,7 +57,7 @@ export const spotWork = (asked: HoleAsked): Work =>
       wanted: words("A spotting drill"),
     },
     notes: [
-      note(words("The spot decides where the hole lies: come to each place from one side, table locked.")),
+      note(words("The spot sets where the hole goes: come to each place from one side, table locked.")),
       ...(asked.onSlope
         ? [
             warn(
@@ -90,7 +90,7 @@ export function drillWorks(
           note(
             rule(
               "M48.through",
-            )`At break-through a drill grabs: part held down or backed by scrap, drill firmly seated, the feed eased, hands off the part. Nothing you keep may lie below the hole.`,
+            )`At break-through a drill grabs: hold the part down or back it with scrap, seat the drill firmly, ease the feed, hands off the part. Keep good work out from under the hole.`,
           ),
         ]
       : [];

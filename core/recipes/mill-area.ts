@@ -148,7 +148,7 @@ export function wallWorks(asked: AreaAsked): Work[] {
           note(
             rule(
               "M28.each",
-            )`Each wall by itself, with a cutter narrower than the slot: one of its own width would cut it wider by its run-out.`,
+            )`Cut each wall separately, with a cutter narrower than the slot: a full-width cutter cuts oversize by its run-out.`,
           ),
         ],
       }),
@@ -234,5 +234,5 @@ export const asWideAs = (width: Mm): Warning =>
   warn(
     rule(
       "M28.width",
-    )`A cutter of the slot's width cuts it as wide as it runs out: ${mm(width)} and more. Indicate it, and try it in scrap first.`,
+    )`A full-width cutter cuts oversize by its run-out: ${mm(width)} or more. Indicate it, and try it in scrap first.`,
   );

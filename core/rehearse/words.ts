@@ -16,14 +16,15 @@ const named = ({ what }: Finding, names: ReadonlyMap<string, string>) => names.g
 const sentences: Record<FindingSort, (f: Finding, names: ReadonlyMap<string, string>) => Phrase> = {
   hits: (f) => say`The ${pair(f)[0]} hits ${pair(f)[1]}, ${size(f)} deep.`,
   ploughs: (f) => say`The cutter runs ${size(f)} into the part on the way, where no cut is called for.`,
-  shank: (f) => say`The ${f.what} rubs on metal that still stands, ${size(f)} in.`,
-  backsIn: () => say`Backing off downwards drives the cutter into the part: here the head comes down.`,
+  shank: (f) => say`The ${f.what} rubs on metal still standing, ${size(f)} in.`,
+  backsIn: () =>
+    say`Backing off downward drives the cutter into the part: on this machine the head comes down.`,
   tooMuch: (f) =>
     say`The stroke is ${precise(mm(f.size + (f.told ?? 0)), 2)} ${f.what}; the cut allows ${precise(mm(f.told ?? 0), 2)}.`,
   tooHard: (f) =>
     pair(f)[1] === "the plan"
-      ? say`The ${pair(f)[0]} takes ${quantity("ratio", f.size)} times the power this cut was planned with.`
-      : say`The ${pair(f)[0]} asks ${quantity("ratio", f.size)} times what the machine can give.`,
+      ? say`The ${pair(f)[0]} needs ${quantity("ratio", f.size)} times the power this cut was planned with.`
+      : say`The ${pair(f)[0]} needs ${quantity("ratio", f.size)} times what the machine can give.`,
   nothing: () => say`Nothing comes off here.`,
   endless: () => say`Pass after pass is called for and nothing comes off: it never ends.`,
   rubs: (f) => say`${f.what} rubs: the chip is ${precise(mm(f.size), 4)} thinner than its edge can cut.`,

@@ -4,10 +4,9 @@ import { witnessStep, wordsFor } from "../handbook/index.ts";
 import { faceCalled, type Seat } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { type Phrase, say } from "../working/index.ts";
+import { capital, type Phrase, say } from "../working/index.ts";
 import { noCut } from "./held.ts";
 import { extentOf, rankSeats } from "../squaring/index.ts";
-import { capital } from "./capital.ts";
 import type { FaceOperation, FaceSetup } from "./setup.ts";
 import { leftForGood } from "./two-cutters.ts";
 
@@ -32,7 +31,7 @@ export function titleOf(setup: Facts, measured: boolean): Phrase {
   const what =
     setup.from - setup.to <= noCut
       ? measured
-        ? say`The ${face} face stays as it is: there is nothing to take off.`
+        ? say`The ${face} face stays as it is: nothing to take off.`
         : say`Measure the ${setup.axis} of the stock first: nothing can be planned for the ${face} face.`
       : extent === "rough"
         ? say`Take the scale off the ${face} face, down to ${mm(setup.to)}.`
@@ -61,7 +60,7 @@ export function titleOf(setup: Facts, measured: boolean): Phrase {
 export function holdingReasons({ before, seat, at, cut, entry }: Facts): Phrase[] {
   const points = seat.points
     ? [
-        say`The cast face below is uneven: on three points it cannot rock. Set one of them until an indicator over the top reads level on the average, each strap or jaw over a point.`,
+        say`The cast face below is uneven: on three points it cannot rock. Set one of them until an indicator over the top reads level on average, each strap or jaw over a point.`,
       ]
     : [];
   if (!seat.table)
@@ -98,8 +97,8 @@ export function extentReasons(setup: Facts): Phrase[] {
   const rest = setup.after.faces[setup.face].rest;
   return [
     setup.sized
-      ? say`Both faces of the ${setup.axis} are cut now: this is where the size comes from.`
-      : say`First face of the ${setup.axis}: it only has to clean up, ${mm(tidy(setup.from - setup.to))} comes off.`,
+      ? say`Second of the two ${setup.axis} faces: this cut makes the size.`
+      : say`First of the two ${setup.axis} faces: clean it up, no size yet. ${mm(tidy(setup.from - setup.to))} planned.`,
     ...(rest ? [say`${mm(rest.across)} of it is cut later, when it can be reached.`] : []),
   ];
 }
@@ -109,17 +108,17 @@ function fixedReason(piece: Piece, at: Orientation): Phrase {
   const beside = faceNames.filter((f) => axisOf(f) !== axisOf(at.up));
   const state = piece.faces[fixed];
   return isReference(piece, fixed)
-    ? say`${capital(faceCalled(piece, fixed))} is machined, so what is cut here is square to it by the fixed jaw.`
+    ? say`${capital(faceCalled(piece, fixed))} is machined and goes to the fixed jaw, so this cut comes square to it.`
     : rankSeats(piece, beside)[0] === fixed
-      ? say`The ${fixed} face is the flattest and widest there is (${wordsFor.faceCondition[state.condition]}): it steadies the block at the fixed jaw.`
-      : say`The ${fixed} face is ${wordsFor.faceCondition[state.condition]}: it only steadies the block at the fixed jaw, nothing is square to it.`;
+      ? say`${capital(fixed)} goes to the fixed jaw: it is the flattest wide face, though ${wordsFor.faceCondition[state.condition]}.`
+      : say`The ${fixed} face is ${wordsFor.faceCondition[state.condition]}: it only steadies the block at the fixed jaw; nothing comes square to it.`;
 }
 
 function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
   if (!seat.rod) return say`Both faces at the jaws are machined: flat jaws hold them, no rod.`;
   const state = wordsFor.faceCondition[piece.faces[moving].condition];
   return isReference(piece, moving)
-    ? say`The fixed jaw meets a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`
+    ? say`The fixed jaw holds a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`
     : say`The ${moving} face at the moving jaw is ${state}: a ${mm(seat.rod.diameter)} rod at the center of the grip, ${mm(seat.rod.height)} above the bed, presses the block flat to the fixed jaw.`;
 }
 
@@ -134,7 +133,7 @@ function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): P
   const tap = seat.tap
     ? say`${faceCalled(piece, down)} below is machined: tap down until nothing moves`
     : isReference(piece, down)
-      ? say`${faceCalled(piece, down)} below was bought so, not cut here: the square sets the end, hand pressure only`
+      ? say`${faceCalled(piece, down)} below came finished, not cut here: the square sets the end, hand pressure only`
       : say`the face below is not machined: hand pressure only, no tapping`;
   return seat.parallels ? say`${on} ${why}; ${tap}.` : say`${on}; ${tap}.`;
 }

@@ -12,6 +12,7 @@ import { handlingTimes, type Material } from "../handbook/index.ts";
 import { mm, type Mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Machine, type Shop } from "../shop/index.ts";
 import {
+  capital,
   done,
   note,
   type Outcome,
@@ -23,7 +24,6 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
-import { capital } from "./capital.ts";
 import type { FeatureKey } from "./feature-key.ts";
 import {
   lanesOf,
@@ -151,7 +151,7 @@ function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): n
 const doesNotGoIn = (cutter: Cutter): Refusal =>
   refused(
     rule("M20.wide")`${cutter.name} does not go in here.`,
-    words("Take a smaller cutter, or a larger corner."),
+    words("Use a smaller cutter, or a larger corner."),
   );
 
 /** The work done with one cutter; refuses with the reason when it cannot. */
@@ -363,7 +363,7 @@ const staysRound = (radius: Mm): Warning =>
   note(
     rule(
       "M20.round",
-    )`Where two walls meet the radius of the cutter stays: ${mm(tidy(radius))}. If what goes in there is sharp, file the corner or relieve it.`,
+    )`Inside corners keep the cutter's radius: ${mm(tidy(radius))}. If the mating part is sharp, file the corner or relieve it.`,
   );
 
 function whyThis(
@@ -372,13 +372,13 @@ function whyThis(
   next: { name: string; more: number } | undefined,
 ): Phrase {
   const cost = !next
-    ? words("it is the only one in the shop that can do this.")
+    ? words("the only one in the shop that can do this.")
     : next.more >= 0
-      ? say`${next.name} would take ${quantity("time", next.more)} more.`
-      : say`${next.name} would take ${quantity("time", -next.more)} less.`;
+      ? say`${next.name} is ${quantity("time", next.more)} slower.`
+      : say`${next.name} is ${quantity("time", -next.more)} quicker.`;
   return chosen
-    ? say`Kept by your choice: ${cost}`
+    ? say`Your choice: ${cost}`
     : sameTool
-      ? say`It is in already; ${cost}`
-      : say`There is no warning against it, and ${cost}`;
+      ? say`Already in the spindle; ${cost}`
+      : say`No warnings; ${cost}`;
 }

@@ -177,8 +177,8 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
           )`The tool comes ${mm(tidy(comesOut))} through the bottom: parallels of ${mm(needed)} or more would keep it off the bed, and none you own are tall and thin enough.`
         : rule(
             "M09.through",
-          )`What is cut through lies over the parallels wherever they are put between the jaws, ${mm(between)} apart: none that are owned are thin enough.`,
-      words("Turn the part in the vise, or take other parallels."),
+          )`The through cut is over the parallels wherever they go between the jaws, ${mm(between)} apart: none you own are thin enough.`,
+      words("Turn the part in the vise, or use other parallels."),
     );
   const ownParallels = wanted ?? (through ? lowest!.id : null);
   const seat = seatInVise({
@@ -240,7 +240,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
         ? [
             rule(
               "setup.turned",
-            )`Turned half round from how it is drawn: the ${facesOf(alongJaws(at))[1]} of the drawing lies at your left.`,
+            )`Turned half round from the drawing: its ${facesOf(alongJaws(at))[1]} is at your left.`,
           ]
         : []),
       ...(removal > 0
@@ -284,7 +284,7 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
   const blocks = shop.aids.find((a) => a.kind === "vBlocks" && gripped >= a.from && gripped <= a.to);
   if (!blocks)
     return refused(
-      rule("holding.vBlocks")`No V-blocks in the shop take a shaft of ${mm(gripped)}.`,
+      rule("holding.vBlocks")`No V-blocks in the shop hold a ${mm(gripped)} shaft.`,
       words("Enter the V-blocks you own, or hold the shaft in soft jaws and enter those as V-blocks."),
     );
   if (diameter > vise.opening)
@@ -377,7 +377,7 @@ function shaftWarnings(
 ): Warning[] {
   const middle = site.sizes.length / 2;
   return [
-    note(rule("M12.round")`A round part is held along lines only: a firm pull, and light cuts at first.`),
+    note(rule("M12.round")`A round part is held on lines only: tighten firmly, and start with light cuts.`),
     ...(seat.square
       ? []
       : hangsFree(
@@ -438,7 +438,7 @@ function underneathWarnings(
           stop(
             rule(
               "M09.under",
-            )`The ${name} lie under a cut that goes through: it would cut into them. Take thinner ones, or turn the part.`,
+            )`The ${name} lie under a cut that goes through: it would cut into them. Use thinner ones, or turn the part.`,
           ),
         ]
       : []),
@@ -455,7 +455,7 @@ export const toldSeat = (
   seat,
   device,
   grip: gripCapacity(seat, asked.vise, asked.material.group),
-  reasons: [words("The setup was begun so: it stays as it was clamped.")],
+  reasons: [words("The setup has begun: it stays as it was clamped.")],
   warnings: [
     ...(device === "vBlocks" ? shaftWarnings(cuts, seat, asked) : heldHere(cuts, { seat, at }, asked)),
     ...underneathWarnings(cuts, { seat, at }, asked),
@@ -473,7 +473,7 @@ export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
     const at = fixed && orientation(up, fixed);
     return at
       ? holdShaft(request, at)
-      : refused(words("The shaft cannot lie so."), words("Choose another face."));
+      : refused(words("The shaft cannot be held that way."), words("Choose another face."));
   }
   const tried = fixeds.flatMap((fixed) => {
     const at = orientation(up, fixed);
@@ -486,5 +486,8 @@ export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
   const no = tried.find((t) => !t.ok);
   return no && !no.ok
     ? no
-    : refused(words("Nothing holds the part so."), words("Choose another face at the jaw."));
+    : refused(
+        words("Nothing in the shop holds the part that way."),
+        words("Choose another face at the jaw."),
+      );
 }

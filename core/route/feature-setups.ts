@@ -10,8 +10,7 @@ import {
   rulesOf,
   type Site,
 } from "../part/index.ts";
-import { done, type Outcome, type Phrase, type Refusal, say } from "../working/index.ts";
-import { capital } from "./capital.ts";
+import { capital, done, type Outcome, type Phrase, type Refusal, say } from "../working/index.ts";
 import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
 import { featureOfKey } from "./feature-key.ts";
@@ -105,7 +104,7 @@ export function setupsOf(
       operations,
       reasons: host
         ? [
-            say`The part stays clamped as it was for the ${faceOf(host).face} face: what is cut now is true to it, and one clamping less is needed.`,
+            say`The part stays clamped as it was for the ${faceOf(host).face} face: this cut comes true to it, and a clamping is saved.`,
           ]
         : seat.reasons,
       warnings: seat.warnings,

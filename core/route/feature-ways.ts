@@ -32,8 +32,8 @@ export function worked(
         minutes: null,
         refusal: seat.ok
           ? refused(
-              words("It cannot be held so together with the others, nor by itself."),
-              words("Make it another way, or hold it by hand at the bench."),
+              words("It cannot be held with the others, nor by itself."),
+              words("Make it another way, or do it by hand at the bench."),
             )
           : seat,
       });

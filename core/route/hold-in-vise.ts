@@ -41,7 +41,7 @@ export function endStandsUpright(
   if (length > byGrip && wanted === null) {
     return {
       upright: false,
-      reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway standing, so the end hangs out past the jaws.`,
+      reason: say`${mm(length)} is longer than 2.5 × the ${mm(vise.jawDepth)} of grip: it would sway upright, so the end hangs out past the jaws.`,
     };
   }
   if (length > room) {

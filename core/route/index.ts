@@ -4,7 +4,6 @@ export * from "./feature-key.ts";
 export { type FeatureOperation, handFeed, minutesOfOperation } from "./feature-operation.ts";
 export * from "./feature-order.ts";
 export * from "./feature-plan.ts";
-export { capital } from "./capital.ts";
 export * from "./cut-for-fluid.ts";
 export * from "./squared-against.ts";
 export { placingTime } from "./handling.ts";

@@ -1,8 +1,7 @@
 import { axisOf } from "../frame/index.ts";
 import { type Cutout, cutoutOf, featureNames, rulesOf, sectionAt, type ShaftSection } from "../part/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
-import { type Refusal, refused, rule, say, words } from "../working/index.ts";
-import { capital } from "./capital.ts";
+import { capital, type Refusal, refused, rule, say, words } from "../working/index.ts";
 import { chooseApproaches } from "./choose-approaches.ts";
 import { inBatches } from "./feature-batches.ts";
 import type { Candidate, Drawn } from "./feature-candidate.ts";
@@ -64,7 +63,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
         feature: feature.id,
         others: [],
         ...refused(
-          say`The ${names.get(feature.id)!} is not whole, or cannot be as it is entered.`,
+          say`${capital(names.get(feature.id)!)} is incomplete, or not possible as entered.`,
           words("The Drawing (1) says what is missing."),
         ),
       });
@@ -103,8 +102,8 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       ...refused(
         rule(
           "M30.gone",
-        )`${capital(names.get(candidate.feature.id)!)} is dimensioned from the ${edge} edge, which the ${names.get(by)!} cuts away before it.`,
-        say`Cut it before the ${names.get(by)!}, or dimension it from another face.`,
+        )`${capital(names.get(candidate.feature.id)!)} is dimensioned from the ${edge} edge, which ${names.get(by)!} cuts away before it.`,
+        say`Cut it before ${names.get(by)!}, or dimension it from another face.`,
       ),
     });
   const { setups, dropped } = setupsOf(batches, seats, asked, byId, names);

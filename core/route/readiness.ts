@@ -93,14 +93,14 @@ export function readiness(
       "Run an indicator up a ground block held at the fixed jaw; shim or regrind the jaw.",
     ),
     amount(
-      "Jaw stretch under the pull",
+      "Jaw flex when tightened",
       vise.stretch,
-      "Set an indicator at the fixed jaw and pull as you do in work: take the zero after clamping.",
+      "Set an indicator at the fixed jaw and tighten as you do in work: set zero after clamping.",
     ),
     {
       what: "Fixed jaw in line with X, bed to table",
       state: "unknown",
-      found: say`goes with every setting of the vise; ${mm(usualBias.jawLine.rise)} over ${mm(usualBias.jawLine.over)} is usual (guess)`,
+      found: say`changes every time the vise is set; ${mm(usualBias.jawLine.rise)} over ${mm(usualBias.jawLine.over)} is usual (guess)`,
       todo: words(
         "Run an indicator along the fixed jaw and the bed when the vise is set up, and again after a crash.",
       ),
@@ -112,13 +112,13 @@ export function readiness(
           ? {
               what: i.name,
               state: "unknown",
-              found: say`can tell ${fine(i.uncertainty)}; never checked`,
+              found: say`good to ±${fine(i.uncertainty)}, no check date`,
               todo: words("Check it at zero and on a gauge block, and enter the date."),
             }
           : {
               what: i.name,
               state: "ready",
-              found: say`can tell ${fine(i.uncertainty)}; checked ${i.lastCheck}`,
+              found: say`good to ±${fine(i.uncertainty)}, checked ${i.lastCheck}`,
               todo: null,
             },
       ),
@@ -126,9 +126,9 @@ export function readiness(
       ? []
       : [
           {
-            what: "An instrument that can tell",
+            what: "A precise enough instrument",
             state: "tooMuch" as const,
-            found: say`none in the shop is surer than ${fine(within)}`,
+            found: say`none in the shop is better than ±${fine(within)}`,
             todo: words("Measure with a finer one, or agree on a wider tolerance."),
           },
         ]),

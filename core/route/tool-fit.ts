@@ -16,24 +16,24 @@ export function wrongSize(
 ): Refusal | null {
   const d = cuttingDiameter(cutter);
   if (!cutterKindFacts[cutter.kind].cuts.includes(tool.kind) || (tool.kind !== "face" && !square(cutter)))
-    return refused(say`${cutter.name} leaves no square floor and wall.`, words("Take an end mill."));
+    return refused(say`${cutter.name} leaves no square floor and wall.`, words("Use an end mill."));
   if (tool.kind === "groove") return null;
   if (tool.most !== null && d > tool.most + 1e-6)
     return refused(
       rule("M20.wide")`${cutter.name} is ${mm(d)} wide; at most ${mm(tool.most)} goes in here.`,
-      say`Take a cutter of at most ${mm(tool.most)}.`,
+      say`Use a cutter of at most ${mm(tool.most)}.`,
     );
   if (tool.least !== null && d < tool.least - 1e-6)
     return refused(
-      rule("M20.corner")`${cutter.name} is ${mm(d)}; ${mm(tool.least)} or more is wanted here.`,
-      say`Take a cutter of ${mm(tool.most ?? tool.least)}.`,
+      rule("M20.corner")`${cutter.name} is ${mm(d)}; ${mm(tool.least)} or more is needed here.`,
+      say`Use a cutter of ${mm(tool.most ?? tool.least)}.`,
     );
   if (tool.kind !== "side" && tool.kind !== "face" && cutter.fluteLength < work.floor - work.top)
     return refused(
       rule(
         "M20.flute",
       )`The flutes of ${cutter.name} are ${mm(cutter.fluteLength)} long; it goes ${mm(tidy(work.floor - work.top))} deep: the shank would rub.`,
-      words("Take a longer cutter."),
+      words("Use a longer cutter."),
     );
   return null;
 }
@@ -47,26 +47,26 @@ export function notThis(
 ): Refusal | null {
   const d = cuttingDiameter(cutter);
   const no = (reason: Phrase) => refused(reason, say`${tool.wanted} would do.`);
-  if (!tool.kinds.includes(cutter.kind)) return no(say`${cutter.name} is no tool for this.`);
+  if (!tool.kinds.includes(cutter.kind)) return no(say`${cutter.name} is not the tool for this.`);
   // A boring head is set to the size.
   if (
     cutter.kind !== "boringHead" &&
     (d > tool.diameter + tool.over + 1e-6 || d < tool.diameter - tool.under - 1e-6)
   )
-    return no(rule("M20.size")`${cutter.name} is ${mm(d)}; ${mm(tool.diameter)} is wanted.`);
+    return no(rule("M20.size")`${cutter.name} is ${mm(d)}; ${mm(tool.diameter)} is needed.`);
   if (tool.by === "hole" && tool.pitch !== undefined && cutter.kind === "tap" && cutter.pitch !== null)
     if (Math.abs(cutter.pitch - tool.pitch) > samePitch)
       return no(
-        rule("M20.pitch")`${cutter.name} has a pitch of ${mm(cutter.pitch)}; ${mm(tool.pitch)} is wanted.`,
+        rule("M20.pitch")`${cutter.name} has a pitch of ${mm(cutter.pitch)}; ${mm(tool.pitch)} is needed.`,
       );
   if (tool.angle !== undefined && Math.abs(cutter.enteringAngle - tool.angle) > 0.5)
     return no(say`${cutter.name} has another angle: ${quantity("angle", cutter.enteringAngle)}.`);
   if (tool.width !== undefined && Math.abs(cutter.fluteLength - tool.width) > 0.06)
     return no(
-      rule("M20.size")`${cutter.name} is ${mm(cutter.fluteLength)} wide; ${mm(tool.width)} is wanted.`,
+      rule("M20.size")`${cutter.name} is ${mm(cutter.fluteLength)} wide; ${mm(tool.width)} is needed.`,
     );
   if (cutter.kind === "endMill" && tool.by === "hole" && !cutter.centerCutting)
-    return no(rule("M20.plunge")`${cutter.name} does not cut to its center.`);
+    return no(rule("M20.plunge")`${cutter.name} is not center-cutting.`);
   return null;
 }
 
@@ -98,7 +98,7 @@ export function nothingDoes(
     return refused(
       rule(
         "M20.none",
-      )`${work.title}: you own none that does it.${near && fitting && !fitting.outcome.ok ? say` ${fitting.outcome.reason}` : say``}`,
+      )`${work.title}: you own none that can do it.${near && fitting && !fitting.outcome.ok ? say` ${fitting.outcome.reason}` : say``}`,
       say`${tool.wanted} would do${near ? say`; nearest you own is ${near.name}` : say``}.`,
     );
   }

@@ -152,7 +152,7 @@ function plainer(message: string, length: boolean): string | Phrase {
   const bound = /expected \w+ to be (>=|<=)(-?[\d.]+)/.exec(message);
   if (bound)
     return say`must be ${bound[1] === ">=" ? "at least" : "at most"} ${length ? mm(Number(bound[2])) : bound[2]!}`;
-  if (/expected string to have >=1/.test(message)) return "nothing is written here";
+  if (/expected string to have >=1/.test(message)) return "is empty";
   if (/received (undefined|null)/.test(message)) return "is missing";
   return message.replace(/^Invalid input: /, "");
 }

@@ -57,7 +57,7 @@ export function readField(text: string, field: ShopField, unit: "mm" | "in" = "m
   if (clean === "") {
     if (field.kind === "feeds") return done([]);
     if (field.mayBeEmpty) return done(field.kind === "text" || field.kind === "date" ? "" : null);
-    return refused(say`${label}: nothing is written here.`, words("Fill it in."));
+    return refused(say`${label} is empty.`, words("Fill it in."));
   }
   const number = Number(clean.replace(",", ".").replace("−", "-"));
   switch (field.kind) {

@@ -41,7 +41,7 @@ const name: Omit<ShopField, "group"> = { key: "name", label: "name", kind: "text
 const axis = (key: "x" | "y" | "z", label: string): ShopField[] =>
   under(
     label,
-    { key: `axes.${key}.lead`, label: "lead, a turn", kind: "length" },
+    { key: `axes.${key}.lead`, label: "lead, per turn", kind: "length" },
     { key: `axes.${key}.division`, label: "one division", kind: "length" },
     { key: `axes.${key}.backlash`, label: "backlash", kind: "length" },
     {

@@ -1,4 +1,4 @@
-import { cutterKindFacts, wordsFor } from "../handbook/index.ts";
+import { cutterKindFacts } from "../handbook/index.ts";
 import { extent, type Mm, mm } from "../quantity/index.ts";
 import { done, type Outcome, refused, rule, say, words } from "../working/index.ts";
 import * as z from "../zod.ts";
@@ -74,9 +74,7 @@ export function holderOf(cutter: Cutter, shop: WithHolders): Outcome<Holder | nu
   if (chosen) {
     return refused(
       chosen.kind === "drillChuck"
-        ? rule(
-            "M45.chuck",
-          )`${cutter.name} stands in a drill chuck: side forces walk a ${wordsFor.cutterKind[cutter.kind]} out of it.`
+        ? rule("M45.chuck")`${cutter.name} is in a drill chuck: side load will walk it out.`
         : rule(
             "M45.holder",
           )`${cutter.name} has a shank of ${mm(cutter.shank)}; ${chosen.name} takes ${mm(chosen.from)} to ${mm(chosen.to)}: it would slip or walk out.`,

@@ -88,7 +88,7 @@ export function faceWork(
             note(
               words(
                 op.sized
-                  ? "Look for spots the cutter missed. The size is reached: more cannot come off."
+                  ? "Look for spots the cutter missed. It is at size: no more can come off."
                   : "Look for spots the cutter missed. If there are any, one more pass is planned.",
               ),
             ),
@@ -115,9 +115,7 @@ export function faceWork(
           ),
           tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
         ],
-        notes: [
-          warn(rule("M07.burr")`A burr or chip under the next reference face tilts everything cut after it.`),
-        ],
+        notes: [warn(rule("M07.burr")`A burr or chip under the next reference face tilts every later cut.`)],
         minutes: handlingTimes.deburr,
       },
     ),
@@ -136,7 +134,7 @@ export function tooSmall({ sized, limits }: FaceOperation, state: FaceProgress |
     stop(
       rule(
         "M01.under",
-      )`You read ${precise(mm(smallest), 3)}, under the lower limit of ${precise(mm(limits.lower), 3)}: it cannot be put back. Measure again; if it stays so, mark the piece, and ask whether it may be used before you work on.`,
+      )`You read ${precise(mm(smallest), 3)}, under the lower limit of ${precise(mm(limits.lower), 3)}: metal cannot be put back. Measure again; if it still reads that, mark the piece, and ask whether it can be used before you go on.`,
     ),
   ];
 }
@@ -274,7 +272,7 @@ function cuttingSteps(
       // Nothing is set deeper until the reason is found.
       ...(unchanged === null
         ? []
-        : [tick(`unchanged-${pass.number}`, words("Found why nothing came off, and put it right"))]),
+        : [tick(`unchanged-${pass.number}`, words("Found and fixed why nothing came off"))]),
       ...(op.matched && i === 0
         ? [
             tick(
@@ -309,7 +307,7 @@ function cuttingSteps(
               note(
                 rule(
                   "spring.again",
-                )`Then once more at the same setting: the cutter was pushed off the wall and comes back.`,
+                )`Then a spring pass at the same setting: the cutter was pushed off the wall.`,
               ),
             ]
           : []),
@@ -362,7 +360,7 @@ const nothingCameOff = (meant: Mm): Warning =>
   stop(
     rule(
       "surprise.unchanged",
-    )`${precise(mm(meant), 2)} should have come off by the last pass, and the size hardly changed. Do not go deeper before you know why: axis and way of the dial, its zero, the part tight, the right size measured.`,
+    )`The last pass should have taken ${precise(mm(meant), 2)}, and the size hardly changed. Find out why before you go deeper: right axis and direction, zero, part tight, right size measured.`,
   );
 
 /** M34: when the readings spread wider than the limits no single cut brings every point inside. */
@@ -377,7 +375,7 @@ function taperWarning(
     warn(
       rule(
         "M34.taper",
-      )`The readings spread ${precise(mm(tidy(Math.max(...readings) - Math.min(...readings))), 3)}, the limits only ${precise(mm(tidy(limits.upper - limits.lower)), 3)}: no one cut brings every point inside. Look for what tilts the part (chip, burr, parallel) and take the taper out first.`,
+      )`The readings spread ${precise(mm(tidy(Math.max(...readings) - Math.min(...readings))), 3)}, the limits only ${precise(mm(tidy(limits.upper - limits.lower)), 3)}: no single cut brings every point inside. Look for what tilts the part (chip, burr, parallel) and take the taper out first.`,
     ),
   ];
 }
@@ -414,9 +412,7 @@ function measureStep(
         ...tooSmall(op, state),
         note(
           words(
-            final
-              ? "Read at four corners: the verdict goes by all of them."
-              : "One reading is enough; several say more.",
+            final ? "Measure at four corners: all of them count." : "One reading is enough; more is better.",
           ),
         ),
       ],

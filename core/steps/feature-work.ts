@@ -236,7 +236,7 @@ export function featureWork(
     if (!hole || place?.x === undefined || place.y === undefined) return;
     const tick = (id: string, phrase: Phrase) => tickOf(op)(`${id}-${since}`, phrase, since);
     const within = setup.closest ?? usualPlace;
-    add(op, "look", `try-${since}`, words("Try the new zero on a hole that is made"), {
+    add(op, "look", `try-${since}`, words("Check the new zero on a finished hole"), {
       ticks: [
         tick(
           "over",
@@ -253,7 +253,7 @@ export function featureWork(
             then: stop(
               rule(
                 "M44.off",
-              )`Cut nothing from this zero: what is made would not fit what comes. Look for a chip at the datum, a part that slipped, a finder that runs out; then say under "Something is wrong" that the readout was restarted, and pick it up again.`,
+              )`Cut nothing from this zero: new cuts would not line up with the finished ones. Look for a chip at the datum, a part that slipped, a finder that runs out; then say under "Something is wrong" that the readout was restarted, and pick it up again.`,
             ),
             serves: false,
           },
@@ -395,7 +395,7 @@ export function featureWork(
       put(
         stroke,
         `again-${round}-${stroke.number}`,
-        say`${op.title}, once more by what you read, move ${stroke.number} of ${strokes.length}`,
+        say`${op.title}, recut by what you measured, move ${stroke.number} of ${strokes.length}`,
         {
           minutes: minutes[i]!,
           done: states.get(op.key)?.ticks.has(`again-${round}-${stroke.number}`) ?? false,

@@ -1,9 +1,9 @@
 import { downOf, type Face } from "../frame/index.ts";
 import { faceCalled, type Lies, type ParallelsUnder, type Seat } from "../holding/index.ts";
 import { mm } from "../quantity/index.ts";
-import { capital, faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
+import { faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
-import { note, type Phrase, rule, say, warn, type Warning, words } from "../working/index.ts";
+import { capital, note, type Phrase, rule, say, warn, type Warning, words } from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
 /** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
@@ -185,7 +185,7 @@ const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
   tick(
     "aligned",
     setup.seat.points
-      ? words("Third point set until an indicator over the top reads level on the average")
+      ? words("Third point set until an indicator over the top reads level on average")
       : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
         ? say`Indicator along the ${setup.seat.fixed} edge: within ${mm(holdWithin)}`
         : say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`,
@@ -206,19 +206,19 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
         ]
       : []),
     ...(seat.points
-      ? [tick("aligned", words("Third point set until an indicator over the top reads level on the average"))]
+      ? [tick("aligned", words("Third point set until an indicator over the top reads level on average"))]
       : []),
     tick(
       "tight",
-      seat.tap ? words("Vise pulled tight") : words("Vise tightened, part pressed down by hand, not tapped"),
+      seat.tap
+        ? words("Vise tightened hard")
+        : words("Vise tightened, part pressed down by hand, not tapped"),
     ),
     ...(seat.tap
       ? [
           tick(
             "tapped",
-            rule(
-              "M50.tap",
-            )`Tapped down with a soft hammer. Do not pull the handle again: it would lift the part`,
+            rule("M50.tap")`Tapped down with a soft hammer. Do not tighten again: it would lift the part`,
           ),
         ]
       : []),
@@ -230,17 +230,17 @@ const eitherMayBeLoose: Record<Exclude<Lies, "on both">, Warning> = {
   raw: note(
     rule(
       "M50.raw",
-    )`A raw face never lies on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and pull again. Then it may stay so: only the next face, cut from this seat, has to be true.`,
+    )`A raw face never sits on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and tighten again. That is good enough: only the next face, cut from this seat, has to be true.`,
   ),
   bought: note(
     rule(
       "M50.bought",
-    )`Two faces that were bought need not be square to each other, so the part may lie on one only. Then it may stay so, if it does not rock: the face cut now is square to the one at the fixed jaw.`,
+    )`Two faces that came finished need not be square to each other, so the part may sit on one only. That is good enough if it does not rock: the face cut now is square to the one at the fixed jaw.`,
   ),
   "jaw not clean": note(
     rule(
       "M50.notClean",
-    )`The face at the fixed jaw is not clean, so the part may lie on one only. What is cut now is as much out of square as it stands: measure it before you go on from it.`,
+    )`The face at the fixed jaw is not clean, so the part may sit on one only. This cut comes out of square by as much as the part leans: measure it before you work from it.`,
   ),
 };
 

@@ -65,7 +65,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
               warn(
                 rule(
                   "M08.left",
-                )`What was put in comes out before the next setup: a parallel, rod, stop or block left in is cut into or lifts the part.`,
+                )`Clear the vise before the next setup: a parallel, rod, stop or block left in gets cut or lifts the part.`,
               ),
               ...(isFaceSetup(setup) ? tooSmall(faceOf(setup), face) : []),
             ],

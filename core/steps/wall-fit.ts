@@ -91,14 +91,14 @@ export function fitNotes(
           stop(
             rule(
               "fit.gone",
-            )`It is ${precise(mm(-left), 3)} past what is wanted already: cut nothing more there. Measure again, and look at the drawing before going on.`,
+            )`It is already ${precise(mm(-left), 3)} past size: cut no more there. Measure again, and check the drawing before you go on.`,
           ),
         ]
       : [
           note(
             rule(
               "fit.left",
-            )`${precise(mm(left), 3)} is left for the last wall: its place is moved by what you read.`,
+            )`${precise(mm(left), 3)} is left for the last wall: its stop moves by what you measured.`,
           ),
         ];
   if (smallest >= lower && largest <= upper) return [note(rule("fit.good")`Within its limits.`)];
@@ -118,7 +118,7 @@ export function fitNotes(
       stop(
         rule(
           "fit.doubt",
-        )`${precise(mm(most), 3)} would still be to come off, more than this cut can have left: that reading is not of this size, or the cut was not made. Look, and measure again before anything is cut.`,
+        )`${precise(mm(most), 3)} would still have to come off, more than this cut can have left: the wrong size was measured, or the cut was not made. Check, and measure again before you cut.`,
       ),
     ];
   return [
@@ -130,10 +130,10 @@ export function fitNotes(
         : isDepth(measured)
           ? rule(
               "fit.deeper",
-            )`${precise(mm(most), 3)} is still to come off the floor: it is gone over again that much deeper, then measured again.`
+            )`${precise(mm(most), 3)} is still to come off the floor: it is recut that much deeper, then measured again.`
           : rule(
               "fit.more",
-            )`${precise(mm(most), 3)} is still to come off the wall: it is cut once more that much further out, then measured again.`,
+            )`${precise(mm(most), 3)} is still to come off the wall: it is recut that much further out, then measured again.`,
     ),
   ];
 }

@@ -13,14 +13,14 @@ export const arcStepsSum: Sum = {
     number("radius", "Radius of the round", "length", { mm: "10", in: "0.375" }),
     number("depth", "Cut down from its top by", "length", { mm: "10", in: "0.375" }),
     number("cutter", "Cutter diameter, as it cuts", "length", { mm: "12", in: "0.5" }),
-    number("cusp", "What may stand out, to be filed off", "length", { mm: "0.3", in: "0.012" }),
+    number("cusp", "Cusp that may stand, to be filed off", "length", { mm: "0.3", in: "0.012" }),
   ],
   work: ({ n }) => {
     const [radius, depth, cutter, cusp] = [n("radius"), n("depth"), n("cutter"), n("cusp")];
     const stairs = cylinderStairs(radius, cutter, depth, cusp);
     if (!stairs)
       return refused(
-        words("The depth lies between nothing and the radius, and two hundred steps must do."),
+        words("Depth must be between zero and the radius, in at most two hundred steps."),
         words("Correct radius and depth, or let more stand out."),
       );
     return done({

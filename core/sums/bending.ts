@@ -52,7 +52,7 @@ export const bendingSum: Sum = {
         warn(
           rule(
             "bending.over",
-          )`It gives ${quantity("chip", both)}, more than ${quantity("chip", limit)}: cut lighter, set it shorter, or take a thicker or carbide one.`,
+          )`It gives ${quantity("chip", both)}, more than ${quantity("chip", limit)}: cut lighter, set it shorter, or use a thicker or carbide one.`,
         ),
       );
     if (ratio > 4)
@@ -60,7 +60,7 @@ export const bendingSum: Sum = {
         warn(
           rule(
             "M20.stickout",
-          )`It stands out ${quantity("ratio", ratio)} times its diameter: ${ratio > 6 ? "it would chatter and bend" : "slow down speed and feed"}.`,
+          )`It sticks out ${quantity("ratio", ratio)} times its diameter: ${ratio > 6 ? "it will chatter and bend" : "slow down speed and feed"}.`,
         ),
       );
     return done({

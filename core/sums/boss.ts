@@ -8,7 +8,7 @@ import { choice, number, type Sum } from "./sum.ts";
 export const bossSum: Sum = {
   id: "boss",
   title: "Boss and rebate",
-  what: "Where the spindle stands for the four sides of what is left standing, or the radius round a round one.",
+  what: "Where the spindle goes for the four sides of what is left standing, or the radius round a round one.",
   fields: [
     choice(
       "shape",

@@ -29,7 +29,7 @@ export const centerSum: Sum = {
     const found = medium < 0 ? null : centerOfTwo(a, b, tool, medium, touch);
     if (!found)
       return refused(
-        words("Between these readings the tool does not fit, or it has no diameter."),
+        words("The tool does not fit between these readings, or it has no diameter."),
         words("Check the readings, and whether they were taken inside or outside."),
       );
     return done({
@@ -54,7 +54,7 @@ export const centerSum: Sum = {
           ),
         ],
         notes: [
-          words("The tool's diameter and the paper fall out of the center: only the width needs them."),
+          words("The tool's diameter and the paper cancel out of the center: only the width needs them."),
         ],
       },
       warnings: [],

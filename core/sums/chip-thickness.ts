@@ -44,12 +44,12 @@ export const chipThickness: Sum = {
       return refused(
         rule(
           "M49.angle",
-        )`An entering angle lies between 0° and 90°; this one would be ${quantity("angle", kappa)}.`,
+        )`An entering angle is between 0° and 90°; this one would be ${quantity("angle", kappa)}.`,
         words("Check the angle, and whether it is an entering or a lead angle."),
       );
     if (!(fz > 0) || !(d > 0) || !(ae > 0) || ae > d)
       return refused(
-        words("The width of cut lies between nothing and the diameter."),
+        words("The width of cut must be between zero and the diameter."),
         words("Correct feed, diameter or width."),
       );
     const side = c("where") === "side";

@@ -9,11 +9,11 @@ export const dialSum: Sum = {
   title: "Dial",
   what: "A move by the dial: turns and divisions from one zero, where the collar ends, and how to come past the backlash.",
   fields: [
-    number("lead", "Lead, a turn", "length", { mm: "5", in: "0.2" }),
+    number("lead", "Lead, per turn", "length", { mm: "5", in: "0.2" }),
     number("division", "One division", "length", { mm: "0.02", in: "0.001" }),
     number("backlash", "Backlash", "length", { mm: "0.2", in: "0.008" }),
-    number("now", "Stands now at", "length", "0", { signed: true }),
-    number("target", "Must stand at", "length", { mm: "-46", in: "-1.811" }, { signed: true }),
+    number("now", "Now at", "length", "0", { signed: true }),
+    number("target", "Go to", "length", { mm: "-46", in: "-1.811" }, { signed: true }),
     choice(
       "last",
       "Last turned toward",

@@ -25,7 +25,7 @@ export const fitSum: Sum = {
     ];
     const fit = fitClearance(size, c("hole"), c("shaft"));
     if (!hole || !shaft || !fit)
-      return refused(say`The tables go from over nothing to ${mm(250)}.`, words("Correct the size."));
+      return refused(say`The tables cover sizes above zero up to ${mm(250)}.`, words("Correct the size."));
     return done({
       figures: [
         {

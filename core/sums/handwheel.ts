@@ -8,9 +8,9 @@ import { number, type Sum } from "./sum.ts";
 export const handwheel: Sum = {
   id: "handwheel",
   title: "Handwheel",
-  what: "A feed as seconds a turn, and a distance as turns and divisions from one zero.",
+  what: "A feed as seconds per turn, and a distance as turns and divisions from one zero.",
   fields: [
-    number("lead", "Lead, a turn", "length", { mm: "5", in: "0.2" }),
+    number("lead", "Lead, per turn", "length", { mm: "5", in: "0.2" }),
     number("division", "One division", "length", { mm: "0.02", in: "0.001" }),
     number("feed", "Table feed", "feed", { mm: "100", in: "4" }),
     number("distance", "Distance from zero", "length", { mm: "12.34", in: "0.486" }),
@@ -30,7 +30,7 @@ export const handwheel: Sum = {
         note(
           rule(
             "feed.hand",
-          )`A hand turns a wheel evenly in ${quick} to ${slow} s a turn: this is ${pace.secondsPerTurn < quick ? "too quick" : "very slow"}.`,
+          )`A hand turns a wheel evenly in ${quick} to ${slow} s per turn: this is ${pace.secondsPerTurn < quick ? "too quick" : "very slow"}.`,
         ),
       );
     return done({
@@ -43,14 +43,14 @@ export const handwheel: Sum = {
       ],
       working: {
         lines: [
-          line("seconds a turn", quantity("seconds", pace.secondsPerTurn), {
+          line("seconds per turn", quantity("seconds", pace.secondsPerTurn), {
             formula: "pace",
             terms: [
               ["lead", mm(lead)],
               ["vf", quantity("feed", feed)],
             ],
           }),
-          line("divisions a turn", count(divisionsPerTurn)),
+          line("divisions per turn", count(divisionsPerTurn)),
           line("turns and divisions", count(turns), {
             formula: "dial",
             terms: [["divisions", count(divisions)]],

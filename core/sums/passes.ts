@@ -14,7 +14,7 @@ export const passesSum: Sum = {
   fields: [
     number("have", "On the block now", "length", { mm: "63.6", in: "2.504" }),
     number("want", "Wanted", "length", { mm: "60", in: "2.362" }),
-    number("largest", "Largest depth of a pass", "length", { mm: "1.2", in: "0.05" }),
+    number("largest", "Largest depth per pass", "length", { mm: "1.2", in: "0.05" }),
     number("finish", "Left for the last pass", "length", { mm: "0.15", in: "0.006" }),
     number("first", "First pass at least", "length", "0", {
       help: "To get under a skin; 0 for a clean face.",

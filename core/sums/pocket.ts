@@ -22,12 +22,12 @@ export const pocketSum: Sum = {
     if (!moves && cutter > 0 && cutter <= Math.min(x, y))
       return refused(
         say`A ${mm(cutter)} cutter takes more than ${mostRings} rings to clear ${mm(x)} by ${mm(y)}.`,
-        words("Take a larger cutter to clear it, and a small one for the corners only."),
+        words("Use a larger cutter to clear it, and a small one for the corners only."),
       );
     if (!moves)
       return refused(
         say`A cutter of ${mm(cutter)} does not go into a pocket of ${mm(x)} by ${mm(y)}.`,
-        words("Take a smaller cutter, or correct the pocket."),
+        words("Use a smaller cutter, or correct the pocket."),
       );
     const warnings: Warning[] = [];
     if (moves.cornerRadius > radius + 1e-9)
@@ -35,7 +35,7 @@ export const pocketSum: Sum = {
         warn(
           rule(
             "M20.corner",
-          )`The corners come out with ${mm(moves.cornerRadius)}, larger than ${mm(radius)}: take a cutter of ${mm(2 * radius)} or less for them.`,
+          )`The corners come out with ${mm(moves.cornerRadius)}, larger than ${mm(radius)}: use a cutter of ${mm(2 * radius)} or less for them.`,
         ),
       );
     else if (moves.cornerRadius < radius - 1e-9)

@@ -47,7 +47,7 @@ export const power: Sum = {
       n("efficiency") > 1
     )
       return refused(
-        say`Such a cut cannot be: the width lies within the diameter, all sizes above nothing, teeth whole and at most ${mostTeeth}.`,
+        say`Impossible cut: the width must be within the diameter, all sizes above zero, teeth whole and at most ${mostTeeth}.`,
         words("Correct the sizes."),
       );
     const engagement = (Math.acos(1 - (2 * ae) / diameter) * 180) / Math.PI;
@@ -70,7 +70,7 @@ export const power: Sum = {
         warn(
           rule(
             "M21.power",
-          )`${quantity("power", chain.power)} wanted of ${quantity("power", atSpindle)} at the spindle: too much; ${mm((ap * suggestedShare * atSpindle) / chain.power)} deep would do.`,
+          )`${quantity("power", chain.power)} needed of ${quantity("power", atSpindle)} at the spindle: too much; ${mm((ap * suggestedShare * atSpindle) / chain.power)} deep would do.`,
         ),
       );
     else if (chain.power > suggestedShare * atSpindle)

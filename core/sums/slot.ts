@@ -33,7 +33,7 @@ export const slotSum: Sum = {
     if (!stops)
       return refused(
         say`A cutter of ${mm(cutter)} does not go into a slot ${mm(width)} wide and ${mm(long)} long, or the slot is shorter than it is wide.`,
-        words("Take a smaller cutter, or correct the slot."),
+        words("Use a smaller cutter, or correct the slot."),
       );
     const drill = Math.max(0, width - underWidth);
     const miss = drillMayMiss(width, drill);
@@ -43,7 +43,7 @@ export const slotSum: Sum = {
         warn(
           rule(
             "M28.width",
-          )`A cutter as wide as the slot cuts it ${mm(cutter + runOut)} or wider, by its run-out and by what it pushes away. For a fit take a smaller one and cut each wall by itself.`,
+          )`A cutter as wide as the slot cuts it ${mm(cutter + runOut)} or wider, by its run-out and by what it pushes away. For a fit, use a smaller one and cut each wall separately.`,
         ),
       );
     return done({
@@ -62,7 +62,7 @@ export const slotSum: Sum = {
           line("high end − half the cutter", mm(stops.high), { decimals: 3 }),
           line("half of width − cutter", mm(stops.walls), { decimals: 3, sum: true }),
         ],
-        notes: [words("Stops are places of the spindle, never edges of the slot.")],
+        notes: [words("Stops are spindle positions, never edges of the slot.")],
       },
       warnings,
     });

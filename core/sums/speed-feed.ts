@@ -26,7 +26,7 @@ export const speedFeed: Sum = {
     number("teeth", "Teeth", "count", "4"),
     number("rpm", "Speed of your machine", "spindleSpeed", "", {
       mayBeEmpty: true,
-      help: "The step you would set; empty for the speed aimed at.",
+      help: "The speed you would set; empty for the target.",
     }),
     number("through", "Drilled through a plate of", "length", "", {
       mayBeEmpty: true,
@@ -40,7 +40,7 @@ export const speedFeed: Sum = {
     const [diameter, teeth] = [n("diameter"), n("teeth")];
     if (!(diameter > 0) || !(teeth >= 1) || !Number.isInteger(teeth))
       return refused(
-        words("A cutter has a diameter and a whole number of teeth."),
+        words("Enter a diameter and a whole number of teeth."),
         words("Correct diameter and teeth."),
       );
     const facts = cutterKindFacts[kind];
@@ -85,14 +85,10 @@ export const speedFeed: Sum = {
           }),
           line("high", quantity("cuttingSpeed", material.speeds[tool][1])),
           ...(facts.speed === 1 ? [] : [line(facts.why, quantity("ratio", facts.speed))]),
-          line(
-            isCarbide(tool) ? "aimed at, the middle" : "aimed at, lower third",
-            quantity("cuttingSpeed", aim),
-            {
-              sum: true,
-            },
-          ),
-          line("wanted at the spindle", quantity("spindleSpeed", wanted), {
+          line(isCarbide(tool) ? "target, mid-range" : "target, lower third", quantity("cuttingSpeed", aim), {
+            sum: true,
+          }),
+          line("needed at the spindle", quantity("spindleSpeed", wanted), {
             formula: "spindle-speed",
             terms: [
               ["vc", quantity("cuttingSpeed", aim)],
@@ -105,7 +101,7 @@ export const speedFeed: Sum = {
           }),
           line("feed per tooth, low", quantity("chip", fzLow), { source: feedSource }),
           line("high", quantity("chip", fzHigh)),
-          line("taken: the mean", quantity("chip", fz), { sum: true }),
+          line("used: the mean", quantity("chip", fz), { sum: true }),
           line("table feed", quantity("feed", vf), {
             sum: true,
             formula: "table-feed",

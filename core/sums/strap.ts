@@ -22,7 +22,7 @@ export const strapSum: Sum = {
     number("force", "Side force of the cut", "force", { mm: "600", in: "135" }),
     frictionField,
     number("diameter", "Stud", "length", { mm: "12", in: "1/2" }),
-    number("torque", "Pull at the nut", "torque", { mm: "25", in: "220" }),
+    number("torque", "Torque at the nut", "torque", { mm: "25", in: "220" }),
     number("toWork", "Stud to where it presses", "length", { mm: "30", in: "1.2" }),
     number("toHeel", "Stud to the packing at its heel", "length", { mm: "60", in: "2.4" }),
     number("straps", "Straps", "count", "2"),
@@ -62,7 +62,7 @@ export const strapSum: Sum = {
         warn(
           rule(
             "M15.tooFew",
-          )`${n("straps")} straps do not hold this cut: ${needed.byFriction} do, with a safety of ${holdingSafety}.`,
+          )`${n("straps")} straps will not hold this cut: it takes ${needed.byFriction}, at a safety of ${holdingSafety}.`,
         ),
       );
     return done({

@@ -82,7 +82,7 @@ test.each<[string, { [key: string]: string }, RegExp]>([
   ["pocket", { cutter: "0.00001" }, /more than 200 rings/],
   ["pocket", { x: "9000", y: "9000" }, /more than 200 rings/],
   ["power", { teeth: "999999999" }, /at most 400/],
-  ["power", { ap: "30", motor: "0.5" }, /wanted of 0.38 kW at the spindle: too much; \d/],
+  ["power", { ap: "30", motor: "0.5" }, /needed of 0.38 kW at the spindle: too much; \d/],
   ["power", { ae: "25" }, /within the diameter/],
   ["power", { teeth: "2.5" }, /teeth whole/],
   ["speed-feed", { kind: "twistDrill", diameter: "10", through: "4" }, /grabs/],
@@ -112,7 +112,7 @@ describe("moves of the spindle", () => {
     ["slot", { cutter: "8" }, "cuts it 8.00 mm or wider", { cutter: "7.5" }],
     ["pocket", { cutter: "12" }, "larger than 5.00 mm", { cutter: "10" }],
     ["pocket", { cutter: "8" }, "right only when the drawing says R max", { cutter: "10" }],
-    ["centre", { second: "0" }, "the tool does not fit", { second: "20" }],
+    ["centre", { second: "0" }, "tool does not fit", { second: "20" }],
   ])("%s with %o is told, a near one is not", (id, slip, text, near) => {
     expect(told(work(id, slip as { [key: string]: string }))).toContain(text);
     expect(told(work(id, near as { [key: string]: string }))).not.toContain(text);

@@ -51,7 +51,7 @@ export const threadSum: Sum = {
     if (!percent || !table || exact === null || minor === null)
       return refused(
         say`The drill must be smaller than the thread, ${mm(thread.diameter)}.`,
-        words("Take a smaller drill."),
+        words("Use a smaller drill."),
       );
     const clearance = clearanceOf(thread.bare);
     const through =

@@ -23,7 +23,7 @@ export const touchOffSum: Sum = {
     ),
     number("tool", "Tool diameter", "length", { mm: "10", in: "0.2" }),
     number("medium", "Paper, tape or gap", "length", { mm: "0.05", in: "0.002" }),
-    number("face", "The face shall read", "length", "0", { signed: true }),
+    number("face", "The face should read", "length", "0", { signed: true }),
   ],
   work: ({ n, c }) => {
     const [tool, medium, face] = [n("tool"), n("medium"), n("face")];
@@ -50,7 +50,7 @@ export const touchOffSum: Sum = {
           decimals: 3,
         },
         {
-          label: top ? "the top lies below the tip by" : "the axis lies beside the edge by",
+          label: top ? "the top lies below the tip by" : "the axis is beside the edge by",
           value: mm(away),
           decimals: 3,
         },

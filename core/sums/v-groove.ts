@@ -46,7 +46,7 @@ export const vGrooveSum: Sum = {
       },
       warnings: pin.touches
         ? []
-        : [note(words("The pin is too large: it rests on the edges, not on the walls. Take a smaller one."))],
+        : [note(words("The pin is too large: it rests on the edges, not on the walls. Use a smaller one."))],
     });
   },
 };

@@ -9,11 +9,11 @@ import { number, type Sum } from "./sum.ts";
 export const viseSum: Sum = {
   id: "vise",
   title: "Vise",
-  what: "What a pull at the handle holds, against slipping and against tipping over the jaw.",
+  what: "What the torque at the handle holds, against slipping and against tipping over the jaw.",
   fields: [
     number(
       "pull",
-      "Pull at the handle",
+      "Torque at the handle",
       "torque",
       { mm: "40", in: "350" },
       {
@@ -53,7 +53,7 @@ export const viseSum: Sum = {
         warn(
           rule(
             "M12.slips",
-          )`${quantity("force", n("force"))} is more than the ${quantity("force", holds)} it holds with a safety of ${holdingSafety}: pull harder, put paper at the jaws, or cut lighter.`,
+          )`${quantity("force", n("force"))} is more than the ${quantity("force", holds)} it holds with a safety of ${holdingSafety}: tighten more, put paper at the jaws, or cut lighter.`,
         ),
       );
     if (n("force") > tips)
@@ -95,7 +95,7 @@ export const viseSum: Sum = {
             ],
             source: "about the top of the jaw, the clamp force at the center of the grip",
           }),
-          line("the smaller of both", quantity("force", Math.min(holds, tips)), { sum: true }),
+          line("the smaller of the two", quantity("force", Math.min(holds, tips)), { sum: true }),
         ],
         notes: [say`A rod at the moving jaw rolls: against lift and tipping it holds nothing of its own.`],
       },

@@ -26,7 +26,7 @@ export const woodruffSum: Sum = {
     if (!seat || n("medium") < 0)
       return refused(
         words("The key is wider or deeper than the shaft, or the gap is negative."),
-        words("Take a larger shaft or a smaller key."),
+        words("Use a larger shaft or a smaller key."),
       );
     const { depth, length } = seat;
     const old = oldNumberOf(key);
@@ -34,7 +34,7 @@ export const woodruffSum: Sum = {
     if (depth.fromCrown > deepestKeyseat * shaft)
       warnings.push(
         warn(
-          say`The seat takes ${mm(depth.fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths: it weakens it. Take a smaller key.`,
+          say`The seat takes ${mm(depth.fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths, and weakens it. Use a smaller key.`,
         ),
       );
     if (key.drives && (shaft <= key.drives[0] || shaft > key.drives[1]))

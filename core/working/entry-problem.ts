@@ -2,7 +2,7 @@ import type { ParseProblem, ParseProblemId } from "../quantity/index.ts";
 import { type Phrase, say } from "./phrase.ts";
 
 const sentences: Record<ParseProblemId, (at: string) => Phrase> = {
-  empty: () => say`Nothing is written here yet. Type the size as on the drawing.`,
+  empty: () => say`Nothing entered yet. Type the size as on the drawing.`,
   "not-a-number": (at) => say`"${at}" is not a size. Type for example 60 ±0.05, 2 3/8 in or 15 thou.`,
   "two-points": (at) => say`"${at}" has more than one decimal point. Which digits belong together?`,
   "zero-denominator": (at) => say`"${at}" divides by zero. Check the number under the line.`,

@@ -17,7 +17,7 @@ const formulas = {
   torque: { metric: "M = P · 30 000 ÷ (π · n)", inch: "M = P · 63 025 ÷ n" },
   "mean-force": { metric: "F = 60 000 · P ÷ vc", inch: "F = 33 000 · P ÷ vc" },
   "cut-time": { metric: "t = passes · lanes · (length + run-in + run-out) ÷ vf" },
-  pace: { metric: "seconds a turn = 60 · lead ÷ vf" },
+  pace: { metric: "seconds per turn = 60 · lead ÷ vf" },
   projection: { metric: "above the jaws = parallel + part − jaw depth" },
   grip: { metric: "grip = jaw depth − parallel" },
   "parallel-height": { metric: "parallel ≥ jaw depth + cuts + clearance − part" },

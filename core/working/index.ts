@@ -1,3 +1,4 @@
+export * from "./capital.ts";
 export * from "./entry-problem.ts";
 export * from "./formulas.ts";
 export * from "./limit.ts";

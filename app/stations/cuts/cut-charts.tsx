@@ -53,7 +53,7 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
         grid: { left: 52, right: 18, top: 16, bottom: 42 },
         xAxis: {
           type: "value",
-          name: `depth of a pass, ${unit}`,
+          name: `depth per pass, ${unit}`,
           nameLocation: "middle",
           nameGap: 26,
           nameTextStyle: text,
@@ -125,7 +125,7 @@ export function LimitsChart({ comparison, unit }: { comparison: CutComparison; u
   return (
     <Box>
       <Legend names={chart.curves.map((curve) => curve.name)} />
-      <Chart height={300} option={option} label="Feed that each limit allows against the depth of a pass" />
+      <Chart height={300} option={option} label="Feed each limit allows, by depth per pass" />
       <chakra.p fontSize="13px" color="quiet">
         Each line is the fastest feed a limit allows at that depth; the tinted region is inside all of them.
         This cut: <Figure of={mm(chart.chosen[0])} /> at <Figure of={quantity("feed", chart.chosen[1])} />.
@@ -206,7 +206,7 @@ export function SpeedsChart({
       <Chart
         height={60 + 22 * speeds.length}
         option={option}
-        label="The machine's speeds against the recommended range of cutting speed"
+        label="Spindle speeds against the recommended cutting speed"
       />
       <chakra.p fontSize="13px" color="quiet">
         Range <Figure of={quantity("cuttingSpeed", vcRange[0])} /> to{" "}

@@ -55,7 +55,7 @@ export function CutFigures({ setup, operation }: { setup: Setup; operation: Oper
         <Fact
           of={operation}
           name="depth"
-          label={cut.own.depth ? "depth of a pass" : "depth of a pass, at most"}
+          label={cut.own.depth ? "depth per pass" : "depth per pass, at most"}
           more={<DepthMore operation={operation} />}
           yours="depth"
         >
@@ -175,7 +175,7 @@ function FeedMore({ operation: { cut } }: { operation: Operation }) {
   if (!cut) return null;
   return (
     <>
-      <Figure of={quantity("chip", cut.fz)} /> a tooth
+      <Figure of={quantity("chip", cut.fz)} /> per tooth
       {cut.finishVf !== cut.vf && (
         <>
           ; last pass <Figure of={quantity("feed", cut.finishVf)} />
@@ -190,7 +190,7 @@ function DepthMore({ operation: { cut } }: { operation: Operation }) {
   if (!bound) return null;
   return (
     <>
-      bound by: <Words of={bound.name} />
+      limited by: <Words of={bound.name} />
     </>
   );
 }
@@ -204,7 +204,7 @@ const Passes = ({ of }: { of: FaceOperation }) => (
       <>
         {of.cut.passes.filter((p) => p.kind === "rough").length} rough, last{" "}
         <Figure of={mm(of.cut.passes.at(-1)?.depth ?? 0)} />
-        {of.cut.spring && ", once more at the same setting"}
+        {of.cut.spring && ", then a spring pass at the same setting"}
       </>
     }
   >
@@ -253,10 +253,10 @@ function ZeroKnown({ setup, of }: { setup: Setup; of: FeatureOperation }) {
     <Fact
       of={of}
       name="zero"
-      label="zero known within"
+      label="zero good to"
       more={
         <>
-          places within <Figure of={mm(of.exact)} />
+          places good to <Figure of={mm(of.exact)} />
         </>
       }
     >

@@ -76,7 +76,7 @@ function FaceStrokes({ setup, told }: { setup: FaceSetup; told: boolean }) {
             current={passes.find((p) => !p.done)?.number ?? null}
           />
           <chakra.p fontSize="14px" mt="4px">
-            <Worked at={cutKey(op.key, "stop")}>How the next stop is worked</Worked>
+            <Worked at={cutKey(op.key, "stop")}>How the next stop is worked out</Worked>
           </chakra.p>
         </Section>
       )}
@@ -98,9 +98,9 @@ function FeatureStrokes({
   const { movesOf } = useDrawnSetup(setup);
   const [at, setAt] = useState<number | null>(null);
   const moves = movesOf(operation);
-  if (moves.length === 0) return <Notice severity="note">Handwork: nothing moves at the machine.</Notice>;
+  if (moves.length === 0) return <Notice severity="note">Bench work: nothing moves at the machine.</Notice>;
   return (
-    <Section title={`${moves.length} moves, from the one zero`}>
+    <Section title={`${moves.length} moves, all from one zero`}>
       <OperationFromAbove
         setup={setup}
         operation={operation}

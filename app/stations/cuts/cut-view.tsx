@@ -43,7 +43,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   useKeyboard(
     {
       o: [
-        "own depth of a pass",
+        "own depth per pass",
         () => void navigate(yoursPath(job.id, operation.key), { state: { own: true } }),
       ],
     },
@@ -84,14 +84,14 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
             gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.25fr) minmax(0, 1fr)" }}
             gap="0 24px"
           >
-            <Section title="What the limits leave">
+            <Section title="Room inside the limits">
               {comparison ? <LimitsChart comparison={comparison} unit={unit} /> : <Waiting height={330} />}
             </Section>
             <Box>
               <Section title="Share of each limit used">
                 {comparison ? <LimitShares comparison={comparison} /> : <Waiting height={120} />}
               </Section>
-              <Section title="Speeds of the machine">
+              <Section title="Spindle speeds">
                 {comparison ? (
                   <SpeedsChart comparison={comparison} cut={cut} unit={unit} />
                 ) : (
@@ -101,7 +101,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
             </Box>
           </Box>
         ) : (
-          <Notice severity="note">Nothing of this operation is chosen by limits: it goes as told.</Notice>
+          <Notice severity="note">No limits to weigh here: follow the steps as given.</Notice>
         )}
       </>
     );
@@ -157,7 +157,7 @@ function WhySo({ operation }: { operation: Operation }) {
         <Button
           aria-pressed={quick}
           onClick={() => (quick ? route.takeBack("aim") : route.set([["aim", "quick"]], "by choice"))}
-          title="All faces to the hard limits, the faster part of the ranges"
+          title="All faces at the hard limits and the fast end of the ranges"
         >
           {quick ? "◆ yours: as quick as possible. Back to usual" : "As quick as possible"}
         </Button>

@@ -28,9 +28,9 @@ export function CutsStation() {
               <Words of={plan.refusal.reason} /> <Words of={plan.refusal.suggestion} />
             </>
           ) : job.part.shaft ? (
-            "A shaft comes turned: cuts come from what is drawn into it (1)."
+            "A shaft comes turned; cuts come from the features drawn on it (1)."
           ) : (
-            "Cuts are planned as soon as the drawing (1) has a material and three sizes."
+            "Cuts are planned once the drawing (1) has a material and three sizes."
           )}
         </Notice>
       </>

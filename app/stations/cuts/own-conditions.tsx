@@ -121,7 +121,7 @@ export function OwnConditions({
           entry("speed", `Speed, rpm${machine ? `, ${speedSpan(machine).join(" to ")}` : ""}`)
         )}
         {entry("feed", unit === "mm" ? "Feed, mm/min" : "Feed, in/min")}
-        {asked.depth && entry("depth", "Depth of a pass")}
+        {asked.depth && entry("depth", "Depth per pass")}
         {asked.depth && entry("finish", "Left for the last pass")}
         {asked.direction && (
           <Button

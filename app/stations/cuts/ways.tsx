@@ -22,7 +22,7 @@ export function Ways({ operation }: { operation: FeatureOperation }) {
   });
   const first = plan.overrides.find((o) => o.override.what === "first");
   return (
-    <Section title="Ways of making it">
+    <Section title="Ways to make it">
       {taken && <OverrideNotice report={taken} onUndo={() => own.takeBack("way")} />}
       {first && <OverrideNotice report={first} onUndo={() => route.takeBack("first")} />}
       <chakra.p mb="6px">
@@ -45,9 +45,11 @@ export function Ways({ operation }: { operation: FeatureOperation }) {
               <td>{o.minutes !== null && <Figure of={quantity("time", o.minutes)} />}</td>
               <td>
                 {o.refusal ? (
-                  "not here"
+                  "not possible"
                 ) : (
-                  <Button onClick={() => own.set([["way", o.name]], reason || "by choice")}>Take it</Button>
+                  <Button onClick={() => own.set([["way", o.name]], reason || "by choice")}>
+                    Use this way
+                  </Button>
                 )}
               </td>
             </tr>

@@ -22,8 +22,7 @@ export function Cost() {
   if (plan.target === null)
     return (
       <Notice severity="note">
-        What the drawing costs is worked out once it is whole: material, three sizes, and what is drawn into
-        it.
+        The cost is worked out once the drawing is complete: material, three sizes and features.
       </Notice>
     );
   if (!cost)

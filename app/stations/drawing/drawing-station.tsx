@@ -26,7 +26,7 @@ export function DrawingStation() {
         to={(to) => `/jobs/${job.id}/drawing${to && `/${to}`}`}
         names={{
           fits: mates > 0 ? `Fits with (${mates})` : "Fits with",
-          check: found > 0 ? <b>Check: ▲ {found}</b> : "Check: nothing against it",
+          check: found > 0 ? <b>Check: ▲ {found}</b> : "Check: no problems",
         }}
       >
         {view === "" && <Sheet />}
@@ -41,7 +41,7 @@ export function DrawingStation() {
         {view === "check" && (
           <>
             {found === 0 ? (
-              <Notice severity="good">No mistakes found in the drawing. Next: Stock (2).</Notice>
+              <Notice severity="good">No problems found. Next: Stock (2).</Notice>
             ) : (
               <Warnings of={plan.findings} />
             )}
@@ -59,14 +59,14 @@ function Form({ squareness, parallelism }: { squareness: number | null; parallel
     <Section title="Form">
       <Box display="flex" gap="18px" flexWrap="wrap">
         <NumberEntry
-          label="Squareness wanted, over 100 mm (4 in)"
+          label="Squareness required, over 100 mm (4 in)"
           path="part/squareness"
           kind={plainLength}
           value={squareness}
           optional
         />
         <NumberEntry
-          label="Parallelism wanted, thickest to thinnest"
+          label="Parallelism required, thickest to thinnest"
           path="part/parallelism"
           kind={plainLength}
           value={parallelism}

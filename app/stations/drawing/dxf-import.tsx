@@ -76,8 +76,8 @@ export function DxfShapes({ file: { state, close }, site }: { file: DxfFile; sit
 }
 
 const origins = [
-  ["corner", "its zero lies at the low corner of the face"],
-  ["middle", "its middle lies in the middle of the face"],
+  ["corner", "its zero at the low corner of the face"],
+  ["middle", "centered on the face"],
 ] as const;
 
 function Shapes({

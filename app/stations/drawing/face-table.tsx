@@ -29,8 +29,11 @@ function Faces({ faces }: { faces: Part["faces"] }) {
     return leftAlong({ faces }, axis) > 0 && faces[low].leave !== faces[high].leave;
   });
   return (
-    <Section title="Faces: finish, and stock for a next process">
-      <Table label="Faces" head={["face", "Ra wanted, µm", "left on this side", "may stay raw in places"]}>
+    <Section title="Faces: finish, and stock left for the next process">
+      <Table
+        label="Faces"
+        head={["face", "Ra required, µm", "stock left on this side", "may stay raw in spots"]}
+      >
         {faceNames.map((face) => (
           <tr key={face}>
             <th scope="row">{face}</th>

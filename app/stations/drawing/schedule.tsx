@@ -25,7 +25,7 @@ export function Schedule({
       </chakra.h2>
       {features.length === 0 && (
         <chakra.p fontSize="14px" color="quiet">
-          A plain block so far. Press a place on the views, or Add, to cut something into it.
+          A plain block so far. Press a place on the views, or Add, to draw a feature.
         </chakra.p>
       )}
       <Box as="ul" listStyleType="none">

@@ -61,7 +61,7 @@ export function TitleBlock({
       </Cell>
       <Cell>
         <NumberEntry
-          label="How many are wanted"
+          label="Quantity"
           path="quantity"
           kind={quantityEntry}
           value={quantity}

@@ -12,7 +12,7 @@ const head = ["size", "smallest", "aim", "largest", "tolerance from", "moves wit
 /** The sizes of the bare part with the limits that count, and where these come from. */
 export function UnderstoodSizes({ part, retargets }: { part: Part; retargets: Job["retargets"] }) {
   return (
-    <Section title="What is understood">
+    <Section title="As understood">
       <Table label="Sizes and limits" head={head}>
         {sizesOf(part).map(({ name, size, axis }) => {
           const limits = size && limitsOf(size, part);

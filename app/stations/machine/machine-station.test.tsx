@@ -87,28 +87,28 @@ describe("at a face", () => {
   test("a size is typed, then Enter once more is done measuring; nothing in between is lost", async () => {
     const measures = (s: Step) => s.measure !== null && !s.measure.final;
     const sent = openAt(cheekBlock(), measures);
-    const field = await screen.findByLabelText<HTMLInputElement>(/^Reading of/);
+    const field = await screen.findByLabelText<HTMLInputElement>(/, mm$/);
     const expected = /Should read now:\s*([\d.]+)/.exec(main())![1]!;
     fireEvent.change(field, { target: { value: expected } });
     fireEvent.keyDown(field, { key: "Enter" });
     await waitFor(() => expect(types(sent)).toEqual(["reading"]));
-    fireEvent.keyDown(screen.getByLabelText(/^Reading of/), { key: "Enter" });
+    fireEvent.keyDown(screen.getByLabelText(/, mm$/), { key: "Enter" });
     await waitFor(() => expect(types(sent)).toEqual(["reading", "measured"]));
   });
 
   test("measuring between passes may be left out, and says so in the record", async () => {
     const sent = openAt(cheekBlock(), (s) => s.measure !== null && !s.measure.required);
-    await screen.findByLabelText(/^Reading of/);
-    press("Leave it out");
+    await screen.findByLabelText(/, mm$/);
+    press("Skip this reading");
     await waitFor(() => expect(sent).toMatchObject([{ type: "measured", skipped: true }]));
   });
 
   test("a reading that cannot be is asked about before it counts", async () => {
     const sent = openAt(cheekBlock(), (s) => s.measure !== null);
-    const field = await screen.findByLabelText(/^Reading of/);
+    const field = await screen.findByLabelText(/, mm$/);
     fireEvent.change(field, { target: { value: "6" } });
     fireEvent.keyDown(field, { key: "Enter" });
-    expect(screen.getByRole("alert").textContent).toMatch(/Asked again/);
+    expect(screen.getByRole("alert").textContent).toMatch(/Please check/);
     expect(sent).toEqual([]);
     press("Read again");
     expect(screen.queryByRole("alert")).toBeNull();
@@ -156,7 +156,7 @@ describe("at a feature", () => {
   test("a zero says what is touched, and one press takes it", async () => {
     const sent = openAt(slotJob, (s) => s.pickup?.axis === "x");
     await screen.findByText(/Pick up/);
-    press(/Zero is taken/);
+    press(/Zero is set/);
     await waitFor(() => expect(types(sent)).toEqual(["zero-x"]));
   });
 

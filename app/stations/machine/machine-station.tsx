@@ -22,14 +22,14 @@ export function MachineStation() {
     return (
       <NotThisPiece title={`Piece ${piece} is scrapped`}>
         {scrapped.reason ? `${scrapped.reason}.` : "No reason was given."} Go on with another piece above, or
-        say at the Record that it is not scrapped.
+        undo the scrap at the Record.
       </NotThisPiece>
     );
   if (!piecesOf(job, records).includes(piece))
     return (
       <NotThisPiece title={`There is no piece ${piece}`}>
         {job.quantity + job.added} {job.quantity + job.added === 1 ? "is" : "are"} planned. Add a piece at the
-        Record, or say on the Drawing that more are wanted.
+        Record, or raise the quantity on the Drawing.
       </NotThisPiece>
     );
   if (step && machine && vise) {

@@ -26,8 +26,8 @@ const asks = {
 } as const;
 
 const how = {
-  conventional: "conventional: the metal to the left of where the cutter goes",
-  climb: "climb: the metal to the right of where the cutter goes; feed steadily, never let it pull",
+  conventional: "conventional: work on the left of the cutter's travel",
+  climb: "climb: work on the right of the cutter's travel; feed steadily, never let it pull",
   full: "full width of the cutter",
   over: "over the face",
   down: "into solid metal, slowly",
@@ -62,7 +62,7 @@ export function MoveCard({
       <chakra.h1 fontSize={{ base: "19px", md: "26px" }} fontWeight="400" color="quiet">
         Move {move.number} of {of}
         {move.levels > 1 && `, ${move.round} ${move.level} of ${move.levels}`}
-        {move.spring && ", once more at the same setting"}. {asks[move.kind]}
+        {move.spring && ", spring pass at the same setting"}. {asks[move.kind]}
       </chakra.h1>
       <Box display="flex" flexWrap="wrap" gap={{ base: "2px 18px", md: "4px 44px" }} data-testid="stop">
         {targets.map(({ axis, settled, from, counted, approach }) => (

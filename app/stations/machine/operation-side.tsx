@@ -130,7 +130,7 @@ function Corrected({ by }: { by: FaceProgress["corrections"][number] }) {
           <b>
             <Figure of={mm(Math.abs(by.off))} decimals={3} />
           </b>{" "}
-          {by.off > 0 ? "light" : "heavy"}, so every stop below is moved by it.
+          {by.off > 0 ? "light" : "heavy"}, so every stop below moves with it.
         </>
       )}
     </chakra.p>

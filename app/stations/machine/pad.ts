@@ -1,5 +1,6 @@
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import type { MeasuredHow } from "../../../core/shop/index.ts";
+import type { Phrase } from "../../../core/working/index.ts";
 import type { FaceProgress, FeatureProgress, LivePass, ReadingOf, Step } from "../../../core/steps/index.ts";
 
 /** What the reading pad of a step asks for. */
@@ -7,6 +8,8 @@ export interface Pad {
   /** Another pad where this changes. */
   key: string;
   of: ReadingOf;
+  /** What it is called, where that is more than `of`. */
+  name?: Phrase | undefined;
   how: MeasuredHow;
   /** mm */
   expected: number;
@@ -52,8 +55,16 @@ export function padOf(
   const measure =
     step.measure ?? (mine.find((s) => s.measure && !s.done) ?? mine.findLast((s) => s.measure))?.measure;
   if (!measure) return null;
-  const { of, how, expected, readings } = measure;
-  return { key: `${of}-${readings.length}`, of, how, expected, before: null, readings: [...readings] };
+  const { of, how, expected, readings, fit } = measure;
+  return {
+    key: `${of}-${readings.length}`,
+    of,
+    name: fit?.measured.name,
+    how,
+    expected,
+    before: null,
+    readings: [...readings],
+  };
 }
 
 /** Smallest reading before these passes; null without one. */

@@ -19,9 +19,7 @@ export function PaperThickness({ now }: { now: Mm }) {
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
   const outcome =
-    text.trim() === ""
-      ? null
-      : readOwnLength(text, unit, "A sheet has some thickness: type what the micrometer shows.");
+    text.trim() === "" ? null : readOwnLength(text, unit, "Type what the micrometer shows, above zero.");
   const measured = own.reportOf("paper");
   const use = () => {
     if (outcome?.ok && outcome.value <= thickest)
@@ -34,7 +32,7 @@ export function PaperThickness({ now }: { now: Mm }) {
     <Box fontSize="16px" mt="6px">
       <chakra.p color="quiet">
         Paper <Figure of={mm(now)} decimals={3} />,{" "}
-        {measured ? "as you measured it" : "a guess while nobody measured it"}.{" "}
+        {measured ? "as you measured it" : "a guess until it is measured"}.{" "}
         <Button onClick={() => setOpen(!open)} aria-expanded={open}>
           {measured ? "Other paper" : "I measured mine"}
         </Button>{" "}
@@ -60,7 +58,8 @@ export function PaperThickness({ now }: { now: Mm }) {
           </Button>
           {outcome?.ok && outcome.value > thickest && (
             <Notice severity="warn">
-              More than <Figure of={mm(thickest)} /> is no sheet of paper: look at the unit and the point.
+              More than <Figure of={mm(thickest)} /> is too thick for paper: check the unit and the decimal
+              point.
             </Notice>
           )}
         </Box>

@@ -58,7 +58,7 @@ export function PickupCard({ step, pickup }: { step: Step; pickup: NonNullable<S
         ))}
       </chakra.ol>
       <chakra.p fontSize="16px" color="quiet" mt="4px">
-        The zero is then known within <Figure of={mm(pickup.error)} decimals={3} />.
+        The zero is then good to <Figure of={mm(pickup.error)} decimals={3} />.
       </chakra.p>
       {pickup.medium > 0 && <PaperThickness now={pickup.medium} />}
       <Box mt="8px" fontSize="17px">

@@ -45,9 +45,9 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
     const intents = open([finding({})]);
     await screen.findByText(/hits the fixed jaw/);
     expect((await firstTick()).disabled).toBe(true);
-    const go = screen.getByRole<HTMLButtonElement>("button", { name: /I have looked at it/ });
+    const go = screen.getByRole<HTMLButtonElement>("button", { name: /I have checked it/ });
     expect(go.disabled).toBe(true);
-    fireEvent.change(screen.getByLabelText("Why it may go on all the same"), {
+    fireEvent.change(screen.getByLabelText("Why it is safe to go on"), {
       target: { value: "shorter jaws" },
     });
     fireEvent.click(go);
@@ -56,7 +56,7 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
       intent: "append",
       events: [
         { type: "tick", tick: "looked-at hits back/face cutter | the fixed jaw" },
-        { type: "note", text: "Setup 1 goes on although it was held up: shorter jaws" },
+        { type: "note", text: "Setup 1 went on past a hold: shorter jaws" },
       ],
     });
     await waitFor(async () => expect((await firstTick()).disabled).toBe(false));

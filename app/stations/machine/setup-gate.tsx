@@ -21,7 +21,7 @@ const goingOn = (
   held: readonly FoundWarning[],
 ): RecordEvent[] => [
   ...held.map((warning): RecordEvent => ({ type: "tick", op, tick: lookedAt(warning) })),
-  { type: "note", text: `Setup ${called} goes on although it was held up: ${reason}` },
+  { type: "note", text: `Setup ${called} went on past a hold: ${reason}` },
 ];
 
 const notNow = () => Promise.resolve(null);
@@ -98,7 +98,7 @@ export function SetupGateCard({
     return (
       <Box mb="10px">
         <Notice severity="note">
-          The steps of this setup were not checked one by one yet.{" "}
+          The steps of this setup have not been walked through yet.{" "}
           <Button onClick={gate.again}>Check them now</Button>
         </Notice>
       </Box>
@@ -111,7 +111,7 @@ export function SetupGateCard({
       {gate.holds && (
         <Box display="flex" gap="10px" alignItems="flex-end" mt="8px" flexWrap="wrap">
           <Field
-            label="Why it may go on all the same"
+            label="Why it is safe to go on"
             grow
             value={reason}
             onChange={(e) => setReason(e.target.value)}
@@ -122,7 +122,7 @@ export function SetupGateCard({
             disabled={!enabled || reason.trim() === ""}
             onClick={() => onPass(...goingOn(step, called, reason.trim(), gate.held))}
           >
-            I have looked at it, go on
+            I have checked it, go on
           </Button>
         </Box>
       )}

@@ -132,6 +132,7 @@ export function StepAtMachine({
           <ReadingPad
             key={`${open.key}-${sent}`}
             of={open.of}
+            name={open.name}
             how={open.how}
             expected={open.expected}
             before={open.before}
@@ -150,8 +151,8 @@ export function StepAtMachine({
         question={
           doubt.open && (
             <>
-              That was quick: at the told feed it takes at least{" "}
-              <Figure of={quantity("seconds", least * 60)} />. Was it really cut?
+              That was quick: at this feed it takes at least <Figure of={quantity("seconds", least * 60)} />.
+              Was it really cut?
             </>
           )
         }
@@ -187,7 +188,7 @@ export function StepAtMachine({
 
 /** What the large button says of a step; null where it is not done by one. */
 function doneWords({ pickup, touch, pass, move }: Step): string | null {
-  if (pickup ?? touch) return "Zero is taken";
+  if (pickup ?? touch) return "Zero is set";
   if (pass) return "Cut done";
   return move && (move.move.kind === "go" ? "I am there" : "Cut done");
 }

@@ -71,7 +71,7 @@ export function StepButtons({
           </Button>
           {measuring.onLeave && (
             <Button size="machine" disabled={busy} onClick={measuring.onLeave}>
-              Leave it out
+              Skip this reading
             </Button>
           )}
         </>

@@ -48,7 +48,7 @@ export function TouchCard({
         <Warnings of={step.notes} />
       </Box>
       <chakra.p fontSize="15px" color="quiet">
-        At zero the block would be <Figure of={mm(touch.sizeAtZero)} />.
+        At zero the block would measure <Figure of={mm(touch.sizeAtZero)} />.
       </chakra.p>
       <PaperThickness now={touch.medium} />
     </>

@@ -25,7 +25,7 @@ export function useStepKeys(step: Step, walk: ReturnType<typeof useWalk>, act: (
       k: ["next, previous step", () => walk.move(-1)],
       " ": ["tick the next point, or cut done", act],
       m: ["take a reading", () => setExtraPad(true)],
-      o: ["own depth of a pass", () => void navigate(yoursPath(job.id, step.op), { state: { own: true } })],
+      o: ["own depth per pass", () => void navigate(yoursPath(job.id, step.op), { state: { own: true } })],
       Escape: [
         "close what is open",
         () => {

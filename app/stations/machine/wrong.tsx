@@ -7,10 +7,10 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
 const causes: [cause: StaleCause, what: string, then: string][] = [
-  ["moved", "The part or the vise moved", "Clamping is done again, then the zero."],
-  ["cutter", "I changed the cutter", "The zero is taken again: the new cutter stands elsewhere."],
-  ["knee", "I moved the knee or a collar without counting", "The zero is taken again."],
-  ["restarted", "Machine or readout was switched off", "The zero is taken again."],
+  ["moved", "The part or the vise moved", "Clamp again, then set zero again."],
+  ["cutter", "I changed the cutter", "Set zero again: the new cutter sits differently."],
+  ["knee", "I moved the knee or a collar without counting", "Set zero again."],
+  ["restarted", "Machine or readout was switched off", "Set zero again."],
 ];
 
 /** Something is wrong: what makes the zero stale, taking back the last entry, a note. Always in reach. */
@@ -41,14 +41,14 @@ export function Wrong({
               Something is wrong
             </Dialog.Title>
             <chakra.p fontSize="18px" mb="12px">
-              Spindle off first. Then say what happened in setup {clamping}:
+              Spindle off first. What happened in setup {clamping}:
             </chakra.p>
             {causes.map(([cause, what, then]) => (
               <Happened key={cause} what={what} then={then} disabled={!begun} onSay={() => onStale(cause)} />
             ))}
             {last && (
               <Happened
-                what="Take back the last entry"
+                what="Undo the last entry"
                 then={lastWords(last)}
                 onSay={() => {
                   void submit.append({ type: "withdrawn", of: last.id });
@@ -73,7 +73,7 @@ export function Wrong({
                 }}
                 css={{ minHeight: "44px" }}
               >
-                Keep note
+                Save note
               </Button>
             </Box>
             <Button look="strong" size="machine" onClick={onClose} css={{ marginTop: "12px", width: "100%" }}>

@@ -20,7 +20,7 @@ export function CutTwice({ when }: { when: (iso: string) => string }) {
             disabled={submit.busy}
             onClick={() => void submit.append({ type: "withdrawn", of: id })}
           >
-            Take this one back
+            Remove this one
           </Button>
         </div>
       ))}

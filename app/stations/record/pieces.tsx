@@ -24,8 +24,8 @@ export function Pieces() {
   return (
     <Section title="Pieces">
       <chakra.p mb="6px">
-        <b>{batch.wanted}</b> wanted, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
-        <b>{batch.possible - batch.good}</b> still to be made good.
+        <b>{batch.wanted}</b> to make, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
+        <b>{batch.possible - batch.good}</b> still to come good.
       </chakra.p>
       <Warnings of={batch.warnings} />
       <Table label="Pieces" head={["piece", "where it stands", ""]}>
@@ -45,7 +45,7 @@ export function Pieces() {
                   disabled={submit.busy}
                   onClick={() => void submit.append({ type: "withdrawn", of: p.scrapped!.id })}
                 >
-                  It is not scrapped
+                  Undo the scrap
                 </Button>
               ) : (
                 <>
@@ -90,7 +90,7 @@ export function Pieces() {
         </Button>
         {job.added > 0 && last && !records.some((r) => r.piece === last.piece) && (
           <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added - 1)}>
-            Take piece {last.piece} away again
+            Remove piece {last.piece}
           </Button>
         )}
       </Box>

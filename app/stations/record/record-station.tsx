@@ -103,8 +103,8 @@ function ThisPiece() {
       {plan.requirements.length === 0 && (
         <Notice severity="note">
           {job.part.shaft
-            ? "The diameters of a shaft are judged at the Stock (2)."
-            : "The drawing asks for nothing yet. Fill it in first (1)."}
+            ? "Diameters of a shaft are checked at the Stock (2)."
+            : "Nothing to inspect yet. Fill in the drawing first (1)."}
         </Notice>
       )}
       <Warnings of={plan.rechecks} />
@@ -149,6 +149,7 @@ function ThisPiece() {
           <ReadingPad
             key={of}
             of={of}
+            name={requirement?.name}
             how={requirement?.how ?? (of === "squareness" ? "form" : "outside")}
             expected={requirement ? (requirement.limits.lower + requirement.limits.upper) / 2 : 0}
             before={null}
@@ -224,7 +225,7 @@ function TimeAndFiles() {
               From {when(taken.from)} to {when(taken.to)}.
             </>
           ) : (
-            "Nothing was done at the machine yet."
+            "Nothing done at the machine yet."
           )}
         </p>
       </Section>
@@ -293,7 +294,7 @@ function RequirementRow({ requirement: r, unit }: { requirement: Requirement; un
             >
               <Figure of={mm(reading.value)} decimals={3} />
               {reading.questioned.length > 0 && (
-                <chakra.span color="warn" title="asked about, and saved as typed">
+                <chakra.span color="warn" title="queried, saved as typed">
                   &nbsp;▲
                 </chakra.span>
               )}

@@ -20,8 +20,8 @@ export function ExpectedErrors({ face }: { face: Face }) {
       <chakra.p fontSize="13px" color="quiet">
         Above: by the fixed jaw. Below: by the bed or a square.{" "}
         {hanging.length > 0
-          ? `Recut the ${face} face and faces ${hanging.map(number).join(", ")} are to be checked again.`
-          : `Nothing hangs on the ${face} face.`}
+          ? `Recut the ${face} face, and faces ${hanging.map(number).join(", ")} need checking again.`
+          : `No face was cut from the ${face} face.`}
       </chakra.p>
       <details>
         <chakra.summary cursor="pointer" minH="32px" color="accent" textDecoration="underline">

@@ -34,7 +34,7 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
     return (
       <Section title="Held another way">
         <chakra.p color="quiet">
-          The part stays where it is from the cut before. How it is held is changed there.
+          The part stays clamped from the cut before. Change how it is held there.
         </chakra.p>
       </Section>
     );

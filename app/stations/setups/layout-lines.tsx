@@ -35,8 +35,8 @@ export function LayoutLines({ setup }: { setup: FeatureSetup }) {
         })}
       </Table>
       <chakra.p fontSize="13.5px" color="quiet">
-        Scribed lines are good to about <Figure of={mm(pickupErrors.line)} />: a cutter that comes down beside
-        its line has lost a turn of the dial, or half its own diameter.
+        Scribed lines are good to about <Figure of={mm(pickupErrors.line)} />: a cutter that comes down off
+        its line is out by a turn of the dial, or by half its own diameter.
       </chakra.p>
     </Section>
   );

@@ -6,7 +6,7 @@ import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
-const marks = { ready: "● ready", tooMuch: "■ too much", unknown: "▲ not known" };
+const marks = { ready: "● ready", tooMuch: "■ too large", unknown: "▲ not known" };
 const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
 
 /** "Ready for ±0.01?": what was checked of machine, vise and instruments, and what should be before this job. */

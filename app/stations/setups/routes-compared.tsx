@@ -67,8 +67,8 @@ export function RoutesCompared() {
             ))}
           </Table>
           <chakra.p fontSize="12.5px" color="quiet" mt="4px">
-            Expected, and in brackets with every error at its largest and all one way. Errors of machine and
-            vise are the usual ones (guess) until yours stand in the shop.
+            Expected, and in brackets the worst case: every error at its largest, all one way. Machine and
+            vise errors are typical ones (guess) until yours are entered in the shop.
           </chakra.p>
         </>
       )}

@@ -115,8 +115,8 @@ function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
             />
           ) : (
             <Notice severity="note">
-              The cutter this setup was begun with is no longer in the shop: enter it there again, and the
-              setup is drawn here.
+              The cutter this setup was started with is no longer in the shop: enter it again to see the setup
+              here.
             </Notice>
           )}
           <Seating setup={setup} />
@@ -156,7 +156,7 @@ function OrderOfWork({ setup, vise }: { setup: Setup; vise: Vise }) {
     <>
       <SetupTitle setup={setup} />
       <SetupFromAbove setup={setup} vise={vise} maxHeight="360px" />
-      <Section title="What is done in it, in this order">
+      <Section title="Operations, in order">
         <OperationsTable label="Operations of this setup" setups={[setup]} />
       </Section>
       {isFaceSetup(setup) ? <FaceNets setup={setup} /> : <LayoutLines setup={setup} />}

@@ -29,8 +29,8 @@ export function SetupsStation() {
       ) : (
         <Notice severity="note">
           {job.part.shaft
-            ? "A shaft comes turned, so nothing is squared: its setups come from what is cut into it. Draw its seats and holes (1)."
-            : "Setups are planned as soon as the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
+            ? "A shaft comes turned, so nothing is squared; setups come from its features. Draw its seats and holes (1)."
+            : "Setups are planned once the drawing (1) has a material and three sizes. The stock (2) makes them exact."}
         </Notice>
       )}
       <RefusedFeatures />

@@ -62,7 +62,7 @@ function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: P
         <Notice severity="good">
           {finished
             ? "Every step was followed to the letter, and the part comes out as drawn."
-            : "Every step that is planned was followed to the letter. The part is not finished by them."}
+            : "Every planned step was followed to the letter. They do not finish the part."}
         </Notice>
       )}
       {rows.length > 0 && (
@@ -95,9 +95,8 @@ function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: P
         </Button>
       )}
       <chakra.p fontSize="12.5px" color="quiet" mt="4px">
-        A person who knows nothing but these steps was simulated, on stock as you measured it, with slack, jaw
-        and paper as they usually are (guess). It checks the steps; it does not replace your own look at the
-        setup.
+        This simulates a person who does exactly what the steps say, on stock as you measured it, with typical
+        backlash, jaws and paper (guess). It checks the steps; it does not replace your own look at the setup.
       </chakra.p>
     </>
   );

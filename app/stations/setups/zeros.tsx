@@ -76,7 +76,7 @@ function PickedUp({ pickup, at }: { pickup: Pickup; at: AnyKey | null }) {
             <Words of={o} />{" "}
           </span>
         ))}
-        Known within <Figure of={mm(pickup.error)} decimals={3} />.
+        Good to <Figure of={mm(pickup.error)} decimals={3} />.
       </chakra.div>
     </Box>
   );
@@ -88,7 +88,7 @@ const KnownWithin = ({ locating, at }: { locating: Locating; at: AnyKey }) => (
     {locating.closest !== null && (
       <>
         {" "}
-        X and Y together within{" "}
+        X and Y together good to{" "}
         <Worked at={cutKey(at, "zero")}>
           <Figure of={mm(locating.error)} decimals={3} />
         </Worked>

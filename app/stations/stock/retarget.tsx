@@ -37,7 +37,7 @@ export function Retarget({ spare }: { spare: Spare }) {
   return (
     <Box borderWidth="1px" borderStyle="solid" borderColor="stop" p="14px" my="10px">
       <chakra.h3 fontSize="16px" mb="6px">
-        The {spare.axis} is short by <Figure of={mm(spare.shortfall)} />. Two ways out:
+        The {spare.axis} is short by <Figure of={mm(spare.shortfall)} />. Two options:
       </chakra.h3>
       <chakra.p mb="10px">
         <b>Other stock.</b> The {spare.axis} must be at least{" "}
@@ -50,7 +50,7 @@ export function Retarget({ spare }: { spare: Spare }) {
       </chakra.p>
       {moves.length > 0 && (
         <Box mb="8px" fontSize="14.5px">
-          What hangs on the {spare.axis} goes with it:
+          What depends on the {spare.axis} changes with it:
           <Box as="ul" listStyleType="none">
             {moves.map((move) => (
               <Box as="li" key={move.feature}>
@@ -69,7 +69,7 @@ export function Retarget({ spare }: { spare: Spare }) {
           aria-invalid={!usable || !fits}
         />
         <Field
-          label="Agreed with, or why"
+          label="Who agreed, or why"
           grow
           value={why}
           onChange={(e) => keepDraft(path, e.target.value)}

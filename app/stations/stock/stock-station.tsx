@@ -85,7 +85,7 @@ export function StockStation() {
               onChoose={setForm}
             />
             <Choice
-              label="How the stock lies"
+              label="Which way the stock lies"
               value={axisNames.map((a) => stock.lies[a]).join(",")}
               options={waysToLie().map(
                 (way) => [axisNames.map((a) => way[a]).join(","), liesWords(way)] as const,
@@ -98,7 +98,7 @@ export function StockStation() {
           </Box>
           {better && (
             <Notice severity="note">
-              Turned so that its longest size lies along the longest of the part, the lump gives more.{" "}
+              Turn the stock so its longest size runs along the part's longest: there is more to spare.{" "}
               <Button onClick={() => void submit.set("stock/lies", better)}>Turn the stock</Button>
             </Notice>
           )}
@@ -154,7 +154,7 @@ export function StockStation() {
       <Section title="Spare metal">
         {!plan.spares ? (
           <Notice severity="note">
-            Enter the drawing first (1): material and three finished sizes. The lump can be measured
+            Enter the drawing first (1): material and three finished sizes. You can measure the stock
             meanwhile.
           </Notice>
         ) : (
@@ -261,15 +261,15 @@ function Split() {
   return (
     <chakra.p fontSize="14px" color="quiet" mt="6px">
       {even
-        ? "◆ yours: both faces of every size give alike. "
-        : "Of two faces the one cut first is only cleaned up, the other takes the rest. Drawn or rolled stock bows less when both give alike. "}
+        ? "◆ yours: stock comes off both faces equally. "
+        : "The first of two faces is only cleaned up; the second takes the rest. Drawn or rolled stock bows less when both give the same. "}
       <Button
         aria-pressed={even}
         onClick={() =>
           even ? route.takeBack("split") : route.set([["split", "even"]], reason || "by choice")
         }
       >
-        {even ? "Only clean up the first" : "Let both give alike"}
+        {even ? "Only clean up the first" : "Take the same off both"}
       </Button>
     </chakra.p>
   );

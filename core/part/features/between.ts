@@ -1,6 +1,6 @@
 import { axisNames, axisOf, extentOfOutline, inOutline, type Sizes } from "../../frame/index.ts";
 import { type Mm, mm } from "../../quantity/index.ts";
-import { note, rule, type Warning, warn } from "../../working/index.ts";
+import { capital, note, rule, type Warning, warn } from "../../working/index.ts";
 import { acrossAxis, type Box, boxOfPrism, type Cutout, depthOf, inPrism, type Prism } from "./cutout.ts";
 import { pointBelow } from "./hole/point.ts";
 import type { Feature } from "./index.ts";
@@ -64,7 +64,7 @@ export function between(one: Held, other: Held): Warning[] {
         warn(
           rule(
             "drawing.between",
-          )`Only ${mm(wall)} is left between the ${one.name} and the ${other.name}; a wall under ${mm(least)} bends or breaks under the cutter.`,
+          )`Only ${mm(wall)} is left between ${one.name} and ${other.name}; a wall under ${mm(least)} bends or breaks under the cutter.`,
         ),
       ]
     : [];
@@ -112,10 +112,10 @@ export function crossings(one: Held, other: Held): Warning[] {
       passes
         ? rule(
             "drawing.pastCross",
-          )`The ${one.name} goes on past the ${other.name} that crosses it: drill the smaller first, deburr inside, and check that it is meant to.`
+          )`${capital(one.name)} goes on past ${other.name}, which crosses it: drill the smaller first, deburr inside, and check that it is meant to.`
         : rule(
             "drawing.meets",
-          )`The ${one.name} runs into the ${other.name}: drill the smaller first, and deburr inside.`,
+          )`${capital(one.name)} runs into ${other.name}: drill the smaller first, and deburr inside.`,
     ),
   ];
 }

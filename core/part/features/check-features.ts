@@ -1,7 +1,7 @@
 import { type Axis, axesAcross, axisNames, axisOf, facesOf } from "../../frame/index.ts";
 import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.ts";
 import type { Machine, Shop } from "../../shop/index.ts";
-import { rule, say, stop, type Warning, warn } from "../../working/index.ts";
+import { capital, rule, say, stop, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
 import { between, crossings, held, type Held, swallowed } from "./between.ts";
 import { chainAlong } from "./chain.ts";
@@ -55,7 +55,7 @@ export function checkFeatures(features: readonly Feature[], checkedBy: CheckedBy
         stop(
           rule(
             "drawing.wrongForm",
-          )`A ${rulesOf(feature.kind).word} goes into a ${on}, this part is a ${form}. Take it out.`,
+          )`A ${rulesOf(feature.kind).word} goes into a ${on}, this part is a ${form}. Remove it.`,
         ),
       ]);
     if (!cutout) return told([notWhole(feature, name, features, site)]);
@@ -76,7 +76,7 @@ export function checkFeatures(features: readonly Feature[], checkedBy: CheckedBy
         stop(
           rule(
             "drawing.swallowed",
-          )`Nothing is left to cut for the ${name}: the ${by.name} takes all of it away. Move it, or remove it.`,
+          )`Nothing is left to cut for ${name}: ${by.name} removes all of it. Move it, or remove it.`,
         ),
       ]);
     return told([
@@ -87,7 +87,7 @@ export function checkFeatures(features: readonly Feature[], checkedBy: CheckedBy
               stop(
                 rule(
                   "drawing.twice",
-                )`The ${name} and the ${other.name} are the same in the same place. Move one, or take it out.`,
+                )`${capital(name)} and ${other.name} are the same, in the same place. Move one, or remove it.`,
               ),
             ]
           : crossings(mine, other),
@@ -111,19 +111,19 @@ function notWhole(feature: Feature, name: string, features: readonly Feature[], 
       return stop(
         rule(
           "drawing.datumGone",
-        )`The ${name} counts from a feature that was taken out. Choose where it counts from.`,
+        )`${capital(name)} is dimensioned from a feature that was removed. Choose where it is dimensioned from.`,
       );
     if (site.middleOf(of!, axis) === null)
       return stop(
         rule(
           "drawing.ring",
-        )`The ${name} counts from a feature that is not placed, or from itself in a ring. Give one of them a place from an edge.`,
+        )`${capital(name)} is dimensioned from a feature that has no place, or from itself in a ring. Dimension one of them from an edge.`,
       );
   }
   const impossible = rules.impossible?.(feature, site);
   return impossible
-    ? stop(rule("drawing.impossible")`The ${name} cannot be: ${impossible}`)
-    : stop(rule("drawing.unfinished")`The ${name} is incomplete: enter the missing sizes.`);
+    ? stop(rule("drawing.impossible")`${capital(name)} is not possible: ${impossible}`)
+    : stop(rule("drawing.unfinished")`${capital(name)} is incomplete: enter the missing sizes.`);
 }
 
 function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warning[] {
@@ -133,7 +133,7 @@ function outsideOf(name: string, { box }: Cutout, { sizes, shaft }: Site): Warni
       stop(
         rule(
           "drawing.outside",
-        )`The ${name} goes out of the ${shaft ? "shaft" : "block"} along its ${axis}: it reaches from ${mm(box[axis][0])} to ${mm(box[axis][1])} of ${mm(sizes[axis])}.`,
+        )`${capital(name)} runs off the ${shaft ? "shaft" : "block"} along its ${axis}: it reaches from ${mm(box[axis][0])} to ${mm(box[axis][1])} of ${mm(sizes[axis])}.`,
       ),
     );
 }
@@ -153,7 +153,7 @@ function thinWalls({ name, cutout, least, point }: Held, { sizes, shaft }: Site)
         warn(
           rule(
             "drawing.point",
-          )`The point of the drill goes ${mm(point)} below the ${name} and comes out ${mm(-tip)} through the ${face} face. Drill it through${most > 0 ? say`, or at most ${mm(most)} deep` : say``}.`,
+          )`The point of the drill goes ${mm(point)} below ${name} and comes out ${mm(-tip)} through the ${face} face. Drill it through${most > 0 ? say`, or at most ${mm(most)} deep` : say``}.`,
         ),
       ];
     }
@@ -164,7 +164,7 @@ function thinWalls({ name, cutout, least, point }: Held, { sizes, shaft }: Site)
           warn(
             rule(
               "drawing.wall",
-            )`Only ${mm(wall)} is left between the ${name} and the ${face} face; a wall under ${mm(least)} bends or breaks under the cutter. Move it, or make it smaller.`,
+            )`Only ${mm(wall)} is left between ${name} and the ${face} face; a wall under ${mm(least)} bends or breaks under the cutter. Move it, or make it smaller.`,
           ),
         ]
       : [];
@@ -178,7 +178,7 @@ function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }:
   const sizes = feature.sizes as Record<string, Dimension | null>;
   const entered = rules.fields(feature).flatMap(({ key, label, unit }) => {
     const dimension = unit === "length" ? (sizes[key] ?? null) : null;
-    return own(dimension) ? [{ what: `${label.toLowerCase()} of the ${name}`, dimension }] : [];
+    return own(dimension) ? [{ what: `${label.toLowerCase()} of ${name}`, dimension }] : [];
   });
   const placed = rules.places(feature).flatMap((which) => {
     const place = feature[which];
@@ -192,12 +192,12 @@ function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }:
             stop(
               rule(
                 "drawing.limitsOf",
-              )`The limits of the ${what} cannot be: ${mm(limits.lower)} to ${mm(limits.upper)}.`,
+              )`Impossible limits for the ${what}: ${mm(limits.lower)} to ${mm(limits.upper)}.`,
             ),
           ]
         : provable(`the ${what}`, dimension.nominal, limits, shop).filter((w) => w.severity !== "note");
     }),
-    ...placed.flatMap((at) => placeable(`the ${name}`, limitsOf(at), machine)),
+    ...placed.flatMap((at) => placeable(name, limitsOf(at), machine)),
   ];
 }
 
@@ -222,7 +222,7 @@ function chains(
           warn(
             rule(
               "drawing.chain",
-            )`The ${name} is counted along the ${axis} over ${chain.length} sizes, whose limits add to ±${mm(off)}: its wall of ${mm(wall)} may come out at ${mm(wall - off)}. Count it from an edge, or narrow the limits.`,
+            )`${capital(name)} is dimensioned along the ${axis} through ${chain.length} sizes, which add up to ±${mm(off)}: its wall of ${mm(wall)} may come out at ${mm(wall - off)}. Dimension it from an edge, or tighten the limits.`,
           ),
         ]
       : [];

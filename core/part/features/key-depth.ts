@@ -26,7 +26,7 @@ export const tooDeep = (fromCrown: Mm, shaft: Mm): Warning[] =>
         warn(
           rule(
             "drawing.keyseatDeep",
-          )`The seat takes ${mm(fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths: it weakens it. Take a smaller key.`,
+          )`The seat takes ${mm(fromCrown)} of a shaft of ${mm(shaft)}, more than two fifths, and weakens it. Use a smaller key.`,
         ),
       ]
     : [];
@@ -67,7 +67,7 @@ export function keyDepthFindings(
       ? warn(
           rule(
             "M29.neighbor",
-          )`A depth of ${precise(mm(made.fromCrown), 3)} belongs to the key ${next.name}. The key of this shaft goes ${told} below the crown.`,
+          )`A depth of ${precise(mm(made.fromCrown), 3)} belongs to key ${next.name}. This shaft's key goes ${told} below the crown.`,
         )
       : warn(
           rule(

@@ -36,7 +36,7 @@ export function cornerReach(what: string, radius: Mm | null, depth: Mm, shop: Sh
       warn(
         rule(
           "drawing.corner",
-        )`No milling cutter leaves a sharp inside corner: give the ${what} a radius, best a little over half a cutter you own.`,
+        )`No milling cutter leaves a sharp inside corner: give the ${what} a radius, best a little over half the diameter of a cutter you own.`,
       ),
     ];
   const deep = slotting(shop).filter((c) => c.fluteLength >= depth);

@@ -43,7 +43,7 @@ export const chamferRecipe: Recipe<OfKind<"chamfer">> = (feature, place) => {
   if (Math.max(leg, legs.other) <= filedUpTo || ways.length === 0)
     ways.push({
       name: "filed",
-      why: words("A small edge is filed as quickly as a cutter is set up for it."),
+      why: words("A small edge is filed in the time it takes to set up a cutter."),
       up: face,
       works: [
         fileWork("file", say`File the chamfer ${mm(leg)}`, minutes, measure, { top: 0, floor: legs.other }),

@@ -94,7 +94,7 @@ function waysOf(
     drillWorks(asked, under(least, most), { over: 0.01, under: 0.01 }, shop);
   const boring: Named = {
     name: "drilled and bored",
-    why: words("A boring head makes any size, and puts the hole straight where the spindle stands."),
+    why: words("A boring head makes any size, true to the spindle."),
     works: [
       ...before(0.4, bore * 0.6),
       toolWork(
@@ -114,7 +114,7 @@ function waysOf(
             note(
               rule(
                 "M49.boring",
-              )`Know whether the dial of the head counts on the radius or on the diameter; come to the size from below, measuring each time.`,
+              )`Know whether the head's dial reads on the radius or the diameter; work up to size, measuring each time.`,
             ),
           ],
         },
@@ -126,7 +126,7 @@ function waysOf(
       return [
         {
           name: "drilled",
-          why: words("A drill of the size makes it in one go."),
+          why: words("One drill makes it to size."),
           works: drillWorks(asked, bore, drilled, shop),
         },
         boring,
@@ -157,7 +157,7 @@ function waysOf(
                 notes: [
                   note(
                     words(
-                      "Half the speed of drilling, twice the feed, oil; out again while it turns, never backwards.",
+                      "Half the drilling speed, twice the feed, oil; back it out still turning forward, never in reverse.",
                     ),
                   ),
                 ],
@@ -173,7 +173,7 @@ function waysOf(
       return [
         {
           name: "drilled and tapped",
-          why: words("The tap is begun in the spindle, so that it stands square."),
+          why: words("Start the tap in the spindle, so it goes in square."),
           works: [
             ...drillWorks(asked, bore, { over: drilledWithin, under: drilledWithin }, shop),
             toolWork(
@@ -252,7 +252,7 @@ function waysOf(
         },
         {
           name: "counterbored with an end mill",
-          why: words("An end mill of the size, let down before the table is moved from the hole."),
+          why: words("An end mill of that size, plunged before the table is moved off the hole."),
           works: [...drill, work("counterbore", ["endMill"], {}, say`An end mill of ${mm(head.diameter)}`)],
         },
       ];

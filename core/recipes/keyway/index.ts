@@ -117,7 +117,7 @@ function discWay(
           warn(
             rule(
               "M28.disc",
-            )`It cuts as wide as the cutter and its run-out: wanted is ${mm(target)}.${runsOn === null ? say`` : say` Past the drawn end it runs out ${mm(runsOn)} more at this depth.`}`,
+            )`It cuts as wide as the cutter and its run-out: ${mm(target)} is needed.${runsOn === null ? say`` : say` Past the drawn end it runs out ${mm(runsOn)} more at this depth.`}`,
           ),
         ],
       },

@@ -94,13 +94,15 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
       ? [
           [
             "corners by a cutter of their radius",
-            words("By hand the corner is the cutter's radius: the walls are finished with one of just that."),
+            words(
+              "On a manual mill the corner is the cutter's radius: finish the walls with a cutter of exactly that.",
+            ),
             ownRadius,
           ],
           [
             "corners stepped tangent by a smaller cutter",
             words(
-              "No cutter of just the radius is needed: a smaller one is stepped down tangent to it, and the cusps are filed.",
+              "No cutter of the exact radius is needed: a smaller one is stepped down tangent to it, and the cusps are filed.",
             ),
             stepped,
           ],

@@ -103,7 +103,7 @@ export const slopeRecipe: Recipe<OfKind<"slope">> = (feature, place) => {
     },
     {
       name: "stairs, then filed",
-      why: words("Where the head is not to be tilted the stairs are filed down to the line."),
+      why: words("If the head stays upright, the stairs are filed down to the line."),
       up: face,
       works: [
         stairs,

@@ -75,7 +75,7 @@ export function slotWays(
   if (closed && through)
     ways.push({
       name: "ends drilled, each wall by itself",
-      why: words("Drilled ends let in a cutter that does not cut to its center."),
+      why: words("Drilled ends let a cutter in that is not center-cutting."),
       up,
       works: [
         startHoles(endsOf(area, width.target), width.target, { ...asked, through }, what),

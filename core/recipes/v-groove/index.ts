@@ -135,7 +135,7 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
       "The side of an end mill cuts each flank; the same Z on both.",
       tilted,
     ),
-    way("stairs, then filed", "Where nothing of the angle is owned the stairs are filed to the line.", [
+    way("stairs, then filed", "With no cutter of the angle in the shop, the stairs are filed to the line.", [
       fileWork(
         "file",
         say`File both flanks to the line`,

@@ -97,7 +97,7 @@ export const arcRules: FeatureRules<ArcFeature> = {
     const middle = middleAcross(feature, site);
     if (!radius || middle === null || drawn(feature, middle, site)) return null;
     if (feature.form === "crowned")
-      return say`A radius of ${mm(radius.nominal)} does not reach over the face: make it at least half as wide.`;
+      return say`A radius of ${mm(radius.nominal)} does not span the face: make it at least half the width.`;
     return depth ? say`The hollow is deeper than its radius of ${mm(radius.nominal)}.` : null;
   },
   check: () => [],

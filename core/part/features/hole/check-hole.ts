@@ -39,7 +39,7 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
       note(
         rule(
           "M31.clearance",
-        )`A hole of ${mm(screw.diameter)} lets no ${screw.thread} screw through: a clearance hole is ${mm(screw.medium)}. Give it a fit if a pin goes in.`,
+        )`A ${mm(screw.diameter)} hole will not clear an ${screw.thread} screw (${mm(screw.medium)} does). For a dowel, add a fit such as H7.`,
       ),
     );
   if (thread) {
@@ -58,7 +58,7 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
         note(
           rule(
             "M31.threadDepth",
-          )`A thread ${mm(tapped)} deep holds no better than one of ${mm(usefulThread * thread.diameter)}, and the tap breaks more easily. Tap less, or drill it wider from behind.`,
+          )`A thread ${mm(tapped)} deep holds no better than one of ${mm(usefulThread * thread.diameter)}, and the tap breaks more easily. Tap it shallower, or counterdrill it from behind.`,
         ),
       );
     if (own.depth && own.threadDepth && own.depth.nominal - own.threadDepth.nominal < 3 * thread.pitch - 1e-6)
@@ -66,14 +66,14 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
         warn(
           rule(
             "M31.tapRoom",
-          )`Below a thread of ${mm(own.threadDepth.nominal)} the tap wants ${mm(3 * thread.pitch)} of room: drill at least ${mm(own.threadDepth.nominal + 3 * thread.pitch)} deep.`,
+          )`Below a thread of ${mm(own.threadDepth.nominal)} the tap needs ${mm(3 * thread.pitch)} of room: drill at least ${mm(own.threadDepth.nominal + 3 * thread.pitch)} deep.`,
         ),
       );
     found.push(...nearEdge(feature, thread.name, thread.diameter, site));
   }
   if (form === "reamed" && own.diameter && own.diameter.upper === null)
     found.push(
-      note(rule("drawing.reamed")`A reamed hole wants a fit: write its class behind the size, such as H7.`),
+      note(rule("drawing.reamed")`A reamed hole needs a fit: write its class after the size, such as H7.`),
     );
   const head = headOf(feature);
   if (head && head !== "unfinished" && head.diameter <= bore)
@@ -85,7 +85,7 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
       note(
         rule(
           "drawing.deepHole",
-        )`The hole is ${mm(depth)} deep, over ten times its diameter: it wanders. Drill it from both sides, or bore it.`,
+        )`The hole is ${mm(depth)} deep, over ten times its diameter: it will wander. Drill it from both sides, or bore it.`,
       ),
     );
   return found;
@@ -103,7 +103,7 @@ function nearEdge(feature: Hole, name: string, diameter: Mm, site: Bench["site"]
         warn(
           rule(
             "drawing.tappedEdge",
-          )`The center of ${name} is ${mm(least)} from an edge; a thread wants at least its diameter, ${mm(diameter)}, or the edge bulges.`,
+          )`The center of ${name} is ${mm(least)} from an edge; a thread needs at least its diameter, ${mm(diameter)}, or the edge bulges.`,
         ),
       ]
     : [];

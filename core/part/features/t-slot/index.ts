@@ -82,7 +82,7 @@ export const tSlotRules: FeatureRules<TSlot> = {
             note(
               rule(
                 "drawing.tStandard",
-              )`Bolts for a neck of ${mm(neck)} (${standard.bolt}) want a foot of ${mm(standard.footWidth[0])} to ${mm(standard.footWidth[1])} (ISO 299).`,
+              )`Bolts for a neck of ${mm(neck)} (${standard.bolt}) need a foot of ${mm(standard.footWidth[0])} to ${mm(standard.footWidth[1])} (ISO 299).`,
             ),
           ]
         : []),

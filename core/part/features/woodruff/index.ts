@@ -108,7 +108,7 @@ export const woodruffRules: FeatureRules<Woodruff> = {
     const section = at === null || !site.shaft ? null : sectionAt(site.shaft, at);
     if (!section || seatOf(feature, site)) return null;
     return keyFor(feature.key, section.diameter)
-      ? say`The key is wider or deeper than a shaft of ${mm(section.diameter)}. Take a smaller key.`
+      ? say`The key is wider or deeper than a shaft of ${mm(section.diameter)}. Use a smaller key.`
       : say`ISO 3912 drives no shaft of ${mm(section.diameter)}. Choose a key by its number.`;
   },
   /** M29 for its depth; over two fifths; a key of another shaft; no cutter of its size; too near the end. */

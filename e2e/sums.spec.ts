@@ -56,7 +56,7 @@ test("typing works at once, the address keeps it, the unit switch changes no res
   await expect(page).toHaveURL(/feed=60/);
   await page.reload();
   await expect(feed).toHaveValue("60");
-  await page.getByRole("button", { name: "in", exact: true }).click();
+  await page.getByRole("radiogroup", { name: "Display unit" }).getByText("in", { exact: true }).click();
   await expect(page).toHaveURL(/unit=in/);
   await expect(page.getByTestId("result")).toHaveText("5.0 s");
   await expect(page.getByLabel("One division")).toHaveValue("0.02 mm");

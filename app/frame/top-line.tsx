@@ -4,6 +4,7 @@ import { Link, useLocation } from "react-router";
 import { setFinding } from "../find/find-state.ts";
 import { Key } from "../instruments/key.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
+import { Segments } from "../instruments/segments.tsx";
 
 const HomeLink = chakra(Link);
 
@@ -127,31 +128,14 @@ function Doors() {
 function UnitSwitch() {
   const [unit, setUnit] = useUnit();
   return (
-    <Box
-      role="group"
-      aria-label="Display unit"
-      display="flex"
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor="ink"
-      borderRadius="sm"
-    >
-      {(["mm", "in"] as const).map((u) => (
-        <chakra.button
-          key={u}
-          type="button"
-          aria-pressed={unit === u}
-          onClick={() => setUnit(u)}
-          minH="32px"
-          minW="40px"
-          cursor="pointer"
-          fontWeight={unit === u ? 700 : 400}
-          bg={unit === u ? "strong" : "transparent"}
-          color={unit === u ? "onStrong" : "ink"}
-        >
-          {u}
-        </chakra.button>
-      ))}
-    </Box>
+    <Segments
+      label="Display unit"
+      value={unit}
+      of={[
+        ["mm", "mm"],
+        ["in", "in"],
+      ]}
+      onChoose={setUnit}
+    />
   );
 }

@@ -18,8 +18,13 @@ export function keysHere(): { keys: string[]; what: string }[] {
   return [...found].map(([what, keys]) => ({ keys, what }));
 }
 
+/** A box or a choice that is ticked takes Space and the arrows, and nothing that is typed. */
+const isTicked = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && /^(radio|checkbox)$/.test(target.type);
+
 const isField = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
+  !isTicked(target) &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Behind an open dialog or menu no key acts: it hears them itself. */
@@ -87,7 +92,8 @@ export function useKeyboard(
         return;
       }
       const onControl =
-        event.target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(event.target.tagName);
+        isTicked(event.target) ||
+        (event.target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(event.target.tagName));
       if (event.key === "Enter" && event.repeat && onControl && has(" ")) event.preventDefault();
       if (!single || (event.key === " " && onControl) || !has(event.key)) return;
       event.preventDefault();

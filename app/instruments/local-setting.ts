@@ -60,5 +60,14 @@ export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] =>
 /** Ground at the machine: the dark "shop" unless the person wants paper. */
 export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["shop", "paper"], "shop");
 
+/** How steps are told at the machine: every one, or folded as a practiced person does them. */
+export const useTelling = () => useSetting("firm-arbor:telling", ["full", "brief"], "full");
+
+/** At which side the buttons lie at the machine; the drawing stands at the other. */
+export const useButtonSide = () => useSetting("firm-arbor:button-side", ["left", "right"], "left");
+
+/** Whether what is to be done now is read out at the machine. */
+export const useReadOut = () => useSetting("firm-arbor:read-out", ["off", "on"], "off");
+
 /** Whether single keys act. */
 export const useSingleKeys = () => useSetting("firm-arbor:single-keys", ["on", "off"], "on");

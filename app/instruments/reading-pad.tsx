@@ -123,8 +123,20 @@ export function ReadingPad({
   };
   const called = capital((name ? phraseText(name, unit) : of).replace(/^the /, ""));
   return (
-    <Box borderWidth="2px" borderStyle="solid" borderColor="accent" p="14px" maxW="560px">
-      <Box display="flex" gap="12px" flexWrap="wrap" alignItems="flex-end" mb="10px">
+    <Box
+      borderWidth="2px"
+      borderStyle="solid"
+      borderColor="accent"
+      p={{ base: "8px", md: "14px" }}
+      maxW="560px"
+    >
+      <Box
+        display="flex"
+        gap="12px"
+        flexWrap={{ base: able.length === 0 ? "wrap" : "nowrap", md: "wrap" }}
+        alignItems="flex-end"
+        mb="6px"
+      >
         <Labeled label={`${called}, ${unit}`} htmlFor={`${id}-text`} flex="1" minW="150px">
           <Input
             id={`${id}-text`}
@@ -137,9 +149,9 @@ export function ReadingPad({
             onKeyDown={(e) => {
               if (e.key === "Enter") enter();
             }}
-            inputMode="decimal"
+            inputMode={keypad ? "none" : "decimal"}
             width="100%"
-            minH="60px"
+            minH={{ base: "52px", md: "60px" }}
             fontSize="34px"
             fontWeight="700"
             aria-invalid={problem !== null}
@@ -230,7 +242,7 @@ export function ReadingPad({
               key={key}
               type="button"
               onClick={() => press(key)}
-              minH="52px"
+              minH={{ base: "48px", md: "52px" }}
               fontSize="24px"
               fontWeight="600"
               bg="sheet"

@@ -3,6 +3,7 @@ import { button, kbd } from "./button.ts";
 import { dialog } from "./dialog.ts";
 import { checkbox, field, input, nativeSelect, textarea } from "./field.ts";
 import { menu } from "./menu.ts";
+import { segmentGroup } from "./segments.ts";
 import { tabs } from "./tabs.ts";
 import { alert, progress, skeleton, table } from "./told.ts";
 import { semanticColors, tokens } from "./tokens.ts";
@@ -14,7 +15,7 @@ export const system = createSystem(defaultBaseConfig, {
   theme: {
     tokens,
     recipes: { button, input, kbd, skeleton, textarea },
-    slotRecipes: { alert, checkbox, dialog, field, menu, nativeSelect, progress, table, tabs },
+    slotRecipes: { alert, checkbox, dialog, field, menu, nativeSelect, progress, segmentGroup, table, tabs },
     semanticTokens: { colors: semanticColors },
     breakpoints: { sm: "420px", md: "700px", lg: "1100px", xl: "1500px", "2xl": "1800px" },
   },

@@ -1,5 +1,5 @@
 import type { Material } from "../handbook/index.ts";
-import { type Phrase, say, words } from "../working/index.ts";
+import { type Phrase, rule } from "../working/index.ts";
 
 /** From this much metal a minute a brush no longer cools, cm³/min (guess). */
 const brushed = 10;
@@ -11,6 +11,8 @@ export interface CutForFluid {
   removal: number;
 }
 
+const fluidRule = rule("fluid");
+
 /** Whether a material is cut dry first of all. */
 export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.test(fluid);
 
@@ -21,12 +23,12 @@ export const cutsDry = ({ fluid }: Pick<Material, "fluid">): boolean => /^dry/.t
  */
 export function fluidWords(material: Pick<Material, "fluid">, { goes, removal }: CutForFluid): Phrase {
   const { fluid } = material;
-  if (fluid === "") return words("No cutting fluid is listed: ask before you use one.");
-  if (cutsDry(material)) return say`Cut it ${fluid}: brush or vacuum the chips, never blow them.`;
-  if (goes === "byHand") return say`Oil the tap before it starts and after every turn back (${fluid}).`;
+  if (fluid === "") return fluidRule`No cutting fluid is listed: ask before you use one.`;
+  if (cutsDry(material)) return fluidRule`Cut it ${fluid}: brush or vacuum the chips, never blow them.`;
+  if (goes === "byHand") return fluidRule`Oil the tap before it starts and after every turn back (${fluid}).`;
   if (goes === "down")
-    return say`Cutting fluid: ${fluid}. Apply before it goes down, and again each time it comes out.`;
+    return fluidRule`Cutting fluid: ${fluid}. Apply before it goes down, and again each time it comes out.`;
   return removal > brushed
-    ? say`Cutting fluid: ${fluid}. Heavy cut: keep it flowing; without a pump, brush it on all through the cut.`
-    : say`Cutting fluid: ${fluid}. Brush it on before each stroke.`;
+    ? fluidRule`Cutting fluid: ${fluid}. Heavy cut: keep it flowing; without a pump, brush it on all through the cut.`
+    : fluidRule`Cutting fluid: ${fluid}. Brush it on before each stroke.`;
 }

@@ -35,6 +35,22 @@ export function beginningOf(
   return setup && operation && !begun ? [{ type: "begun", op, told: tell(setup, operation) }] : [];
 }
 
+/** Events with the begin of every operation among them that is not begun yet, each before its first. */
+export function withBeginnings(
+  events: readonly RecordEvent[],
+  setups: readonly Setup[],
+  records: Record[],
+  piece: number,
+): RecordEvent[] {
+  const seen = new Set<Step["op"]>();
+  return events.flatMap((event) => {
+    const op = "op" in event ? event.op : null;
+    if (op === null || seen.has(op)) return [event];
+    seen.add(op);
+    return [...beginningOf(setups, op, records, piece), event];
+  });
+}
+
 const measuredEvent = ({ op, measure }: Step, skipped: boolean): RecordEvent => ({
   type: "measured",
   op,

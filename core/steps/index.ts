@@ -15,3 +15,5 @@ export * from "./feature-progress.ts";
 export * from "./step-parts.ts";
 export { wallShifts } from "./wall-fit.ts";
 export * from "./events-to-finish.ts";
+export * from "./brief.ts";
+export { aloud, heard } from "./aloud.ts";

@@ -24,9 +24,11 @@ export function laneWords({ lanes, along, size, by }: FaceSweep): Phrase[] {
     const far = inward(fromLow ? lane.covers[1] : lane.covers[0]);
     const middle = inward(lane.middle);
     const where =
-      middle >= 0
-        ? say`${eye(middle)} in from the ${edge} edge`
-        : say`${eye(-middle)} out past the ${edge} edge`;
+      Math.round(middle) === 0
+        ? say`on the ${edge} edge`
+        : middle > 0
+          ? say`${eye(middle)} in from the ${edge} edge`
+          : say`${eye(-middle)} out past the ${edge} edge`;
     const takes =
       i > 0 && lane.over !== null
         ? say`the rest, out over the ${lane.over} edge`

@@ -1,7 +1,7 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import type { Locating } from "../locate/index.ts";
 import { conditionsOf, cutterOf, faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
-import { type Phrase, rule, warn, words } from "../working/index.ts";
+import { type Phrase, phraseText, rule, type Warning, warn, words } from "../working/index.ts";
 import { faceWork, tooSmall } from "./face-work.ts";
 import { cutSinceOf } from "./feature-progress.ts";
 import { featureWork } from "./feature-work.ts";
@@ -36,7 +36,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
     done: (progressOf(progress, key)?.ticks.get(id) ?? -1) > since,
   });
   const face = isFaceSetup(setup) ? (progress.faces.get(keyOfSetup(setup)) ?? null) : null;
-  return [
+  return saidOnce([
     ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
     newStep(first, setup.number, "place", "place", setup.title, {
       ticks: placeTicks(setup, tickOf(first, -1)),
@@ -71,7 +71,23 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
             ],
           }),
         ]),
-  ];
+  ]);
+}
+
+/** Cautions of any work at a spindle: they stand at the first step of a setup they go with. */
+const general = new Set<string>(Object.values(cautions));
+
+/** A general caution and the same fluid are said once a setup: what stands on every step is read on none. */
+function saidOnce(steps: Step[]): Step[] {
+  const said = new Set<string>();
+  const isNew = ({ phrase }: Warning): boolean => {
+    const text = phraseText(phrase, "mm");
+    if (!general.has(text) && phrase.id !== "fluid") return true;
+    if (said.has(text)) return false;
+    said.add(text);
+    return true;
+  };
+  return steps.map((step) => ({ ...step, notes: step.notes.filter(isNew) }));
 }
 
 /** Asked before anything is placed: what a person brings to the machine, and what has to be in reach. */

@@ -4,10 +4,16 @@ import { Link } from "react-router";
 import type { Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { machinePath } from "../../instruments/job-paths.ts";
-import { useMachineTheme } from "../../instruments/local-setting.ts";
+import { useButtonSide, useMachineTheme } from "../../instruments/local-setting.ts";
 import { Notice } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
 import { MachineTop } from "./machine-top.tsx";
+
+/** A grid told from the side the buttons lie at; what stands in it reads as ever, and comes in the same order. */
+const sided = (buttons: "left" | "right") => ({
+  direction: buttons === "right" ? "rtl" : "ltr",
+  "& > *": { direction: "ltr" },
+});
 
 /** The whole screen of a step: what to do at the left, what it belongs to at the right. */
 export function MachineFrame({
@@ -23,6 +29,7 @@ export function MachineFrame({
 }) {
   const { plan } = useJob();
   const [theme] = useMachineTheme();
+  const [buttons] = useButtonSide();
   return (
     <Box
       data-theme={theme}
@@ -38,8 +45,9 @@ export function MachineFrame({
         as="main"
         aria-busy={busy}
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 400px" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(400px, 36%)" }}
         flex="1"
+        css={sided(buttons)}
       >
         <Box
           px={{ base: "16px", md: "30px" }}
@@ -117,22 +125,49 @@ export function StepHead({
   );
 }
 
-/** Everything at the foot of a step, at the thumb on a phone. */
-export const StepFoot = ({ children }: { children: ReactNode }) => (
+/** What the hands need of a step, at the thumb on a phone: the reading pad and the buttons stay in sight while the rest scrolls. */
+export const StepHands = ({ children }: { children: ReactNode }) => (
   <Box
+    display={{ base: "block", md: "contents" }}
     mt="auto"
-    pt="18px"
-    display="grid"
-    gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(auto-fit, minmax(180px, 1fr))" }}
-    gap="12px"
-    position={{ base: "sticky", md: "static" }}
+    position="sticky"
     bottom="0"
     bg="ground"
-    pb="10px"
+    borderTopWidth="1px"
+    zIndex="1"
   >
     {children}
   </Box>
 );
+
+/** The buttons of a step; three small ones in a row where a pad stands above them on a phone. */
+export function StepFoot({ narrow, children }: { narrow: boolean; children: ReactNode }) {
+  const [buttons] = useButtonSide();
+  return (
+    <Box
+      mt={{ base: "0", md: "auto" }}
+      pt={{ base: "8px", md: "18px" }}
+      display="grid"
+      gridTemplateColumns={{
+        base: narrow ? "repeat(3, minmax(0, 1fr))" : "1fr 1fr",
+        md: "repeat(auto-fit, minmax(180px, 1fr))",
+      }}
+      gap={{ base: "8px", md: "12px" }}
+      position={{ md: "sticky" }}
+      bottom="0"
+      bg="ground"
+      pb="10px"
+      css={{
+        ...sided(buttons),
+        ...(narrow && {
+          "@media (max-width: 699px)": { "& > button": { fontSize: "16px", px: "6px", minH: "52px" } },
+        }),
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
 
 export const StepTitle = ({ children }: { children: ReactNode }) => (
   <chakra.h1 fontSize={{ base: "28px", md: "40px" }} mb="12px" lineHeight="1.15">

@@ -182,3 +182,44 @@ test("when all is done the station leads to the Record", async () => {
   await screen.findByText("All steps are done");
   expect(screen.getByRole("link", { name: "To the record" }).getAttribute("href")).toMatch(/record\/1$/);
 });
+
+describe("in Brief", () => {
+  beforeEach(() => localStorage.setItem("firm-arbor:telling", "brief"));
+
+  test("one answer gives everything that leads to it, and the other answer as well", async () => {
+    const given = async (name: RegExp) => {
+      const sent = openAt(cheekBlock(), () => true);
+      await screen.findByText(/Safety glasses/);
+      expect(main()).toMatch(/also ticks the \d+ points above/);
+      press(name);
+      await waitFor(() => expect(sent.length).toBeGreaterThan(5));
+      cleanup();
+      return types(sent);
+    };
+    const [begun, ...right] = await given(/it turns clockwise/);
+    expect(begun).toBe("begun");
+    expect(right.slice(0, 2)).toEqual(["dressed", "in-reach"]);
+    expect(right.slice(-2)).toEqual(["guard", "rotation"]);
+    expect((await given(/turns the wrong way/)).at(-1)).toBe("wrong-way");
+  });
+
+  test("a cut shows the ways that lead to it and is one press; a reading gives what is deburred before it", async () => {
+    const slot = openAt(slotJob, at("s/rough", "move-1"));
+    await screen.findAllByTestId("lead");
+    expect((await screen.findByTestId("stop")).textContent).toMatch(/^X/);
+    press(/Cut done/);
+    press(/Yes, it is cut/);
+    await waitFor(() => expect(types(slot).filter((t) => /^move-/.test(t)).length).toBeGreaterThan(1));
+    cleanup();
+    const sent = openAt(cheekBlock(), at("back/face", "deburr"));
+    const field = await screen.findByLabelText(/, mm$/);
+    fireEvent.change(field, { target: { value: "62.65" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    await waitFor(() => expect(types(sent).at(-1)).toBe("reading"));
+    expect(
+      types(sent)
+        .slice(0, -1)
+        .every((t) => /^(stopped|deburred|wiped)/.test(t)),
+    ).toBe(true);
+  });
+});

@@ -9,7 +9,9 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { machinePath } from "../../instruments/job-paths.ts";
 import { PieceSwitch } from "../../instruments/pieces.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
-import { useMachineTheme } from "../../instruments/local-setting.ts";
+import { useTelling } from "../../instruments/local-setting.ts";
+
+import { MachineSettings } from "./machine-settings.tsx";
 
 /** Keeps the screen awake where the browser allows; over plain http it does not, and that is said. */
 function useAwake(): boolean {
@@ -44,7 +46,7 @@ function useAwake(): boolean {
 export function MachineTop({ step, total }: { step: Step | undefined; total: number }) {
   const { job, plan, piece } = useJob();
   const [open, setOpen] = useState(false);
-  const [theme, setTheme] = useMachineTheme();
+  const [telling] = useTelling();
   const awake = useAwake();
   const setup = setupWith(plan.setups, step?.op ?? null);
   const at = step ? plan.steps.indexOf(step) + 1 : total;
@@ -57,14 +59,8 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
         <PieceSwitch to={(of) => machinePath(job.id, of)} />
         <chakra.span fontSize="15px" whiteSpace="nowrap">
           {step && `${at} of ${total}`}
+          {telling === "brief" && ", brief"}
         </chakra.span>
-        <Button
-          onClick={() => setTheme(theme === "shop" ? "paper" : "shop")}
-          hideBelow="md"
-          css={{ minHeight: "44px" }}
-        >
-          {theme === "shop" ? "Light" : "Dark"}
-        </Button>
         <Button onClick={() => setOpen(!open)} aria-expanded={open} css={{ minHeight: "44px" }}>
           Stations
         </Button>
@@ -83,6 +79,7 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
           width={{ base: "100%", md: "auto" }}
         >
           <Drawers jobId={job.id} status={plan.status} piece={piece} onChoose={() => setOpen(false)} />
+          <MachineSettings />
         </Box>
       )}
     </>

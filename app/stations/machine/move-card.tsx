@@ -161,6 +161,35 @@ export function MoveCard({
   );
 }
 
+/** A move in one line, where it only leads to the cut that is told below it. */
+export function MoveLine({ of: { move, targets, quill }, machine }: { of: StepMove; machine: Machine }) {
+  return (
+    <chakra.p fontSize={{ base: "18px", md: "22px" }} mb="6px" data-testid="lead">
+      {asks[move.kind]}{" "}
+      {targets.map(({ axis, settled, approach, counted }) => (
+        <chakra.span key={axis} mr="14px">
+          <b>
+            <chakra.span color="accent">{axis.toUpperCase()}</chakra.span> <Figure of={mm(settled.stop)} />
+          </b>
+          {settled.dial && machine.axes[axis].readout === null && !(quill && axis === "z") && (
+            <>
+              {" "}
+              (dial: {settled.dial.turns} + {settled.dial.divisions} of {settled.dial.divisionsPerTurn})
+            </>
+          )}
+          {approach !== null && `, coming ${sideOf(axis, approach)}`}
+          {counted !== 0 && ", backlash included"}
+        </chakra.span>
+      ))}
+      {move.kind === "go"
+        ? "then lock the table."
+        : move.cuts === "air"
+          ? "clear of the metal."
+          : "into solid metal, slowly."}
+    </chakra.p>
+  );
+}
+
 /** What the pace of the quill's lever is told over, mm. */
 const leverStroke = 10;
 

@@ -58,9 +58,9 @@ export function OperationSide({ step, setup, vise }: Seen) {
       ) : (
         <FeatureHead step={step} setup={setup} />
       )}
-      <Box mt="12px" maxW="380px" mx="auto">
+      <Box mt="12px" maxW="620px" mx="auto">
         {isSeenFromAbove({ setup, step }) ? (
-          <StepPicture step={step} setup={setup} vise={vise} maxHeight="46vh" />
+          <StepPicture step={step} setup={setup} vise={vise} maxHeight="58vh" />
         ) : (
           section && <FigureView figure={section} />
         )}

@@ -3,15 +3,20 @@ import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
 import {
-  beginningOf,
+  briefCard,
   eventsAtDye,
+  eventsFolded,
+  eventsOfBriefPress,
   eventsOfPress,
   eventsToLeaveOut,
   leastCutMinutes,
+  leastOfBrief,
   progressOf,
   type RecordEvent,
   type Step,
+  withBeginnings,
 } from "../../../core/steps/index.ts";
+import { useTelling } from "../../instruments/local-setting.ts";
 import { usePlanWorking, useJob } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
@@ -19,8 +24,9 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { CleanupCard } from "./cleanup-card.tsx";
 import { CutCard } from "./cut-card.tsx";
+import { FoldedSteps, ThenLocked } from "./folded-steps.tsx";
 import { OperationSide, StepPicture } from "./operation-side.tsx";
-import { MachineFrame, StepHead } from "./machine-frame.tsx";
+import { MachineFrame, StepHands, StepHead } from "./machine-frame.tsx";
 import { MeasureCard } from "./measure-card.tsx";
 import { MoveCard } from "./move-card.tsx";
 import { padOf } from "./pad.ts";
@@ -31,13 +37,14 @@ import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
 import { useDoubt } from "./use-doubt.ts";
 import { useOnceSettled } from "./use-once-settled.ts";
+import { useReadAloud, useSayBack } from "./use-read-out.ts";
 import { useStepKeys } from "./use-step-keys.ts";
 import type { useWalk } from "./use-walk.ts";
 import { Wrong } from "./wrong.tsx";
 
-/** One step of a setup: placing, a tool, a zero, a pass or a move, a size. */
+/** One step of a setup: placing, a tool, a zero, a pass or a move, a size; in Brief with what leads to it. */
 export function StepAtMachine({
-  step,
+  step: walked,
   setup,
   machine,
   vise,
@@ -53,28 +60,37 @@ export function StepAtMachine({
   const working = usePlanWorking();
   const submit = useSubmit();
   const { current, lost, progress } = walk;
+  const isCurrent = walked === current;
+  const [telling] = useTelling();
+  const card = isCurrent && telling === "brief" ? briefCard(plan.steps, plan.current) : null;
+  const step = card?.last ?? walked;
+  useReadAloud(isCurrent ? step : null);
+  const sayBack = useSayBack();
   const state = progressOf(progress, step.op);
   const mine = plan.steps.filter((s) => s.op === step.op);
   const send = (...events: RecordEvent[]) => {
-    if (events.length > 0)
-      void submit.append(...beginningOf(plan.setups, step.op, records, piece), ...events);
+    if (events.length > 0) void submit.append(...withBeginnings(events, plan.setups, records, piece));
   };
-  const isCurrent = step === current;
+  /** An answer goes with everything that leads to it. */
+  const answer = (...events: RecordEvent[]) =>
+    send(...(card && events.length > 0 ? eventsFolded(card) : []), ...events);
   // What stops comes before the figure it is about: below it the buttons may lie over it.
   const stops = step.notes.filter((n) => n.severity === "stop");
   const shown: Step =
     stops.length > 0 ? { ...step, notes: step.notes.filter((n) => !stops.includes(n)) } : step;
   // At a cut what is to be locked first is asked by the large button, where the hand is.
   const atCut = step.pass !== null || step.move !== null;
-  const asked = atCut ? step.ticks.find((t) => !t.done) : undefined;
-  const tick = (id: string) => send({ type: "tick", op: step.op, tick: id });
-  const gate = useSetupGate(step, (id) => state?.ticks.has(id) ?? false);
+  const asked = card ? (card.hold ?? undefined) : atCut ? step.ticks.find((t) => !t.done) : undefined;
+  const tick = (id: string) => answer({ type: "tick", op: step.op, tick: id });
+  const placed = [...(card?.folded ?? []), step].find((s) => s.kind === "place");
+  const gate = useSetupGate(placed ?? step, (id) => state?.ticks.has(id) ?? false);
   // A step is pressed as it stands now: not while the last press is being saved or the plan goes on from it.
   const settling = submit.busy || working;
-  const least = asked ? 0 : leastCutMinutes(step);
+  const least = card ? leastOfBrief(card) : asked ? 0 : leastCutMinutes(step);
   const doubt = useDoubt(`${step.op} ${step.id} ${asked?.id ?? ""}`, least * 60_000);
   const act = () => {
-    if (isCurrent && !settling && !gate.holds && !doubt.ask()) send(...eventsOfPress(step));
+    if (isCurrent && !settling && !gate.holds && !doubt.ask())
+      send(...(card ? eventsOfBriefPress(card) : eventsOfPress(step)));
   };
   const press = useOnceSettled(`${step.op} ${step.id}`, settling, act);
   /** The other honest answer to what the large button asks. */
@@ -84,7 +100,7 @@ export function StepAtMachine({
         ? { says: <Words of={asked.other.says} />, onOther: () => tick(asked.other!.id) }
         : null;
     return isFaceSetup(setup) && faceOf(setup).matched && step.pass && !step.pass.last
-      ? { says: "The dye is marked", onOther: () => send(...eventsAtDye(step)) }
+      ? { says: "The dye is marked", onOther: () => answer(...eventsAtDye(step)) }
       : null;
   };
   const { wrong, setWrong, extraPad, setExtraPad, sent, clearSent } = useStepKeys(step, walk, press.ask);
@@ -101,16 +117,18 @@ export function StepAtMachine({
     <MachineFrame
       step={step}
       busy={settling || press.waits}
-      side={<OperationSide step={step} setup={setup} vise={vise} />}
+      side={<OperationSide step={placed ?? step} setup={setup} vise={vise} />}
     >
-      <StepHead mine={mine} step={step} current={current} lost={lost} />
+      <StepHead mine={mine} step={walked} current={current} lost={lost} />
       <Warnings of={[...plan.rechecks, ...stops]} />
+      {card && <FoldedSteps card={card} machine={machine} />}
       {step.pass && isFaceSetup(setup) && (
         <CutCard step={shown} pass={step.pass} setup={setup} machine={machine} vise={vise} />
       )}
       {step.move && !isFaceSetup(setup) && (
         <MoveCard shown={step.move} step={shown} setup={setup} machine={machine} />
       )}
+      {card && <ThenLocked card={card} />}
       {(step.pass ?? step.move) && (
         <Box hideFrom="lg" mt="10px">
           <StepPicture step={step} setup={setup} vise={vise} maxHeight="34vh" />
@@ -118,66 +136,79 @@ export function StepAtMachine({
       )}
       {step.pickup && <PickupCard step={shown} pickup={step.pickup} />}
       {step.touch && <TouchCard step={shown} touch={step.touch} machine={machine} />}
-      <SetupGateCard gate={gate} step={step} enabled={isCurrent && !submit.busy} onPass={send} />
-      {step.ticks.length > 0 && !atCut && (
+      <SetupGateCard gate={gate} step={placed ?? step} enabled={isCurrent && !submit.busy} onPass={send} />
+      {step.ticks.length > 0 && !atCut && !card && (
         <TickCard step={shown} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
       )}
       {asked?.other?.given && <Warnings of={[asked.other.then]} />}
       {step.kind === "cleanup" && isFaceSetup(setup) && (
-        <CleanupCard step={shown} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={send} />
+        <CleanupCard step={shown} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={answer} />
       )}
       {step.measure && <MeasureCard step={shown} measure={step.measure} />}
-      {open && (
-        <Box mt="12px">
-          <ReadingPad
-            key={`${open.key}-${sent}`}
-            of={open.of}
-            name={open.name}
-            how={open.how}
-            expected={open.expected}
-            before={open.before}
-            readings={open.readings}
-            initialText={sent}
-            {...(measures ? { onFinished: press.ask } : {})}
-            onReading={(reading) => {
-              clearSent();
-              send({ type: "reading", op: step.op, of: open.of, ...reading });
-            }}
-          />
-        </Box>
-      )}
-      <StepButtons
-        done={asked ? <Words of={asked.phrase} /> : doubt.open ? "Yes, it is cut" : doneWords(step)}
-        question={
-          doubt.open && (
-            <>
-              That was quick: at this feed it takes at least <Figure of={quantity("seconds", least * 60)} />.
-              Was it really cut?
-            </>
-          )
-        }
-        other={doubt.open ? { says: "Not yet", onOther: doubt.notYet } : otherAnswer()}
-        enabled={isCurrent}
-        busy={submit.busy}
-        measuring={
-          measures
-            ? {
-                read: step.measure!.readings.length > 0,
-                onLeave: step.measure?.required ? null : () => send(...eventsToLeaveOut(step)),
-              }
-            : null
-        }
-        onDone={act}
-        reading={pad && { open: open !== null, onToggle: () => setExtraPad(!extraPad) }}
-        onWrong={() => setWrong(true)}
-      />
+      <StepHands>
+        {open && (
+          <Box mt={{ base: "0", md: "12px" }}>
+            <ReadingPad
+              key={`${open.key}-${sent}`}
+              of={open.of}
+              name={open.name}
+              how={open.how}
+              expected={open.expected}
+              before={open.before}
+              readings={open.readings}
+              initialText={sent}
+              {...(measures ? { onFinished: press.ask } : {})}
+              onReading={(reading) => {
+                clearSent();
+                sayBack(reading.written.text);
+                // A reading between is no answer to the step: what leads to it stays to be done.
+                (measures ? answer : send)({ type: "reading", op: step.op, of: open.of, ...reading });
+              }}
+            />
+          </Box>
+        )}
+        <StepButtons
+          done={
+            asked ? (
+              <Words of={asked.phrase} />
+            ) : doubt.open ? (
+              "Yes, it is cut"
+            ) : (
+              doneWords(step, card !== null)
+            )
+          }
+          withIt={card && !atCut ? eventsFolded(card).length : 0}
+          question={
+            doubt.open && (
+              <>
+                That was quick: at this feed it takes at least <Figure of={quantity("seconds", least * 60)} />
+                . Was it really cut?
+              </>
+            )
+          }
+          other={doubt.open ? { says: "Not yet", onOther: doubt.notYet } : otherAnswer()}
+          enabled={isCurrent}
+          busy={submit.busy}
+          measuring={
+            measures
+              ? {
+                  read: step.measure!.readings.length > 0,
+                  onLeave: step.measure?.required ? null : () => answer(...eventsToLeaveOut(step)),
+                }
+              : null
+          }
+          onDone={act}
+          reading={pad && { open: open !== null, onToggle: () => setExtraPad(!extraPad) }}
+          onWrong={() => setWrong(true)}
+        />
+      </StepHands>
       {wrong && (
         <Wrong
           clamping={setup.clamping}
-          begun={state !== undefined}
+          begun={progressOf(progress, walked.op) !== undefined}
           onClose={() => setWrong(false)}
           onStale={(cause) => {
-            send({ type: "stale", op: step.op, cause });
+            send({ type: "stale", op: walked.op, cause });
             setWrong(false);
           }}
         />
@@ -187,8 +218,9 @@ export function StepAtMachine({
 }
 
 /** What the large button says of a step; null where it is not done by one. */
-function doneWords({ pickup, touch, pass, move }: Step): string | null {
+function doneWords({ pickup, touch, pass, move, measure, kind }: Step, brief: boolean): string | null {
   if (pickup ?? touch) return "Zero is set";
   if (pass) return "Cut done";
-  return move && (move.move.kind === "go" ? "I am there" : "Cut done");
+  if (move) return move.move.kind === "go" ? "I am there" : "Cut done";
+  return brief && !measure && kind !== "cleanup" ? "All of it done" : null;
 }

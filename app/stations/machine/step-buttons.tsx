@@ -7,6 +7,7 @@ import { StepFoot } from "./machine-frame.tsx";
 /** The buttons at the foot of a step: done, its other answer, measured or left out, a reading between, what is wrong. */
 export function StepButtons({
   question,
+  withIt = 0,
   done,
   enabled,
   busy,
@@ -18,6 +19,8 @@ export function StepButtons({
 }: {
   /** Asked before what the large button says is taken for true; nothing where there is no doubt. */
   question?: ReactNode;
+  /** How many points above are given with the answer. */
+  withIt?: number;
   /** What the large button says; null where the step is not done by one. */
   done: ReactNode;
   enabled: boolean;
@@ -32,13 +35,18 @@ export function StepButtons({
   onWrong: () => void;
 }) {
   return (
-    <StepFoot>
+    <StepFoot narrow={measuring !== null || other !== null}>
       {question && (
         <Box gridColumn="1 / -1">
           <Notice severity="warn" role="alert">
             {question}
           </Notice>
         </Box>
+      )}
+      {withIt > 0 && (
+        <chakra.p gridColumn="1 / -1" fontSize="15px" color="quiet" mb="-4px">
+          Your answer also ticks the {withIt === 1 ? "point" : `${withIt} points`} above: do them first.
+        </chakra.p>
       )}
       {done && (
         <Button

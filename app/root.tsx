@@ -4,6 +4,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
 import { UpdatedNotice } from "./frame/updated.tsx";
+import { Toasts } from "./frame/toasts.tsx";
 import { Find } from "./find/find.tsx";
 import { useNonce } from "./nonce.ts";
 import { system } from "./theme/system.ts";
@@ -35,6 +36,7 @@ export default function Root() {
       <UpdatedNotice />
       <Outlet />
       <Find />
+      <Toasts />
     </>
   );
 }

@@ -7,6 +7,7 @@ import type { Imported, JobCard } from "../../store/index.ts";
 import { setFinding } from "../find/find-state.ts";
 import { KeysSheet } from "../frame/keys-sheet.tsx";
 import { doors, TopLine } from "../frame/top-line.tsx";
+import { sayDone } from "../instruments/done.ts";
 import { Button } from "../instruments/button.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
@@ -123,7 +124,10 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                   kept={glances.get(job.id)}
                   when={when(job.changed)}
                   onCopy={() => act("copy", job.id)}
-                  onArchive={() => act("delete", job.id)}
+                  onArchive={() => {
+                    act("delete", job.id);
+                    sayDone(`${job.name || "Unnamed job"} archived.`, () => act("restore", job.id));
+                  }}
                 />
               ))}
             </Box>

@@ -18,6 +18,7 @@ import {
   withField,
 } from "../../core/shop/index.ts";
 import type { Outcome, Phrase } from "../../core/working/index.ts";
+import { sayDone } from "../instruments/done.ts";
 import { Button } from "../instruments/button.tsx";
 import { EntryAngle } from "../instruments/entry-angle.tsx";
 import { Input, Labeled, Select, TextArea } from "../instruments/field.tsx";
@@ -190,6 +191,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
           look="warn"
           onClick={() => {
             save(list, item.id, item, null);
+            sayDone(`${item.name} removed from the shop.`, () => save(list, item.id, null, item));
             void navigate(`/shop/${list}`);
           }}
         >

@@ -16,6 +16,7 @@ import {
 } from "../../core/shop/index.ts";
 import type { Phrase } from "../../core/working/index.ts";
 import { newId } from "../../store/index.ts";
+import { sayDone } from "../instruments/done.ts";
 import { Button } from "../instruments/button.tsx";
 import { download } from "../instruments/download.ts";
 import { FileChoice } from "../instruments/file-choice.tsx";
@@ -213,7 +214,11 @@ function Row({
         <Button
           look="quiet"
           aria-label={`${item.retired ? "Bring back" : "Retire"} ${item.name}`}
-          onClick={() => save(list, item.id, item, { ...item, retired: !item.retired })}
+          onClick={() => {
+            const turned = { ...item, retired: !item.retired };
+            save(list, item.id, item, turned);
+            if (turned.retired) sayDone(`${item.name} retired.`, () => save(list, item.id, turned, item));
+          }}
         >
           {item.retired ? "bring back" : "retire"}
         </Button>

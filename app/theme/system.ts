@@ -6,6 +6,7 @@ import { menu } from "./menu.ts";
 import { segmentGroup } from "./segments.ts";
 import { tabs } from "./tabs.ts";
 import { alert, progress, skeleton, table } from "./told.ts";
+import { toast } from "./toast.ts";
 import { semanticColors, tokens } from "./tokens.ts";
 
 /** Chakra's base (conditions, utilities) with only the tokens this app uses: the whole theme is 170 kB. */
@@ -15,7 +16,19 @@ export const system = createSystem(defaultBaseConfig, {
   theme: {
     tokens,
     recipes: { button, input, kbd, skeleton, textarea },
-    slotRecipes: { alert, checkbox, dialog, field, menu, nativeSelect, progress, segmentGroup, table, tabs },
+    slotRecipes: {
+      alert,
+      checkbox,
+      dialog,
+      field,
+      menu,
+      nativeSelect,
+      progress,
+      segmentGroup,
+      table,
+      tabs,
+      toast,
+    },
     semanticTokens: { colors: semanticColors },
     breakpoints: { sm: "420px", md: "700px", lg: "1100px", xl: "1500px", "2xl": "1800px" },
   },

@@ -70,7 +70,7 @@ export function ChosenFeature({
         <Button disabled={at === features.length - 1} onClick={() => actions.move(id, 1)}>
           Later
         </Button>
-        <Button onClick={() => actions.takeOut(id)}>Remove</Button>
+        <Button onClick={() => actions.takeOut(id, names.get(id)!)}>Remove</Button>
       </Box>
     </Box>
   );

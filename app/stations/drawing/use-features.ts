@@ -10,6 +10,8 @@ import {
 } from "../../../core/part/index.ts";
 import type { Dimension } from "../../../core/quantity/index.ts";
 import { newId } from "../../../store/index.ts";
+import { capital } from "../../../core/working/index.ts";
+import { sayDone } from "../../instruments/done.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { featurePath } from "./feature-editor.tsx";
@@ -61,11 +63,24 @@ export function useFeatures(site: Site, onPut: (id: string) => void) {
       put({ ...(axis ? mirrorFeature(feature, axis, site) : feature), id: newId() }, of, now);
     },
     set: (feature: Feature, next: Feature) => change(changesTo(shown().job, feature, next)),
-    takeOut: (id: string) =>
-      change([
+    /** Removes a feature; its undo puts it back where it stood, whatever was changed since. */
+    takeOut: (id: string, name: string) => {
+      const { byId, order } = shown().job.part.features;
+      const [removed, at] = [byId[id], order.indexOf(id)];
+      const sent = change([
         changeOf(shown().job, featurePath(id), null),
-        reorder((order) => order.filter((other) => other !== id)),
-      ]),
+        reorder((now) => now.filter((other) => other !== id)),
+      ]);
+      sayDone(
+        `${capital(name)} removed.`,
+        () =>
+          void change([
+            changeOf(shown().job, featurePath(id), removed ?? null),
+            reorder((now) => now.toSpliced(at, 0, id)),
+          ]),
+      );
+      return sent;
+    },
     move: (id: string, by: -1 | 1) =>
       change([
         reorder((order) => {

@@ -291,7 +291,7 @@ function underWay(ready: Ready): Cut {
         note(
           rule(
             "skin.width",
-          )`The first pass goes under the skin, so the lanes are narrowed to ${mm(cut.width)} rather than the depth.`,
+          )`The first pass goes under the ${task.hardSkin ? "skin" : "rough surface"}, so the lanes are narrowed to ${mm(cut.width)} rather than the depth.`,
         ),
       );
     }

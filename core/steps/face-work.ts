@@ -1,4 +1,4 @@
-import { cautions, handlingTimes } from "../handbook/index.ts";
+import { cautions, conditionFacts, type FaceCondition, handlingTimes } from "../handbook/index.ts";
 import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
@@ -75,7 +75,7 @@ export function faceWork(
       );
     if (op.looks !== null) steps.push(endHeight(setup, state, place, name, make));
     steps.push(touchStep(setup, state, place, make));
-    steps.push(...cuttingSteps(op, state, passes, { make, tick, asked }));
+    steps.push(...cuttingSteps(op, state, passes, { make, tick, asked, raw: setup.before.faces[face] }));
     // Only the scale is off: it is cleaned, deburred and measured once its size is cut.
     if (extentOf(op.key) === "rough") return steps;
     steps.push(
@@ -261,7 +261,12 @@ function cuttingSteps(
   op: FaceOperation,
   state: FaceProgress | null,
   passes: LivePass[],
-  { make, tick, asked }: { make: Make; tick: MakeTick; asked: SpindleAsked },
+  {
+    make,
+    tick,
+    asked,
+    raw,
+  }: { make: Make; tick: MakeTick; asked: SpindleAsked; raw: { condition: FaceCondition } },
 ): FaceStep[] {
   let stoodStill = false;
   return passes.flatMap((pass, i) => {
@@ -293,7 +298,7 @@ function cuttingSteps(
       notes: [
         ...(unchanged === null ? [] : [nothingCameOff(unchanged)]),
         ...(op.matched ? [byDye(pass.last)] : []),
-        ...(i === 0 && op.cut.first > 0
+        ...(i === 0 && op.cut.first > 0 && conditionFacts[raw.condition].hardSkin
           ? [
               warn(
                 rule(

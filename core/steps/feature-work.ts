@@ -325,7 +325,8 @@ export function featureWork(
           ...(more.notes ?? []),
           ...moveNotes(move, op, place.material),
           ...targets
-            .filter(({ settled }) => Math.abs(settled.residue) >= 0.0005)
+            // Less than a third of what the place allows is nothing to think about.
+            .filter(({ settled }) => Math.abs(settled.residue) >= Math.max(0.0005, move.exact / 3))
             .map(({ axis, settled }) =>
               note(
                 rule(

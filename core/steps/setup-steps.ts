@@ -40,7 +40,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
     ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
     newStep(first, setup.number, "place", "place", setup.title, {
       ticks: placeTicks(setup, tickOf(first, -1)),
-      notes: setup.warnings,
+      notes: setup.warnings.filter(forTheHands),
       minutes: handlingTimes.setup / 2,
     }),
     ...(setup.entry !== "stays" || moved
@@ -77,18 +77,45 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
 /** Cautions of any work at a spindle: they stand at the first step of a setup they go with. */
 const general = new Set<string>(Object.values(cautions));
 
-/** A general caution and the same fluid are said once a setup: what stands on every step is read on none. */
+/** What the hand needs at every corner, said or not. */
+const everyTime = new Set(["corner.feed"]);
+
+/**
+ * What stands on every step is read on none: a general caution and the same fluid are said once a setup, a note that says the
+ * same once an operation, and what a division leaves once. Every other warning stands wherever it is so.
+ */
 function saidOnce(steps: Step[]): Step[] {
   const said = new Set<string>();
-  const isNew = ({ phrase }: Warning): boolean => {
+  const isNew = ({ op, kind }: Step, { phrase, severity }: Warning): boolean => {
     const text = phraseText(phrase, "mm");
-    if (!general.has(text) && phrase.id !== "fluid") return true;
-    if (said.has(text)) return false;
-    said.add(text);
+    const once =
+      general.has(text) || phrase.id === "fluid"
+        ? text
+        : phrase.id === "M04.rounding" || phrase.id === "M25.residue"
+          ? `${op} ${phrase.id}`
+          : severity === "note" && kind !== "measure" && !everyTime.has(phrase.id ?? "")
+            ? `${op} ${text}`
+            : null;
+    if (once === null) return true;
+    if (said.has(once)) return false;
+    said.add(once);
     return true;
   };
-  return steps.map((step) => ({ ...step, notes: step.notes.filter(isNew) }));
+  return steps.map((step) => ({ ...step, notes: step.notes.filter((note) => isNew(step, note)) }));
 }
+
+/** Why a cut is planned as it is: it is read at the desk, with the cut, and asks nothing of the hands. */
+const ofThePlan = new Set([
+  "feed.below",
+  "speed.lowerNeighbor",
+  "speed.topsOut",
+  "speed.slowed",
+  "skin.width",
+  // The tick for the rotation says it where it is looked at.
+  "M18.reversed",
+]);
+const forTheHands = ({ severity, phrase }: Warning): boolean =>
+  severity !== "note" || !ofThePlan.has(phrase.id ?? "");
 
 /** Asked before anything is placed: what a person brings to the machine, and what has to be in reach. */
 function beforeStarting(setup: Setup, progress: Progress, tick: MakeTick): Step {

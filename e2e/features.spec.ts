@@ -51,7 +51,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await page.getByRole("button", { name: /^▸ hole 1/ }).click();
   await page.getByLabel("hole 1, length, on the views").fill("1");
   await page.keyboard.press("Enter");
-  await expect(page.getByText(/The hole 1 goes out of the block along its length/).first()).toBeVisible();
+  await expect(page.getByText(/Hole 1 runs off the block along its length/).first()).toBeVisible();
   // A second hole counted from it goes where it goes.
   await page.getByRole("button", { name: "Duplicate" }).click();
   await page
@@ -201,7 +201,7 @@ test("outlines of a DXF file become features after each is confirmed; what canno
   await openStation(page, "drawing");
   const choose = (name: string, text: string) =>
     page
-      .getByLabel("Read a DXF file")
+      .getByLabel("Read DXF")
       .setInputFiles({ name, mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
   await choose("broken.dxf", "no drawing at all");
   await expect(page.getByText(/This is no DXF file that can be read/)).toBeVisible();
@@ -210,7 +210,7 @@ test("outlines of a DXF file become features after each is confirmed; what canno
   // From the disk: 20 MB sent through the driver's wire take longer than an action may on a busy machine.
   const huge = testInfo.outputPath("huge.dxf");
   await writeFile(huge, "0\n".repeat(10_100_000));
-  await page.getByLabel("Read a DXF file").setInputFiles(huge);
+  await page.getByLabel("Read DXF").setInputFiles(huge);
   await expect(page.getByText(/larger than 20 MB/)).toBeVisible();
 
   await choose(
@@ -225,6 +225,6 @@ test("outlines of a DXF file become features after each is confirmed; what canno
   await expect(rows(page)).toHaveCount(7);
   await expect(page.getByText("✓ added")).toHaveCount(2);
   const saved = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save as DXF" }).click();
+  await page.getByRole("button", { name: "Save DXF" }).click();
   expect((await saved).suggestedFilename()).toBe("cheek-block-views.dxf");
 });

@@ -245,7 +245,7 @@ for (let round = 0; round < 60; round++) {
     const site = drawnSite(large.part);
     threeViews(
       site,
-      drawn.map((f) => ({ id: f.id, name: f.id, cutout: cutoutOf(f, site)! })),
+      drawn.map((f) => ({ id: f.id, name: f.id, number: 1, cutout: cutoutOf(f, site)! })),
     );
   });
 }

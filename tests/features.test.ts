@@ -111,7 +111,7 @@ describe("features", () => {
             expect(high).toBeLessThanOrEqual(cutout.box[axis][1] + 1e-9);
           }
         }
-        const { shapes } = threeViews(site, [{ id: "any", name: "it", cutout }]).figure;
+        const { shapes } = threeViews(site, [{ id: "any", name: "it", number: 1, cutout }]).figure;
         expect(JSON.stringify(shapes)).not.toContain("null");
         expect(shapes.filter((s) => s.of === "any").length).toBeGreaterThan(4);
       }),
@@ -221,7 +221,7 @@ describe("features", () => {
     );
     const site = siteOf(many, sizes);
     expect(check(many, site)).toEqual([]);
-    const cutouts = many.map((f) => ({ id: f.id, cutout: cutoutOf(f, site)!, name: f.id }));
+    const cutouts = many.map((f) => ({ id: f.id, cutout: cutoutOf(f, site)!, name: f.id, number: 1 }));
     const { shapes } = threeViews(site, cutouts).figure;
     expect(shapes.filter((s) => s.kind === "path" && s.ink === "void")).toHaveLength(40);
     expect(shapes.filter((s) => s.kind === "line" && s.ink === "hidden")).toHaveLength(40 * 3 * 2);

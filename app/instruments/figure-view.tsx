@@ -240,8 +240,10 @@ const ShapeView = memo(function ShapeView({
           cx={shape.x}
           cy={shape.y}
           r={shape.r}
-          fill={fill(shape.ink)}
-          stroke={shape.ink === "hidden" ? strokes.hidden : color("ink")}
+          fill={shape.ink === "balloon" ? color("sheet") : fill(shape.ink)}
+          stroke={
+            shape.ink === "balloon" ? color("accent") : shape.ink === "hidden" ? strokes.hidden : color("ink")
+          }
           strokeDasharray={dashOf(shape.ink, stroke)}
           strokeWidth={stroke}
         />

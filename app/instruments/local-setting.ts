@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { type ProjectionAngle, projectionAngles } from "../../core/figure/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 
 /** Settings needed before anything is loaded live in localStorage; every use of one is told when it changes. */
@@ -59,6 +60,9 @@ export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] =>
 
 /** Ground at the machine: the dark "shop" unless the person wants paper. */
 export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["shop", "paper"], "shop");
+
+/** Which way the views of a drawing sheet are folded out. */
+export const useAngle = () => useSetting<ProjectionAngle>("firm-arbor:angle", projectionAngles, "third");
 
 /** How steps are told at the machine: every one, or folded as a practiced person does them. */
 export const useTelling = () => useSetting("firm-arbor:telling", ["full", "brief"], "full");

@@ -303,7 +303,7 @@ describe("DXF", () => {
     const site = drawnSite(part);
     const views = (from: typeof part) => {
       const features = featuresOf(from);
-      const cutouts = features.map((f) => ({ id: f.id, name: f.id, cutout: cutoutOf(f, site)! }));
+      const cutouts = features.map((f) => ({ id: f.id, name: f.id, number: 1, cutout: cutoutOf(f, site)! }));
       return writeDxf(threeViews(site, cutouts).figure, "mm");
     };
     const { closed, open } = readBack(views(part));

@@ -61,7 +61,7 @@ const features: [what: string, feature: Feature][] = [
 ];
 
 const site = siteOf([], sizes);
-const drawnOf = (feature: Feature) => [{ id: "f", name: "f", cutout: cutoutOf(feature, site)! }];
+const drawnOf = (feature: Feature) => [{ id: "f", name: "f", number: 1, cutout: cutoutOf(feature, site)! }];
 const areaOf = (shape: Shape): number =>
   shape.kind === "path"
     ? shape.outlines.reduce((sum, o, i) => sum + (i === 0 ? 1 : -1) * Math.abs(outlineArea(o)), 0)

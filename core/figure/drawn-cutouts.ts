@@ -4,6 +4,8 @@ import { type Cutout, cutoutOf, featureNames, featuresOf, type Part, type Site }
 export interface DrawnCutout {
   id: string;
   name: string;
+  /** Its number on the sheet, from 1. */
+  number: number;
   cutout: Cutout;
 }
 
@@ -11,8 +13,8 @@ export interface DrawnCutout {
 export function drawnCutouts(part: Part, site: Site): DrawnCutout[] {
   const features = featuresOf(part);
   const names = featureNames(features);
-  return features.flatMap((feature) => {
+  return features.flatMap((feature, i) => {
     const cutout = cutoutOf(feature, site);
-    return cutout ? [{ id: feature.id, cutout, name: names.get(feature.id)! }] : [];
+    return cutout ? [{ id: feature.id, cutout, name: names.get(feature.id)!, number: i + 1 }] : [];
   });
 }

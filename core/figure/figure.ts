@@ -25,6 +25,8 @@ export type Ink =
   | "hidden"
   | "center"
   | "dimension"
+  /** A ring that numbers what it stands beside, nothing drawn within it. */
+  | "balloon"
   | `face-${FaceCondition}`;
 
 export type Shape = (

@@ -1,25 +1,40 @@
-import { type Axis, axisOf, type Face, type Sizes } from "../frame/index.ts";
+import { type Axis, axisOf, type Face, faceNames, type Sizes } from "../frame/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { mm } from "../quantity/index.ts";
 import type { DrawnCutout } from "./drawn-cutouts.ts";
 import { cutoutInView, type View } from "./cutout-views.ts";
 import { partInView } from "./part-views.ts";
-import { placeDimensions, type PlacedAlong } from "./place-dimensions.ts";
+import { figuredPlaces, placeDimensions, type PlacedAlong, stackStep } from "./place-dimensions.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** Where the entry field of a size stands, as shares of the figure's width and height. */
 export type EntryPlaces = Record<Axis, { x: number; y: number }>;
 
+/** Which way the views are folded out: third angle puts each view at the side it is seen from, first angle beyond the part. */
+export const projectionAngles = ["third", "first"] as const;
+export type ProjectionAngle = (typeof projectionAngles)[number];
+
+/** What the views show beside the part. */
+export interface ViewsShown {
+  /** Third where nothing is said. */
+  angle?: ProjectionAngle;
+  /** The feature whose place is dimensioned with room for entry fields, in the view of its face. */
+  open?: { face: Face; places: readonly PlacedAlong[] } | null;
+  /** Features whose places are dimensioned with their figures. */
+  dimensioned?: readonly { face: Face; places: readonly PlacedAlong[] }[];
+  /** Surface finish asked for, Ra in µm, by face. */
+  finish?: Partial<Record<Face, number | null>>;
+}
+
 /**
  * Top, front and right view of a part to scale, with dimension lines; the texts are entry fields put in by the app.
  * What is cut into it is drawn in all three, hidden where it is hidden; every shape of it names its feature.
  * @param site sizes in mm; one not yet known is drawn at a usual proportion and marked by the app
- * @param dimensioned the feature whose place is dimensioned in the view of its face
  */
 export function threeViews(
   site: Site,
   cutouts: readonly DrawnCutout[] = [],
-  dimensioned: { face: Face; places: readonly PlacedAlong[] } | null = null,
+  { angle = "third", open = null, dimensioned = [], finish = {} }: ViewsShown = {},
 ): {
   figure: Figure;
   entries: EntryPlaces;
@@ -28,14 +43,39 @@ export function threeViews(
 } {
   const { length, width, height } = site.sizes;
   const unit = Math.max(length + width, width + height) / 100;
-  const gap = 22 * unit;
-  const rise = 15 * unit;
+  const text = 3.6 * unit;
+  const third = angle === "third";
+  const all = [...(open ? [open] : []), ...dimensioned];
+  // Dimension lines stack under and beside the view of their face; the views move apart to let them.
+  const levels = (face: View["face"], axis: Axis) =>
+    all.filter((d) => axisOf(d.face) === axisOf(face)).flatMap((d) => d.places.filter((p) => p.axis === axis))
+      .length;
+  const below = (face: View["face"], across: Axis) =>
+    stackStep.upright * Math.max(0, levels(face, across) - 1) * unit;
+  const rise = 15 * unit + below(third ? "top" : "front", "length");
+  const between = third
+    ? Math.max(levels("front", "height"), levels("top", "width"))
+    : levels("right", "height");
+  const gap = 22 * unit + stackStep.upright * Math.max(0, between - 1) * unit;
   const left = (site.shaft ? 6 : 26) * unit;
   const top = 6 * unit;
-  const figureWidth = left + length + gap + width + 4 * unit;
-  const figureHeight = top + width + rise + height + 12 * unit;
-  const frontTop = top + width + rise;
-  const text = 3.6 * unit;
+  const [upperHigh, lowerHigh] = third ? [width, height] : [height, width];
+  const lowerTop = top + upperHigh + rise;
+  const [frontTop, topTop] = third ? [lowerTop, top] : [top, lowerTop];
+  const mainX = third ? left : left + width + gap;
+  const rightX = third ? left + length + gap : left;
+  const lowest = lowerTop + lowerHigh;
+  // What stands beside the view furthest right: its dimension lines, and the figure of the last.
+  const last = third
+    ? levels("right", "height")
+    : Math.max(levels("front", "height"), levels("top", "width"));
+  const beyond = last > 0 ? (4 + stackStep.upright * last) * unit : 0;
+  const figureWidth = left + length + gap + width + 4 * unit + beyond;
+  const lengthY = lowest + 8 * unit + (third ? below("front", "length") : below("top", "length"));
+  const figureHeight = Math.max(
+    lengthY + 4 * unit,
+    frontTop + height + (8 + stackStep.level * levels("right", "width")) * unit,
+  );
   const label = (x: number, y: number, words: string): Shape => ({
     kind: "text",
     x,
@@ -45,25 +85,22 @@ export function threeViews(
     anchor: "start",
     ink: "thin",
   });
-  const lengthY = frontTop + height + 8 * unit;
-  const sideX = left - 13 * unit;
-  const rightX = left + length + gap;
   const views: View[] = [
     {
       face: "top",
       across: "length",
       up: "width",
-      x: (l) => left + l,
-      y: (w) => top + width - w,
-      beyond: left + length,
+      x: (l) => mainX + l,
+      y: (w) => topTop + width - w,
+      beyond: mainX + length,
     },
     {
       face: "front",
       across: "length",
       up: "height",
-      x: (l) => left + l,
+      x: (l) => mainX + l,
       y: (h) => frontTop + height - h,
-      beyond: left + length,
+      beyond: mainX + length,
     },
     {
       face: "right",
@@ -90,10 +127,12 @@ export function threeViews(
       thin(high),
     ];
   };
+  const widthX = mainX - 13 * unit;
+  const heightX = left - 13 * unit;
   const outside = [
-    ...outsideSize(true, left, left + length, frontTop + height, lengthY),
-    ...outsideSize(false, top, top + width, left, sideX),
-    ...outsideSize(false, frontTop, frontTop + height, left, sideX),
+    ...outsideSize(true, mainX, mainX + length, lowest, lengthY),
+    ...outsideSize(false, topTop, topTop + width, mainX, widthX),
+    ...outsideSize(false, frontTop, frontTop + height, left, heightX),
   ];
   const shapes: Shape[] = [
     ...views.flatMap((view) => partInView(view, site)),
@@ -103,28 +142,38 @@ export function threeViews(
         touchOf(cutout, view, id, unit),
       ]),
     ),
-    ...namesOf(cutouts, views, site, text),
-    label(left, top - 2 * unit, "top"),
-    label(left, frontTop - 2 * unit, "front"),
+    ...balloonsOf(cutouts, views, site, text),
+    ...finishMarks(finish, views, site.sizes, text),
+    label(mainX, topTop - 2 * unit, "top"),
+    label(mainX, frontTop - 2 * unit, "front"),
     label(rightX, frontTop - 2 * unit, "right"),
     ...(site.shaft ? shaftDimensions(site, views[1]!, text, lengthY) : outside),
   ];
-  const dimensionedIn = views.find((v) => dimensioned && axisOf(v.face) === axisOf(dimensioned.face));
-  const places =
-    dimensioned && dimensionedIn ? placeDimensions(dimensionedIn, dimensioned.places, unit) : null;
+  const viewOf = (face: Face) => views.find((v) => axisOf(v.face) === axisOf(face))!;
+  const places = open ? placeDimensions(viewOf(open.face), open.places, unit) : null;
   shapes.push(...(places?.shapes ?? []));
+  shapes.push(
+    ...views.flatMap((view) =>
+      figuredPlaces(
+        view,
+        dimensioned.filter((d) => axisOf(d.face) === axisOf(view.face)).flatMap((d) => d.places),
+        unit,
+        open && viewOf(open.face) === view ? open.places : [],
+      ),
+    ),
+  );
   const at = (x: number, y: number) => ({ x: x / figureWidth, y: y / figureHeight });
   return {
     figure: {
-      title: `Three views of the ${site.shaft ? "shaft" : "block"} to scale: top, front and right.`,
+      title: `Three views of the ${site.shaft ? "shaft" : "block"} to scale, ${angle} angle: top, front and right.`,
       width: figureWidth,
       height: figureHeight,
       shapes,
     },
     entries: {
-      length: at(left + length / 2, lengthY),
-      width: at(sideX, top + width / 2),
-      height: at(sideX, frontTop + height / 2),
+      length: at(mainX + length / 2, lengthY),
+      width: at(widthX, topTop + width / 2),
+      height: at(heightX, frontTop + height / 2),
     },
     views,
     placed: (places?.at ?? []).map(({ axis, x, y }) => ({ axis, ...at(x, y) })),
@@ -141,33 +190,94 @@ function touchOf({ box }: Cutout, view: View, of: string, unit: number): Shape {
   return { kind: "rect", x, y, w, h, ink: "touch", of };
 }
 
-/** Names of the features in the views of their faces, each where it covers none before it. */
-function namesOf(cutouts: readonly DrawnCutout[], views: readonly View[], site: Site, text: number): Shape[] {
-  const put: { left: number; right: number; y: number }[] = [];
-  return cutouts.flatMap(({ cutout, name, id }): Shape[] => {
+/** A numbered balloon beside each feature in the view of its face, where it covers none before it; the schedule says what it is. */
+function balloonsOf(
+  cutouts: readonly DrawnCutout[],
+  views: readonly View[],
+  site: Site,
+  text: number,
+): Shape[] {
+  const r = text * 0.72;
+  const put: { x: number; y: number }[] = [];
+  return cutouts.flatMap(({ cutout, number, id }): Shape[] => {
     const view = views.find((v) => axisOf(v.face) === axisOf(cutout.face));
     if (!view) return [];
     const [across, up] = [cutout.box[view.across], cutout.box[view.up]];
-    const long = text * 0.45 * name.length;
-    // Beside it, above its top where there is no room to the right.
-    const room = site.sizes[view.across] - across[1];
-    const within = room < long * 1.1;
-    const x = view.x(across[1]) + (within ? -text * 0.3 : text * 0.3);
-    let y = view.y(up[1]) + (within && room > 1e-6 ? -text * 0.3 : text * 0.9);
-    const [left, right] = within ? [x - long, x] : [x, x + long];
-    while (put.some((p) => p.left < right && left < p.right && Math.abs(p.y - y) < text * 0.85))
-      y += text * 0.9;
-    put.push({ left, right, y });
+    // Beside it at its top right; within it where the part ends there.
+    const room = site.sizes[view.across] - across[1] > 2.6 * r;
+    const x = view.x(across[1]) + (room ? 1.25 * r : -1.4 * r);
+    let y = view.y(up[1]) + 1.3 * r;
+    while (put.some((p) => Math.hypot(p.x - x, p.y - y) < 2.1 * r)) y += 2.2 * r;
+    put.push({ x, y });
     return [
+      { kind: "circle", x, y, r, ink: "balloon", of: id },
       {
         kind: "text",
         x,
-        y,
-        text: name,
+        y: y + text * 0.28,
+        text: String(number),
         size: text * 0.8,
-        anchor: within ? "end" : "start",
+        anchor: "middle",
         ink: "accent",
         of: id,
+      },
+    ];
+  });
+}
+
+/** The view in which a face is seen as an edge, and which edge it is. */
+const edges: Record<Face, readonly [view: View["face"], edge: "upper" | "lower" | "left" | "right"]> = {
+  top: ["front", "upper"],
+  bottom: ["front", "lower"],
+  left: ["front", "left"],
+  right: ["front", "right"],
+  back: ["top", "upper"],
+  front: ["top", "lower"],
+};
+
+/** The finish asked of a face, as a mark with its Ra standing on the edge the face is seen as. */
+function finishMarks(
+  finish: NonNullable<ViewsShown["finish"]>,
+  views: readonly View[],
+  sizes: Sizes,
+  text: number,
+): Shape[] {
+  return faceNames.flatMap((face): Shape[] => {
+    const ra = finish[face];
+    if (ra === null || ra === undefined) return [];
+    const [of, edge] = edges[face];
+    const view = views.find((v) => v.face === of)!;
+    const [w, h] = [sizes[view.across], sizes[view.up]];
+    // Clear of the dimension lines in the middle, and of what is most often cut away: the upper corners.
+    const x =
+      edge === "left"
+        ? view.x(0)
+        : edge === "right"
+          ? view.x(w)
+          : view.x(w * (edge === "upper" ? 0.75 : 0.1));
+    const y = edge === "upper" ? view.y(h) : edge === "lower" ? view.y(0) : view.y(h * 0.2);
+    const s = text * 0.75;
+    // The mark stands out from the metal: below an edge and at the left it is turned over.
+    const [out, over] = [edge === "left" ? -1 : 1, edge === "lower" ? -1 : 1];
+    return [
+      {
+        kind: "line",
+        points: [
+          [x - 0.5 * s * out, y - 0.9 * s * over],
+          [x, y],
+          [x + 0.9 * s * out, y - 1.7 * s * over],
+          [x + 3.4 * s * out, y - 1.7 * s * over],
+        ],
+        ink: "edge",
+      },
+      {
+        kind: "text",
+        x: x + 1 * s * out,
+        y: y - (over > 0 ? 0.85 : -1.5) * s,
+        text: String(ra),
+        size: s,
+        anchor: out > 0 ? "start" : "end",
+        ink: "edge",
       },
     ];
   });

@@ -54,7 +54,7 @@ export function useDxfFile() {
 type DxfFile = ReturnType<typeof useDxfFile>;
 
 export const DxfChoice = ({ file }: { file: DxfFile }) => (
-  <FileChoice label="Read a DXF file" accept=".dxf" onChoose={(chosen) => void file.read(chosen)} />
+  <FileChoice label="Read DXF" accept=".dxf" onChoose={(chosen) => void file.read(chosen)} />
 );
 
 /** Closed shapes of a DXF file become features, each after the person said so. */

@@ -29,8 +29,9 @@ export function Schedule({
         </chakra.p>
       )}
       <Box as="ul" listStyleType="none">
-        {features.map((feature) => (
+        {features.map((feature, i) => (
           <Line
+            number={i + 1}
             key={feature.id}
             feature={feature}
             name={names.get(feature.id)!}
@@ -46,12 +47,15 @@ export function Schedule({
 
 const Line = memo(function Line({
   feature,
+  number,
   name,
   found,
   open,
   onToggle,
 }: {
   feature: Feature;
+  /** Its balloon on the views. */
+  number: number;
   name: string;
   /** How much the drawing check has against it. */
   found: number;
@@ -77,6 +81,21 @@ const Line = memo(function Line({
         fontSize="14px"
         bg={open ? "accentSoft" : "transparent"}
       >
+        <chakra.span
+          flexShrink="0"
+          minW="20px"
+          height="20px"
+          borderRadius="10px"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="accent"
+          color="accent"
+          fontSize="12px"
+          textAlign="center"
+          aria-hidden="true"
+        >
+          {number}
+        </chakra.span>
         <chakra.b whiteSpace="nowrap">
           {open ? "▾" : "▸"} {name}
         </chakra.b>

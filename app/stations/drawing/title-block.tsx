@@ -1,10 +1,12 @@
-import { Box } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { type GeneralTolerance, materialsWith, type OwnHandbook } from "../../../core/handbook/index.ts";
+import type { ProjectionAngle } from "../../../core/figure/index.ts";
 import { mostPieces } from "../../../core/job/index.ts";
 import type { Part } from "../../../core/part/index.ts";
 import { words } from "../../../core/working/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
+import { useAngle } from "../../instruments/local-setting.ts";
 import { type EntryKind, numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -40,12 +42,13 @@ export function TitleBlock({
   own: OwnHandbook;
 }) {
   const submit = useSubmit();
+  const [angle, setAngle] = useAngle();
   return (
     <Box
       role="group"
       aria-label="Title block"
       display="grid"
-      gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 3fr) minmax(0, 3fr) minmax(0, 2fr)" }}
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(0, 5fr) minmax(0, 6fr)" }}
       borderTopWidth="2px"
       borderColor="ink"
       // Each cell is a box of the block: its own frame is that of its field.
@@ -106,14 +109,47 @@ export function TitleBlock({
         </Box>
       </Cell>
       <Cell>
-        <Choice
-          label="The part is a"
-          value={turned ? "shaft" : "block"}
-          options={forms}
-          onChoose={(form) => void submit.set("part/shaft", form === "shaft" ? newShaft() : null)}
-        />
+        <Box display="flex" gap="14px">
+          <Choice
+            label="The part is a"
+            value={turned ? "shaft" : "block"}
+            options={forms}
+            onChoose={(form) => void submit.set("part/shaft", form === "shaft" ? newShaft() : null)}
+          />
+          <Choice
+            label="Projection"
+            value={angle}
+            options={[
+              ["third", "third angle"],
+              ["first", "first angle"],
+            ]}
+            onChoose={setAngle}
+          />
+          <ProjectionMark angle={angle} />
+        </Box>
       </Cell>
     </Box>
+  );
+}
+
+/** The cone that says how the views are folded out: seen from its small end, drawn at the side it is seen from, or beyond it. */
+function ProjectionMark({ angle }: { angle: ProjectionAngle }) {
+  const [rings, cone] = angle === "third" ? [11, 24] : [43, 2];
+  return (
+    <chakra.svg
+      viewBox="0 0 54 24"
+      width="54px"
+      height="24px"
+      alignSelf="center"
+      aria-hidden="true"
+      flexShrink="0"
+    >
+      <g fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="1.4">
+        <circle cx={rings} cy="12" r="9" />
+        <circle cx={rings} cy="12" r="4.5" />
+        <path d={`M${cone} 7.5L${cone + 28} 3V21L${cone} 16.5Z`} />
+      </g>
+    </chakra.svg>
   );
 }
 

@@ -1,10 +1,12 @@
 import { Box } from "@chakra-ui/react";
 import { type ReactNode, useMemo, useState } from "react";
 import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
-import { type Axis, axesAcross, axisNames, facesOf } from "../../../core/frame/index.ts";
-import { type Feature, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
+import { type Axis, axesAcross, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
+import { type Feature, featuresOf, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
 import { dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { useAngle } from "../../instruments/local-setting.ts";
+import { Check } from "../../instruments/check.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
@@ -55,21 +57,33 @@ export function Views({
   const { job, unit } = useJob();
   const [pointed, setPointed] = useState<string | null>(null);
   const [zoom, setZoom] = useState<(typeof zooms)[number]>(1);
+  const [angle] = useAngle();
+  const [dimensioned, setDimensioned] = useState(false);
+  const { part } = job;
   const [section, setSection] = useState<Axis | "none">("none");
   const cut = cutouts.find((c) => c.id === open?.id);
   // Pointing at a feature draws nothing anew but what lights up.
   const drawn = useMemo(
-    () => threeViews(site, cutouts, open && { face: open.face, places: placesOf(open, site) }),
-    [site, cutouts, open],
+    () =>
+      threeViews(site, cutouts, {
+        angle,
+        open: open && { face: open.face, places: placesOf(open, site) },
+        dimensioned: dimensioned
+          ? featuresOf(part)
+              .filter((f) => f.id !== open?.id)
+              .map((f) => ({ face: f.face, places: placesOf(f, site) }))
+          : [],
+        finish: Object.fromEntries(faceNames.map((face) => [face, part.faces[face].ra])),
+      }),
+    [site, cutouts, open, angle, dimensioned, part],
   );
   const { views } = drawn;
   const figure = useSharing(drawn.figure);
   const entries = useSharing(drawn.entries);
   const placed = useSharing(drawn.placed);
-  const { part } = job;
   /** Beside the top view nothing is drawn over the right one, px of the sheet at a desk. */
   const free = sheetWidth - (views[0]!.beyond / figure.width) * viewsWidth - 28;
-  const roomBeside = zoom === 1 && free >= 200;
+  const roomBeside = zoom === 1 && free >= 200 && angle === "third" && !dimensioned;
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
     const box = cut?.cutout.box[axis];
@@ -105,6 +119,9 @@ export function Views({
           ]}
           onChoose={setSection}
         />
+        <Check checked={dimensioned} onCheck={setDimensioned}>
+          all dimensions
+        </Check>
         <Choice
           label="Zoom"
           hideLabel
@@ -118,7 +135,7 @@ export function Views({
             void figureAsDxf(figure, unit).then((text) => download(`${saveAs}.dxf`, text, "image/vnd.dxf"))
           }
         >
-          Save as DXF
+          Save DXF
         </Button>
         <Button onClick={() => window.print()}>Print</Button>
       </Box>

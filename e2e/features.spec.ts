@@ -28,7 +28,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
   await page.keyboard.type("p");
   await page.keyboard.press("Enter");
   await expect(rows(page)).toHaveCount(6);
-  await expect(page.getByText("The pocket 1 is incomplete").first()).toBeVisible();
+  await expect(page.getByText("Pocket 1 is incomplete").first()).toBeVisible();
   // A new feature takes the keyboard at its first size.
   await expect(page.getByLabel("Along the length", { exact: true })).toBeFocused();
   await typeInto(page, page.getByLabel("Along the length", { exact: true }), "20");
@@ -40,7 +40,7 @@ test("features are checked while typed, copied, mirrored, taken out and brought 
 
   await page.getByRole("button", { name: "Duplicate" }).click();
   await expect(rows(page)).toHaveCount(7);
-  await expect(page.getByText(/are the same in the same place/).first()).toBeVisible();
+  await expect(page.getByText(/are the same, in the same place/).first()).toBeVisible();
   await page.getByRole("button", { name: "Mirror along the length" }).click();
   await expect(rows(page)).toHaveCount(8);
   await page.getByRole("button", { name: "Remove", exact: true }).click();
@@ -165,7 +165,7 @@ test("a shaft: a key looked up from its diameter, a wrong depth told, its figure
   await expect(page.getByText("Working: depth from the crown")).toBeVisible();
   // The depth of the next key, then the right one from the wrong surface.
   await typeInto(page, page.getByLabel("Seat depth (empty: by the standard)"), "5");
-  await expect(page.getByText(/belongs to the key 10 × 8/).first()).toBeVisible();
+  await expect(page.getByText(/belongs to key 10 × 8/).first()).toBeVisible();
   await typeInto(page, page.getByLabel("Seat depth (empty: by the standard)"), "3.457");
   await expect(
     page.getByText(/is the depth from the edge, but it is entered from the crown/).first(),
@@ -204,7 +204,7 @@ test("outlines of a DXF file become features after each is confirmed; what canno
       .getByLabel("Read DXF")
       .setInputFiles({ name, mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
   await choose("broken.dxf", "no drawing at all");
-  await expect(page.getByText(/This is no DXF file that can be read/)).toBeVisible();
+  await expect(page.getByText(/This file cannot be read as DXF/)).toBeVisible();
   await choose("space.dxf", square("0 LINE 10 0 20 0 30 0 11 5 21 0 31 9"));
   await expect(page.getByText(/three-dimensional/)).toBeVisible();
   // From the disk: 20 MB sent through the driver's wire take longer than an action may on a busy machine.

@@ -41,7 +41,7 @@ test("a known job with other decisions is asked about", async ({ strictPage: pag
   await page
     .getByLabel("Import a job file")
     .setInputFiles(file(demo.replace('"name": "Cheek block"', '"name": "Cheek block, other"')));
-  await expect(page.getByRole("alert")).toContainText("Which is to count?");
+  await expect(page.getByRole("alert")).toContainText("Which should count?");
   await page.getByRole("button", { name: "Use the file's" }).click();
   await expect(page.getByRole("link", { name: /Cheek block, other/ })).toBeVisible();
 });

@@ -87,11 +87,11 @@ test("a lump that is short offers other stock or a deviation, which the record s
   await openStation(page, "stock");
   await page.getByLabel("height, point 2").fill("38.1");
   await page.getByLabel("height, point 2").press("Enter");
-  await expect(page.getByText(/The height is 0\.85 mm short/)).toBeVisible();
+  await expect(page.getByText(/Stock is 0\.85 mm undersize in height/)).toBeVisible();
   await page.getByLabel("Who agreed, or why").fill("agreed with the fitter");
   await page.getByRole("button", { name: "Record the deviation" }).click();
   await expect(page.getByText("The height deviates from the drawing")).toBeVisible();
-  await expect(page.getByText(/is 0\.85 mm short/)).toHaveCount(0);
+  await expect(page.getByText(/is 0\.85 mm undersize/)).toHaveCount(0);
   // What was just kept is read again, which can take a press back.
   await expect(async () => {
     await page.getByRole("link", { name: /6 Record/ }).click();

@@ -49,12 +49,12 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await tabTo(page, page.getByLabel("Reason"));
   await page.keyboard.type("light belt");
   await page.keyboard.press("Enter");
-  await expect(page.getByText(/0\.50 mm a pass instead of/)).toBeVisible();
+  await expect(page.getByText(/0\.50 mm per pass instead of/)).toBeVisible();
   await tabTo(page, page.getByRole("button", { name: "Back to the plan's depth" }));
   await page.keyboard.press("Enter");
-  await expect(page.getByText(/0\.50 mm a pass instead of/)).toBeHidden();
+  await expect(page.getByText(/0\.50 mm per pass instead of/)).toBeHidden();
   await page.keyboard.press("Control+z");
-  await expect(page.getByText(/0\.50 mm a pass instead of/)).toBeVisible();
+  await expect(page.getByText(/0\.50 mm per pass instead of/)).toBeVisible();
 
   // 5 Machine: every step, with the browser closed in the middle.
   await page.keyboard.press("5");

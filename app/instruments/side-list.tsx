@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { Fragment, type ReactNode } from "react";
 import { Link } from "react-router";
 
 const SideLink = chakra(Link);
@@ -9,10 +9,19 @@ export function SideList({
   label,
   chosen,
   rooms,
+  dense = false,
 }: {
   label: string;
   chosen: string | null;
-  rooms: readonly { id: string; to: string; name: string; more?: ReactNode }[];
+  /** Many rooms: closer together where there is a pointer. */
+  dense?: boolean;
+  rooms: readonly {
+    id: string;
+    to: string;
+    name: string;
+    more?: ReactNode;
+    /** Heads those that follow. */ under?: string;
+  }[];
 }) {
   return (
     <Box
@@ -27,26 +36,32 @@ export function SideList({
       flexDirection={{ base: "row", md: "column" }}
       overflowX="auto"
     >
-      {rooms.map(({ id, to, name, more }) => (
-        <SideLink
-          key={id}
-          to={to}
-          aria-current={id === chosen ? "page" : undefined}
-          px="14px"
-          py="10px"
-          minH="44px"
-          borderBottomWidth={{ md: "1px" }}
-          bg={id === chosen ? "strong" : "transparent"}
-          color={id === chosen ? "onStrong" : "ink"}
-          whiteSpace={{ base: "nowrap", md: "normal" }}
-        >
-          <b>{name}</b>
-          {more !== undefined && (
-            <chakra.span display="block" fontSize="12.5px">
-              {more}
+      {rooms.map(({ id, to, name, more, under }) => (
+        <Fragment key={id}>
+          {under && (
+            <chakra.span px="14px" pt="10px" fontSize="13px" color="quiet" hideBelow="md">
+              {under}
             </chakra.span>
           )}
-        </SideLink>
+          <SideLink
+            to={to}
+            aria-current={id === chosen ? "page" : undefined}
+            px="14px"
+            py={{ base: "10px", md: dense ? "4px" : "10px" }}
+            minH={{ base: "44px", md: dense ? "30px" : "44px" }}
+            borderBottomWidth={{ md: "1px" }}
+            bg={id === chosen ? "strong" : "transparent"}
+            color={id === chosen ? "onStrong" : "ink"}
+            whiteSpace={{ base: "nowrap", md: "normal" }}
+          >
+            <b>{name}</b>
+            {more !== undefined && (
+              <chakra.span display="block" fontSize="12.5px">
+                {more}
+              </chakra.span>
+            )}
+          </SideLink>
+        </Fragment>
       ))}
     </Box>
   );

@@ -9,7 +9,7 @@ import {
   type ReadField,
   type Sum,
   sumById,
-  sums,
+  sumGroups,
   textsIn,
   type WorkedSum,
 } from "../../core/sums/index.ts";
@@ -57,7 +57,15 @@ export function SumView({ worked }: { worked: WorkedSum }) {
         <SideList
           label="Sums"
           chosen={sum.id}
-          rooms={sums.map(({ id, title }) => ({ id, to: `/sums/${id}`, name: title }))}
+          dense
+          rooms={sumGroups.flatMap(([about, sums]) =>
+            sums.map(({ id, title }, i) => ({
+              id,
+              to: `/sums/${id}`,
+              name: title,
+              ...(i === 0 ? { under: about } : {}),
+            })),
+          )}
         />
         <Box as="main" flex="1" minW="0" px={{ base: "14px", md: "24px" }} py="16px">
           <chakra.h1 fontSize={{ base: "20px", md: "24px" }}>{sum.title}</chakra.h1>

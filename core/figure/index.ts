@@ -12,3 +12,4 @@ export * from "./feature-section.ts";
 export * from "./setup-section.ts";
 export * from "./moves-view.ts";
 export * from "./setup-sheet.ts";
+export * from "./sum-drawings.ts";

@@ -1,3 +1,4 @@
+import { boltCircleDrawing } from "../figure/index.ts";
 import { onCircle } from "../part/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -38,6 +39,7 @@ export const boltCircleSum: Sum = {
         { label: "between neighbors, center to center", value: mm(apart), decimals: 3 },
         { label: "angle between them", value: quantity("angle", 360 / holes), decimals: 3 },
       ],
+      drawing: boltCircleDrawing(at, [n("x"), n("y")], r),
       rows: {
         head: ["hole", "angle", "X", "Y"],
         of: at.map(({ i, angle, x, y }) => [count(i + 1), quantity("angle", angle), mm(x), mm(y)]),

@@ -1,3 +1,4 @@
+import { chordDrawing } from "../figure/index.ts";
 import { chordHeight } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -23,6 +24,7 @@ export const chordSum: Sum = {
         { label: "left to the far side", value: mm(n("diameter") - height), decimals: 3 },
         { label: "angle it spans", value: quantity("angle", angle), decimals: 2 },
       ],
+      drawing: chordDrawing(n("diameter"), n("width"), height),
       working: {
         lines: [
           line("round", mm(n("diameter"))),

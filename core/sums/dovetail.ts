@@ -1,3 +1,4 @@
+import { dovetailDrawing } from "../figure/index.ts";
 import { betweenPins, narrowWidth, overPins } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -31,6 +32,7 @@ export const dovetailSum: Sum = {
         { label: "over pins, on the tongue", value: mm(over), decimals: 3 },
         { label: "narrow width", value: mm(narrow), decimals: 3 },
       ],
+      drawing: dovetailDrawing(n("wide"), narrow, n("depth"), n("pin"), between),
       working: {
         lines: [
           line("wide width", mm(n("wide"))),

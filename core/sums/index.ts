@@ -29,38 +29,19 @@ import { tiltSum } from "./tilt.ts";
 import { viseSum } from "./vise.ts";
 import { weightSum } from "./weight.ts";
 
-/** Every sum, in the order of their doors. */
-export const sums: readonly Sum[] = [
-  speedFeed,
-  chipThickness,
-  power,
-  bendingSum,
-  handwheel,
-  passesSum,
-  finishSum,
-  viseSum,
-  strapSum,
-  tiltSum,
-  weightSum,
-  keySum,
-  woodruffSum,
-  threadSum,
-  fitSum,
-  fractionSum,
-  vGrooveSum,
-  dovetailSum,
-  sineSum,
-  boltCircleSum,
-  chordSum,
-  touchOffSum,
-  dialSum,
-  combinedZSum,
-  centerSum,
-  slotSum,
-  pocketSum,
-  bossSum,
-  arcStepsSum,
+/** Every sum, by what it is about, in the order of their doors. */
+export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]])[] = [
+  ["Cutting", [speedFeed, chipThickness, power, bendingSum, handwheel, passesSum, finishSum]],
+  ["Holding", [viseSum, strapSum, weightSum]],
+  ["Zero and dials", [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum]],
+  ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum]],
+  [
+    "Shapes",
+    [slotSum, pocketSum, bossSum, arcStepsSum, boltCircleSum, chordSum, vGrooveSum, dovetailSum, sineSum],
+  ],
 ];
+
+export const sums: readonly Sum[] = sumGroups.flatMap(([, of]) => of);
 
 export const sumById = (id: string): Sum | undefined => sums.find((s) => s.id === id);
 

@@ -1,3 +1,4 @@
+import { sineDrawing } from "../figure/index.ts";
 import { sineAngle, sineHeight } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, note, refused, words } from "../working/index.ts";
@@ -29,6 +30,7 @@ export const sineSum: Sum = {
         { label: "packing", value: mm(height), decimals: 3 },
         { label: "angle of your packing", value: quantity("angle", angle), decimals: 3 },
       ],
+      drawing: sineDrawing(n("bar"), height),
       working: {
         lines: [
           line("between the rollers", mm(n("bar"))),

@@ -1,3 +1,4 @@
+import { vGrooveDrawing } from "../figure/index.ts";
 import { pinInV, vGroove } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, note, refused, words } from "../working/index.ts";
@@ -27,6 +28,7 @@ export const vGrooveSum: Sum = {
         { label: "pin over the surface", value: mm(pin.over), decimals: 3 },
         { label: "length of a wall", value: mm(v.wall), decimals: 3 },
       ],
+      drawing: vGrooveDrawing(n("width"), v.depth, n("pin"), pin.over),
       working: {
         lines: [
           line("width", mm(n("width"))),

@@ -63,7 +63,7 @@ async function walkOn(page: Page, most: number, until?: RegExp): Promise<Set<str
     await settled(page);
     if (until?.test(page.url()) || (await page.getByText("All steps are done").isVisible())) return met;
     const before = await page.locator("main").innerText();
-    const field = page.getByRole("textbox", { name: /, mm$/ });
+    const field = page.getByRole("textbox", { name: /, (mm|in)$/ });
     const step = /machine\/1\/[^/]+\/([a-z]+)/.exec(page.url())?.[1];
     if (step) met.add(step);
     if (await field.isVisible()) {

@@ -12,7 +12,7 @@ const bad: [what: string, text: string, message: RegExp][] = [
   ["broken", demo.slice(0, 3000), /broken at line \d+, column \d+/],
   ["foreign", '{"format":"else"}', /not a job file/],
   ["newer", demo.replaceAll(/"version": \d+/g, '"version": 7'), /newer version \(7\)/],
-  ["wrong inside", demo.replace('"form": "sawn"', '"form": "jelly"'), /does not fit at job \/ stock \/ form/],
+  ["wrong inside", demo.replace('"form": "sawn"', '"form": "jelly"'), /is not valid at job \/ stock \/ form/],
   ["huge", "x".repeat(11_000_000), /at most 10 MB/],
 ];
 

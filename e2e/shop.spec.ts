@@ -44,7 +44,7 @@ test("a first shop: starter sets, a cutter changed, refused, copied, retired, an
     .click();
   await page.getByRole("button", { name: "Retire 20 end mill, long" }).click();
   await expect(page.getByRole("button", { name: "Show 1 retired" })).toBeVisible();
-  await page.getByRole("button", { name: /^Undo/ }).click();
+  await page.getByTitle(/^Undo/).click();
   await expect(page.getByRole("button", { name: "Retire 20 end mill, long" })).toBeVisible();
 });
 
@@ -58,7 +58,7 @@ test("CSV: wrong columns and 5 000 lines change nothing, bad lines are told one 
   const before = await rows.count();
   const input = page.getByLabel("Import CSV");
   for (const [text, message] of [
-    ["part,price\nbolt,3", "The columns do not fit"],
+    ["part,price\nbolt,3", "The columns do not match"],
     [[head, ...Array<string>(5000).fill("a,endMill,hss,12,4,26,34,used")].join("\n"), "at most 2000"],
   ] as const) {
     await input.setInputFiles(csv(text));

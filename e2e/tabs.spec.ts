@@ -29,7 +29,7 @@ test("two tabs: different fields merge, the same field shows both values", async
   await expect.poll(told).toBe(1);
   const loser = (await two.getByRole("alert").count()) > 0 ? two : one;
   const alert = loser.getByRole("alert");
-  await expect(alert).toContainText("Changed in another tab");
+  await expect(alert).toContainText("changed in another tab");
   await expect(alert).toContainText("94 ±0.1");
   await expect(alert).toContainText("95 ±0.15");
   await loser.getByRole("button", { name: "Keep the other" }).click();

@@ -76,7 +76,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
     }
     if (await page.getByText("All steps are done").isVisible()) break;
     const before = await page.locator("main").innerText();
-    const field = page.getByRole("textbox", { name: /, mm$/ });
+    const field = page.getByRole("textbox", { name: /, (mm|in)$/ });
     const url = page.url();
     if (await field.isVisible()) {
       await expect(field).toBeFocused();

@@ -200,9 +200,7 @@ test("outlines of a DXF file become features after each is confirmed; what canno
   await loadDemo(page);
   await openStation(page, "drawing");
   const choose = (name: string, text: string) =>
-    page
-      .getByLabel("Read DXF")
-      .setInputFiles({ name, mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
+    page.getByLabel("Read DXF").setInputFiles({ name, mimeType: "image/vnd.dxf", buffer: Buffer.from(text) });
   await choose("broken.dxf", "no drawing at all");
   await expect(page.getByText(/This file cannot be read as DXF/)).toBeVisible();
   await choose("space.dxf", square("0 LINE 10 0 20 0 30 0 11 5 21 0 31 9"));

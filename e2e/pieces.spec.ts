@@ -25,15 +25,15 @@ test("three pieces: each has its own way, one is scrapped, one is put in its pla
   await expect(page).toHaveURL(/\/machine\/1\/back\.face\/ready/);
 
   await page.goto("/jobs/cheek-block/record/2/pieces");
-  const counted = page.getByText(/to make, \d/);
-  await expect(counted).toHaveText("3 to make, 0 good, 0 scrapped, 3 still to come good.");
+  const counted = page.getByText(/ordered, \d/);
+  await expect(counted).toHaveText("3 ordered, 0 good, 0 scrapped, 3 left to make.");
   await page.getByLabel("Scrap piece 2: why").fill("dropped");
   await page.getByRole("button", { name: "Scrap it" }).click();
-  await expect(counted).toHaveText("3 to make, 0 good, 1 scrapped, 2 still to come good.");
+  await expect(counted).toHaveText("3 ordered, 0 good, 1 scrapped, 2 left to make.");
   await expect(page.getByText("only 2 can still be good. Add 1")).toBeVisible();
   await page.getByRole("button", { name: "Add a piece" }).click();
   await expect(page.getByText("only 2 can still be good. Add 1")).toHaveCount(0);
-  await expect(counted).toHaveText("3 to make, 0 good, 1 scrapped, 3 still to come good.");
+  await expect(counted).toHaveText("3 ordered, 0 good, 1 scrapped, 3 left to make.");
 
   // A piece that is scrapped is not cut any more, and one that nobody planned is not begun.
   await page.goto("/jobs/cheek-block/machine/2");

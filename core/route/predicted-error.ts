@@ -46,7 +46,7 @@ function causeName(cause: Cause): Phrase {
   if (cause.endsWith("twist")) return say`the jaw twisting at one side in setup ${setupIn(cause)}`;
   return cause.startsWith("seat:")
     ? say`the seat of setup ${setupIn(cause)}`
-    : words("a seat on a face that is no reference");
+    : words("a seat on a face that is not a reference");
 }
 
 function difference(a: Rotation | undefined, b: Rotation | undefined): Map<Cause, number> | null {

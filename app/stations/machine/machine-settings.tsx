@@ -10,7 +10,15 @@ export function MachineSettings() {
   const [side, setSide] = useButtonSide();
   const [readOut, setReadOut] = useReadOut();
   return (
-    <Box display="grid" gap="10px" mt="10px" pt="10px" borderTopWidth="1px">
+    <Box
+      display="grid"
+      alignContent="start"
+      gap="10px"
+      mt={{ base: "10px", md: "0" }}
+      pt="10px"
+      borderTopWidth={{ base: "1px", md: "0" }}
+      minW={{ md: "340px" }}
+    >
       <Setting label="Steps" help="Brief folds placing, tools and ways in the air into the cut they lead to.">
         <Segments
           label="Steps"

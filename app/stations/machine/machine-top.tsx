@@ -77,6 +77,10 @@ export function MachineTop({ step, total }: { step: Step | undefined; total: num
           zIndex="5"
           p="10px"
           width={{ base: "100%", md: "auto" }}
+          display={{ base: "block", md: "flex" }}
+          gap="20px"
+          maxH="calc(100vh - 46px)"
+          overflowY="auto"
         >
           <Drawers jobId={job.id} status={plan.status} piece={piece} onChoose={() => setOpen(false)} />
           <MachineSettings />

@@ -54,7 +54,7 @@ export function StepButtons({
           size="machine"
           disabled={!enabled || busy}
           onClick={onDone}
-          gridColumn={{ base: "1 / -1", md: "auto" }}
+          gridColumn={{ base: "1 / -1", md: typeof done === "string" ? "auto" : "1 / -1" }}
           css={{
             fontSize: typeof done === "string" ? "26px" : "21px",
             whiteSpace: "normal",

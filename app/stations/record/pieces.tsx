@@ -24,8 +24,8 @@ export function Pieces() {
   return (
     <Section title="Pieces">
       <chakra.p mb="6px">
-        <b>{batch.wanted}</b> to make, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
-        <b>{batch.possible - batch.good}</b> still to come good.
+        <b>{batch.wanted}</b> ordered, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
+        <b>{batch.possible - batch.good}</b> left to make.
       </chakra.p>
       <Warnings of={batch.warnings} />
       <Table label="Pieces" head={["piece", "where it stands", ""]}>

@@ -88,11 +88,7 @@ export const outlineRules: FeatureRules<OutlineFeature> = {
     return [
       ...(sharp === null ? [] : cornerReach("outline", sharp || null, depthOf(cutout), shop)),
       ...(out && !(fits(a, out.x) && fits(b, out.y))
-        ? [
-            warn(
-              rule("drawing.outside")`The outline goes out of the block: move it, or make the block larger.`,
-            ),
-          ]
+        ? [warn(rule("drawing.outside")`The outline runs off the block: move it, or make the block larger.`)]
         : []),
     ];
   },

@@ -1,5 +1,6 @@
 import { createToaster, Toast, Toaster as ChakraToaster } from "@chakra-ui/react";
 import { useEffect } from "react";
+import { useLocation } from "react-router";
 import { takeDone, useDone } from "../instruments/done.ts";
 
 /** Long enough to reach with a hand that is not at the mouse, ms. */
@@ -10,6 +11,10 @@ const toaster = createToaster({ placement: "bottom", duration: shownFor, max: 3 
 /** The foot of the page: what was done, and Undo; a press or ten seconds takes it away. */
 export default function Toaster() {
   const waiting = useDone();
+  const { pathname } = useLocation();
+  // An undo belongs to the job or drawer it was done in: elsewhere it would reach nothing.
+  const room = pathname.split("/").slice(0, 3).join("/");
+  useEffect(() => () => toaster.dismiss(), [room]);
   useEffect(() => {
     // A task later: when this is first painted the toaster is not listening yet.
     const timer = setTimeout(() => {

@@ -10,86 +10,52 @@ export interface PlacedAlong {
   to: number;
 }
 
-/** How far dimension lines stand apart that lie one beyond the other: level ones below a view, upright ones beside it; hundredths of the drawing. */
+/** Level dimension lines below a view and upright ones beside it: how far off the first lies, and each beyond it; hundredths of the drawing. */
+const first = { level: 5, upright: 6 };
 export const stackStep = { level: 5.5, upright: 9 };
 
 /**
- * The places of features that are not open, each with its figure, one beyond the other.
- * @param before places that stand nearest the view already, with room for what is typed there
- */
-export function figuredPlaces(
-  view: View,
-  places: readonly PlacedAlong[],
-  unit: number,
-  before: readonly PlacedAlong[],
-): Shape[] {
-  const used = { level: 0, upright: 0 };
-  for (const { axis } of before) used[axis === view.across ? "level" : "upright"]++;
-  return places.flatMap(({ axis, from, to }): Shape[] => {
-    if (axis === axisOf(view.face) || from === to) return [];
-    const flat = axis === view.across;
-    const k = used[flat ? "level" : "upright"]++;
-    const [a, b] = flat ? [view.x(from), view.x(to)] : [view.y(from), view.y(to)];
-    const off =
-      (flat ? view.y(0) + 4.5 * unit : view.beyond + 4.5 * unit) +
-      k * stackStep[flat ? "level" : "upright"] * unit;
-    const put = (along: number): [number, number] => (flat ? [along, off] : [off, along]);
-    const [low, high] = a < b ? [a, b] : [b, a];
-    return [
-      {
-        kind: "dimension",
-        from: put(low),
-        to: put(high),
-        value: mm(Math.abs(to - from)),
-        label: "",
-        size: 2.6 * unit,
-        side: flat ? "below" : "right",
-      },
-      ...[low, high].map((end): Shape => ({
-        kind: "line",
-        points: flat
-          ? [
-              [end, view.y(0) + unit],
-              [end, off + unit],
-            ]
-          : [
-              [view.beyond + unit, end],
-              [off + unit, end],
-            ],
-        ink: "thin",
-      })),
-    ];
-  });
-}
-
-/**
- * Dimension lines of a feature's place in the view of its face, and where the text of each stands.
+ * Dimension lines of places in the view of their face, one beyond the other: with its figure, or with room for what is typed there.
  * @param unit a hundredth of the drawing, mm
+ * @returns the shapes, and where the text of each typed one stands
  */
 export function placeDimensions(
   view: View,
-  places: readonly PlacedAlong[],
+  places: readonly (PlacedAlong & { typed: boolean })[],
   unit: number,
 ): { shapes: Shape[]; at: { axis: Axis; x: number; y: number }[] } {
   const shapes: Shape[] = [];
   const at: { axis: Axis; x: number; y: number }[] = [];
-  for (const { axis, from, to } of places) {
-    if (axis === axisOf(view.face)) continue;
-    const flat = axis === view.across;
-    const [a, b] = flat ? [view.x(from), view.x(to)] : [view.y(from), view.y(to)];
-    const beside = flat ? view.y(0) + 5 * unit : view.beyond + 6 * unit;
-    const point = (along: number, off: number): [number, number] =>
-      flat ? [along, beside + off] : [beside + off, along];
+  const used = { level: 0, upright: 0 };
+  for (const { axis, from, to, typed } of places) {
+    if (axis === axisOf(view.face) || (from === to && !typed)) continue;
+    const lies = axis === view.across ? "level" : "upright";
+    const [a, b, edge] =
+      lies === "level" ? [view.x(from), view.x(to), view.y(0)] : [view.y(from), view.y(to), view.beyond];
+    const off = edge + (first[lies] + used[lies]++ * stackStep[lies]) * unit;
+    const point = (along: number, beside: number): [number, number] =>
+      lies === "level" ? [along, beside] : [beside, along];
+    const [low, high] = [point(Math.min(a, b), off), point(Math.max(a, b), off)];
     shapes.push(
-      { kind: "line", points: [point(a, 0), point(b, 0)], ink: "dimension", arrow: true },
+      typed
+        ? { kind: "line", points: [point(a, off), point(b, off)], ink: "dimension", arrow: true }
+        : {
+            kind: "dimension",
+            from: low,
+            to: high,
+            value: mm(Math.abs(to - from)),
+            label: "",
+            size: 2.6 * unit,
+            side: lies === "level" ? "below" : "right",
+          },
       ...[a, b].map((end): Shape => ({
         kind: "line",
-        points: [point(end, -4 * unit), point(end, 1 * unit)],
+        points: [point(end, edge + unit), point(end, off + unit)],
         ink: "thin",
       })),
     );
-    const [x, y] = point((a + b) / 2, 0);
-    at.push({ axis, x, y });
+    const [x, y] = point((a + b) / 2, off);
+    if (typed) at.push({ axis, x, y });
   }
   return { shapes, at };
 }

@@ -1,10 +1,12 @@
-import { type Axis, axisOf, type Face, faceNames, type Sizes } from "../frame/index.ts";
+import { type Axis, axisOf, type Face, type Sizes } from "../frame/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
 import { mm } from "../quantity/index.ts";
+import { balloonsOf } from "./balloons.ts";
+import { finishMarks } from "./finish-marks.ts";
 import type { DrawnCutout } from "./drawn-cutouts.ts";
 import { cutoutInView, type View } from "./cutout-views.ts";
 import { partInView } from "./part-views.ts";
-import { figuredPlaces, placeDimensions, type PlacedAlong, stackStep } from "./place-dimensions.ts";
+import { placeDimensions, type PlacedAlong, stackStep } from "./place-dimensions.ts";
 import type { Figure, Shape } from "./figure.ts";
 
 /** Where the entry field of a size stands, as shares of the figure's width and height. */
@@ -51,7 +53,7 @@ export function threeViews(
     all.filter((d) => axisOf(d.face) === axisOf(face)).flatMap((d) => d.places.filter((p) => p.axis === axis))
       .length;
   const below = (face: View["face"], across: Axis) =>
-    stackStep.upright * Math.max(0, levels(face, across) - 1) * unit;
+    stackStep.level * Math.max(0, levels(face, across) - 1) * unit;
   const rise = 15 * unit + below(third ? "top" : "front", "length");
   const between = third
     ? Math.max(levels("front", "height"), levels("top", "width"))
@@ -149,19 +151,18 @@ export function threeViews(
     label(rightX, frontTop - 2 * unit, "right"),
     ...(site.shaft ? shaftDimensions(site, views[1]!, text, lengthY) : outside),
   ];
-  const viewOf = (face: Face) => views.find((v) => axisOf(v.face) === axisOf(face))!;
-  const places = open ? placeDimensions(viewOf(open.face), open.places, unit) : null;
-  shapes.push(...(places?.shapes ?? []));
-  shapes.push(
-    ...views.flatMap((view) =>
-      figuredPlaces(
-        view,
-        dimensioned.filter((d) => axisOf(d.face) === axisOf(view.face)).flatMap((d) => d.places),
-        unit,
-        open && viewOf(open.face) === view ? open.places : [],
-      ),
-    ),
-  );
+  const placed = views.map((view) => {
+    const inView = (of: typeof all, typed: boolean) =>
+      of
+        .filter((d) => axisOf(d.face) === axisOf(view.face))
+        .flatMap((d) => d.places.map((place) => ({ ...place, typed })));
+    return placeDimensions(
+      view,
+      [...inView(open ? [open] : [], true), ...inView([...dimensioned], false)],
+      unit,
+    );
+  });
+  shapes.push(...placed.flatMap((p) => p.shapes));
   const at = (x: number, y: number) => ({ x: x / figureWidth, y: y / figureHeight });
   return {
     figure: {
@@ -176,7 +177,7 @@ export function threeViews(
       height: at(heightX, frontTop + height / 2),
     },
     views,
-    placed: (places?.at ?? []).map(({ axis, x, y }) => ({ axis, ...at(x, y) })),
+    placed: placed.flatMap((p) => p.at).map(({ axis, x, y }) => ({ axis, ...at(x, y) })),
   };
 }
 
@@ -188,99 +189,6 @@ function touchOf({ box }: Cutout, view: View, of: string, unit: number): Shape {
   const least = 2 * unit;
   const [w, h] = [Math.max(right - left, least), Math.max(high - low, least)];
   return { kind: "rect", x, y, w, h, ink: "touch", of };
-}
-
-/** A numbered balloon beside each feature in the view of its face, where it covers none before it; the schedule says what it is. */
-function balloonsOf(
-  cutouts: readonly DrawnCutout[],
-  views: readonly View[],
-  site: Site,
-  text: number,
-): Shape[] {
-  const r = text * 0.72;
-  const put: { x: number; y: number }[] = [];
-  return cutouts.flatMap(({ cutout, number, id }): Shape[] => {
-    const view = views.find((v) => axisOf(v.face) === axisOf(cutout.face));
-    if (!view) return [];
-    const [across, up] = [cutout.box[view.across], cutout.box[view.up]];
-    // Beside it at its top right; within it where the part ends there.
-    const room = site.sizes[view.across] - across[1] > 2.6 * r;
-    const x = view.x(across[1]) + (room ? 1.25 * r : -1.4 * r);
-    let y = view.y(up[1]) + 1.3 * r;
-    while (put.some((p) => Math.hypot(p.x - x, p.y - y) < 2.1 * r)) y += 2.2 * r;
-    put.push({ x, y });
-    return [
-      { kind: "circle", x, y, r, ink: "balloon", of: id },
-      {
-        kind: "text",
-        x,
-        y: y + text * 0.28,
-        text: String(number),
-        size: text * 0.8,
-        anchor: "middle",
-        ink: "accent",
-        of: id,
-      },
-    ];
-  });
-}
-
-/** The view in which a face is seen as an edge, and which edge it is. */
-const edges: Record<Face, readonly [view: View["face"], edge: "upper" | "lower" | "left" | "right"]> = {
-  top: ["front", "upper"],
-  bottom: ["front", "lower"],
-  left: ["front", "left"],
-  right: ["front", "right"],
-  back: ["top", "upper"],
-  front: ["top", "lower"],
-};
-
-/** The finish asked of a face, as a mark with its Ra standing on the edge the face is seen as. */
-function finishMarks(
-  finish: NonNullable<ViewsShown["finish"]>,
-  views: readonly View[],
-  sizes: Sizes,
-  text: number,
-): Shape[] {
-  return faceNames.flatMap((face): Shape[] => {
-    const ra = finish[face];
-    if (ra === null || ra === undefined) return [];
-    const [of, edge] = edges[face];
-    const view = views.find((v) => v.face === of)!;
-    const [w, h] = [sizes[view.across], sizes[view.up]];
-    // Clear of the dimension lines in the middle, and of what is most often cut away: the upper corners.
-    const x =
-      edge === "left"
-        ? view.x(0)
-        : edge === "right"
-          ? view.x(w)
-          : view.x(w * (edge === "upper" ? 0.75 : 0.1));
-    const y = edge === "upper" ? view.y(h) : edge === "lower" ? view.y(0) : view.y(h * 0.2);
-    const s = text * 0.75;
-    // The mark stands out from the metal: below an edge and at the left it is turned over.
-    const [out, over] = [edge === "left" ? -1 : 1, edge === "lower" ? -1 : 1];
-    return [
-      {
-        kind: "line",
-        points: [
-          [x - 0.5 * s * out, y - 0.9 * s * over],
-          [x, y],
-          [x + 0.9 * s * out, y - 1.7 * s * over],
-          [x + 3.4 * s * out, y - 1.7 * s * over],
-        ],
-        ink: "edge",
-      },
-      {
-        kind: "text",
-        x: x + 1 * s * out,
-        y: y - (over > 0 ? 0.85 : -1.5) * s,
-        text: String(ra),
-        size: s,
-        anchor: out > 0 ? "start" : "end",
-        ink: "edge",
-      },
-    ];
-  });
 }
 
 /** Length and diameter of every section of a shaft, under and over its front view. */

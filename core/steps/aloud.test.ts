@@ -11,10 +11,22 @@ test.each([
   ["40", "40"],
 ])("%s is heard as %s", (text, said) => expect(heard(text)).toBe(said));
 
+const job = cheekBlockWithFeatures();
+const { steps } = plan({ job, shop: demoShop, records: [], piece: 1 });
+const machine = demoShop.machines.find((m) => m.id === job.machine)!;
+
+test("a zero is heard as it is shown: a collar to 0, a readout to what the paper makes it", () => {
+  const touch = steps.find((s) => s.touch)!;
+  const withReadout = { axes: { ...machine.axes, z: { ...machine.axes.z, readout: 0.005 } } };
+  const dialsOnly = { axes: { ...machine.axes, z: { ...machine.axes.z, readout: null } } };
+  expect(touch.touch).toMatchObject({ axis: "z" });
+  expect(aloud(touch, "mm", dialsOnly)).toBe("Touch off. Set the Z collar to 0.");
+  expect(aloud(touch, "mm", withReadout)).toMatch(/^Touch off\. Set Z to \d+ point /);
+});
+
 test("every step of a plan has something to be heard, and a stop is heard with its digits", () => {
-  const { steps } = plan({ job: cheekBlockWithFeatures(), shop: demoShop, records: [], piece: 1 });
   for (const step of steps) {
-    const said = aloud(step, "mm");
+    const said = aloud(step, "mm", machine);
     expect(said).toMatch(/\S.*\.$/);
     if (step.pass ?? step.move) expect(said).toMatch(/ point \d/);
     expect(said).not.toMatch(/\d\.\d|undefined/);

@@ -65,6 +65,12 @@ export function briefCard(steps: readonly Step[], current: number): BriefCard | 
 export const leastOfBrief = ({ folded, last, hold }: BriefCard): Minutes =>
   hold ? 0 : [...folded, last].reduce((sum, step) => sum + leastCutMinutes(step), 0);
 
+/** What is read out of a card: where it goes and what is found on the way, and what it ends at. */
+export const heardOf = ({ folded, last }: BriefCard): Step[] => [
+  ...folded.filter((s) => s.move !== null || s.pickup !== null),
+  last,
+];
+
 /** What a press gives before its last answer: every step folded, and what the last asks before its question. */
 export const eventsFolded = ({ folded, last, before }: BriefCard): RecordEvent[] => [
   ...folded.flatMap((step) => eventsToFinish(step)),

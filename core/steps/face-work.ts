@@ -256,6 +256,9 @@ function readingsBeforeLast({ lower, upper }: Limits): number {
   return width > noReading ? 0 : width > oneReading ? 1 : 2;
 }
 
+/** The nearest division is not quite where the pass should stop. */
+const leavesOver = ({ residue }: LivePass): boolean => Math.abs(residue) >= 0.0005;
+
 /** Cut steps with the measuring before the last two passes of a size (domain.md 7). */
 function cuttingSteps(
   op: FaceOperation,
@@ -317,7 +320,8 @@ function cuttingSteps(
             ]
           : []),
         ...taperWarning(op, state, pass),
-        ...(Math.abs(pass.residue) >= 0.0005
+        // Said where it is first so, and where it stays: every stop between counts from zero too.
+        ...(leavesOver(pass) && (pass.last || passes.find(leavesOver) === pass)
           ? [
               note(
                 rule(

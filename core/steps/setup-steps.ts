@@ -1,13 +1,14 @@
 import { cautions, handlingTimes } from "../handbook/index.ts";
 import type { Locating } from "../locate/index.ts";
 import { conditionsOf, cutterOf, faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
-import { type Phrase, phraseText, rule, type Warning, warn, words } from "../working/index.ts";
+import { type Phrase, rule, warn, words } from "../working/index.ts";
 import { faceWork, tooSmall } from "./face-work.ts";
 import { cutSinceOf } from "./feature-progress.ts";
 import { featureWork } from "./feature-work.ts";
 import { clampTicks, type Moved, placeTicks, takeOutTicks } from "./holding-ticks.ts";
 import { type Progress, progressOf } from "./progress.ts";
 import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
+import { forTheHands, saidOnce } from "./said-once.ts";
 import type { MakeTick } from "./tick.ts";
 import { newStep, type Step } from "./step.ts";
 
@@ -73,49 +74,6 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
         ]),
   ]);
 }
-
-/** Cautions of any work at a spindle: they stand at the first step of a setup they go with. */
-const general = new Set<string>(Object.values(cautions));
-
-/** What the hand needs at every corner, said or not. */
-const everyTime = new Set(["corner.feed"]);
-
-/**
- * What stands on every step is read on none: a general caution and the same fluid are said once a setup, a note that says the
- * same once an operation, and what a division leaves once. Every other warning stands wherever it is so.
- */
-function saidOnce(steps: Step[]): Step[] {
-  const said = new Set<string>();
-  const isNew = ({ op, kind }: Step, { phrase, severity }: Warning): boolean => {
-    const text = phraseText(phrase, "mm");
-    const once =
-      general.has(text) || phrase.id === "fluid"
-        ? text
-        : phrase.id === "M04.rounding" || phrase.id === "M25.residue"
-          ? `${op} ${phrase.id}`
-          : severity === "note" && kind !== "measure" && !everyTime.has(phrase.id ?? "")
-            ? `${op} ${text}`
-            : null;
-    if (once === null) return true;
-    if (said.has(once)) return false;
-    said.add(once);
-    return true;
-  };
-  return steps.map((step) => ({ ...step, notes: step.notes.filter((note) => isNew(step, note)) }));
-}
-
-/** Why a cut is planned as it is: it is read at the desk, with the cut, and asks nothing of the hands. */
-const ofThePlan = new Set([
-  "feed.below",
-  "speed.lowerNeighbor",
-  "speed.topsOut",
-  "speed.slowed",
-  "skin.width",
-  // The tick for the rotation says it where it is looked at.
-  "M18.reversed",
-]);
-const forTheHands = ({ severity, phrase }: Warning): boolean =>
-  severity !== "note" || !ofThePlan.has(phrase.id ?? "");
 
 /** Asked before anything is placed: what a person brings to the machine, and what has to be in reach. */
 function beforeStarting(setup: Setup, progress: Progress, tick: MakeTick): Step {

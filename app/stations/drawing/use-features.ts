@@ -67,19 +67,18 @@ export function useFeatures(site: Site, onPut: (id: string) => void) {
     takeOut: (id: string, name: string) => {
       const { byId, order } = shown().job.part.features;
       const [removed, at] = [byId[id], order.indexOf(id)];
-      const sent = change([
+      change([
         changeOf(shown().job, featurePath(id), null),
         reorder((now) => now.filter((other) => other !== id)),
       ]);
-      sayDone(
-        `${capital(name)} removed.`,
-        () =>
-          void change([
-            changeOf(shown().job, featurePath(id), removed ?? null),
-            reorder((now) => now.toSpliced(at, 0, id)),
-          ]),
-      );
-      return sent;
+      sayDone(`${capital(name)} removed.`, () => {
+        // Undone already, by the key or in another tab.
+        if (shown().job.part.features.byId[id]) return;
+        change([
+          changeOf(shown().job, featurePath(id), removed ?? null),
+          reorder((now) => now.toSpliced(at, 0, id)),
+        ]);
+      });
     },
     move: (id: string, by: -1 | 1) =>
       change([

@@ -35,7 +35,10 @@ export function FoldedSteps({ card, machine }: { card: BriefCard; machine: Machi
       {card.hold && before.length === 0 && isTicked(last) && (
         <Listed title={last.title} lead={first === undefined} ticks={[]} />
       )}
-      <Warnings of={isTicked(last) ? unlike([...notes, ...last.notes]) : notes} />
+      <Warnings
+        // What stops stands at the top of the step already.
+        of={isTicked(last) ? unlike([...notes, ...last.notes.filter((n) => n.severity !== "stop")]) : notes}
+      />
     </>
   );
 }

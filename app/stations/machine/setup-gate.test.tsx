@@ -39,7 +39,10 @@ function open(findings: Finding[], more: Record[] = []) {
 const firstTick = () => screen.findByRole<HTMLButtonElement>("button", { name: /wiped clean/ });
 
 describe("a setup whose steps go wrong when they are followed to the letter", () => {
-  afterEach(cleanup);
+  afterEach(() => {
+    cleanup();
+    localStorage.clear();
+  });
 
   test("waits until the person says why it may go on, and what was found stays in sight", async () => {
     const intents = open([finding({})]);
@@ -60,6 +63,25 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
       ],
     });
     await waitFor(async () => expect((await firstTick()).disabled).toBe(false));
+    expect(screen.getByText(/hits the fixed jaw/)).toBeTruthy();
+  });
+
+  test("in Brief no answer goes past it until the person says why, and then it does", async () => {
+    localStorage.setItem("firm-arbor:telling", "brief");
+    const intents = open([finding({})]);
+    await screen.findByText(/hits the fixed jaw/);
+    const answers = () => [
+      screen.getByRole<HTMLButtonElement>("button", { name: /it turns clockwise/ }),
+      screen.getByRole<HTMLButtonElement>("button", { name: /turns the wrong way/ }),
+    ];
+    expect(answers().map((b) => b.disabled)).toEqual([true, true]);
+    fireEvent.keyDown(document.body, { key: " " });
+    fireEvent.keyUp(document.body, { key: " " });
+    for (const answer of answers()) fireEvent.click(answer);
+    expect(intents).toEqual([]);
+    fireEvent.change(screen.getByLabelText("Why it is safe to go on"), { target: { value: "shorter jaws" } });
+    fireEvent.click(screen.getByRole("button", { name: /I have checked it/ }));
+    await waitFor(() => expect(answers().map((b) => b.disabled)).toEqual([false, false]));
     expect(screen.getByText(/hits the fixed jaw/)).toBeTruthy();
   });
 

@@ -8,6 +8,7 @@ import {
   eventsFolded,
   eventsOfBriefPress,
   eventsOfPress,
+  heardOf,
   eventsToLeaveOut,
   leastCutMinutes,
   leastOfBrief,
@@ -64,16 +65,13 @@ export function StepAtMachine({
   const [telling] = useTelling();
   const card = isCurrent && telling === "brief" ? briefCard(plan.steps, plan.current) : null;
   const step = card?.last ?? walked;
-  useReadAloud(isCurrent ? step : null);
+  useReadAloud(isCurrent ? (card ? heardOf(card) : [step]) : [], machine);
   const sayBack = useSayBack();
   const state = progressOf(progress, step.op);
   const mine = plan.steps.filter((s) => s.op === step.op);
   const send = (...events: RecordEvent[]) => {
     if (events.length > 0) void submit.append(...withBeginnings(events, plan.setups, records, piece));
   };
-  /** An answer goes with everything that leads to it. */
-  const answer = (...events: RecordEvent[]) =>
-    send(...(card && events.length > 0 ? eventsFolded(card) : []), ...events);
   // What stops comes before the figure it is about: below it the buttons may lie over it.
   const stops = step.notes.filter((n) => n.severity === "stop");
   const shown: Step =
@@ -81,15 +79,22 @@ export function StepAtMachine({
   // At a cut what is to be locked first is asked by the large button, where the hand is.
   const atCut = step.pass !== null || step.move !== null;
   const asked = card ? (card.hold ?? undefined) : atCut ? step.ticks.find((t) => !t.done) : undefined;
-  const tick = (id: string) => answer({ type: "tick", op: step.op, tick: id });
   const placed = [...(card?.folded ?? []), step].find((s) => s.kind === "place");
-  const gate = useSetupGate(placed ?? step, (id) => state?.ticks.has(id) ?? false);
+  const gated = placed ?? step;
+  const gate = useSetupGate(gated, (id) => progressOf(progress, gated.op)?.ticks.has(id) ?? false);
+  // One press in Brief goes past the placing: it waits until the steps of the setup were followed, or that was stopped.
+  const held = gate.holds || (card !== null && gate.progress !== null);
+  /** An answer goes with everything that leads to it. */
+  const answer = (...events: RecordEvent[]) => {
+    if (!held && events.length > 0) send(...(card ? eventsFolded(card) : []), ...events);
+  };
   // A step is pressed as it stands now: not while the last press is being saved or the plan goes on from it.
   const settling = submit.busy || working;
   const least = card ? leastOfBrief(card) : asked ? 0 : leastCutMinutes(step);
   const doubt = useDoubt(`${step.op} ${step.id} ${asked?.id ?? ""}`, least * 60_000);
+  const tick = (id: string) => answer({ type: "tick", op: step.op, tick: id });
   const act = () => {
-    if (isCurrent && !settling && !gate.holds && !doubt.ask())
+    if (isCurrent && !settling && !held && !doubt.ask())
       send(...(card ? eventsOfBriefPress(card) : eventsOfPress(step)));
   };
   const press = useOnceSettled(`${step.op} ${step.id}`, settling, act);
@@ -117,9 +122,14 @@ export function StepAtMachine({
     <MachineFrame
       step={step}
       busy={settling || press.waits}
-      side={<OperationSide step={placed ?? step} setup={setup} vise={vise} />}
+      side={<OperationSide step={gated} setup={setup} vise={vise} />}
     >
-      <StepHead mine={mine} step={walked} current={current} lost={lost} />
+      <StepHead
+        mine={plan.steps.filter((s) => s.op === walked.op)}
+        step={walked}
+        current={current}
+        lost={lost}
+      />
       <Warnings of={[...plan.rechecks, ...stops]} />
       {card && <FoldedSteps card={card} machine={machine} />}
       {step.pass && isFaceSetup(setup) && (
@@ -136,7 +146,7 @@ export function StepAtMachine({
       )}
       {step.pickup && <PickupCard step={shown} pickup={step.pickup} />}
       {step.touch && <TouchCard step={shown} touch={step.touch} machine={machine} />}
-      <SetupGateCard gate={gate} step={placed ?? step} enabled={isCurrent && !submit.busy} onPass={send} />
+      <SetupGateCard gate={gate} step={gated} enabled={isCurrent && !submit.busy} onPass={send} />
       {step.ticks.length > 0 && !atCut && !card && (
         <TickCard step={shown} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
       )}
@@ -187,7 +197,7 @@ export function StepAtMachine({
             )
           }
           other={doubt.open ? { says: "Not yet", onOther: doubt.notYet } : otherAnswer()}
-          enabled={isCurrent}
+          enabled={isCurrent && !held}
           busy={submit.busy}
           measuring={
             measures

@@ -6,7 +6,7 @@ import type { Shape } from "./figure.ts";
 const edges: Record<Face, readonly [view: View["face"], edge: "upper" | "lower" | "left" | "right"]> = {
   top: ["front", "upper"],
   bottom: ["front", "lower"],
-  left: ["front", "left"],
+  left: ["top", "left"],
   right: ["front", "right"],
   back: ["top", "upper"],
   front: ["top", "lower"],
@@ -25,14 +25,19 @@ export function finishMarks(
     const [of, edge] = edges[face];
     const view = views.find((v) => v.face === of)!;
     const [w, h] = [sizes[view.across], sizes[view.up]];
-    // Clear of the dimension lines in the middle, and of what is most often cut away: the upper corners.
+    // Clear of the sizes typed in the middle of an edge, and of what is most often cut away: the upper corners seen from the front.
     const x =
       edge === "left"
         ? view.x(0)
         : edge === "right"
           ? view.x(w)
           : view.x(w * (edge === "upper" ? 0.75 : 0.1));
-    const y = edge === "upper" ? view.y(h) : edge === "lower" ? view.y(0) : view.y(h * 0.2);
+    const y =
+      edge === "upper"
+        ? view.y(h)
+        : edge === "lower"
+          ? view.y(0)
+          : view.y(h * (edge === "left" ? 0.92 : 0.2));
     const s = text * 0.75;
     // The mark stands out from the metal: below an edge and at the left it is turned over.
     const [out, over] = [edge === "left" ? -1 : 1, edge === "lower" ? -1 : 1];

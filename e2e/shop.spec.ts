@@ -80,20 +80,24 @@ test("Cuts: another cutter and an own depth are marked, told what they mean, and
   strictPage: page,
 }) => {
   await loadDemo(page);
-  await openStation(page, "cuts/back.face/yours");
+  await openStation(page, "cuts/back.face/cutters");
   await page.getByRole("button", { name: "Use 50 shell mill" }).click();
   await expect(page.locator("h1")).toContainText("50 shell mill");
-  const depth = page.getByLabel("Depth per pass", { exact: true });
-  await depth.fill("3.9");
-  await page.getByRole("button", { name: "Use mine" }).click();
-  // Marked at the figure too, and taken back there.
   await page.getByRole("tab", { name: "This cut" }).click();
+  // A press of the figure opens it where it stands; the key o does the same.
+  const depth = page.getByLabel("Your depth per pass");
+  const figure = page.getByTitle("Press to set the depth per pass yourself");
+  await figure.click();
+  await depth.fill("3.9");
+  await depth.press("Enter");
   await expect(page.getByText("◆ yours").first()).toBeVisible();
   await expect(page.getByText(/would do|it allows/).first()).toBeVisible();
-  await page.getByRole("button", { name: "Undo your depth" }).click();
+  await page.getByRole("button", { name: "Back to the plan's depth" }).click();
+  await page.getByRole("button", { name: "Back to the plan's cutter" }).click();
   await expect(page.getByText("◆ yours")).toHaveCount(0);
-  await page.getByRole("tab", { name: "Make it yours" }).click();
   // Beyond the motor it is refused and the plan keeps its own.
+  await figure.blur();
+  await page.keyboard.press("o");
   await depth.fill("30");
   await page.getByRole("button", { name: "Use mine" }).click();
   await expect(page.getByText(/cannot|not taken|beyond/).first()).toBeVisible();

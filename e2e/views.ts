@@ -130,8 +130,8 @@ export const views: View[] = [
     picture: false,
   },
   {
-    name: "cuts-yours",
-    url: `${job}/cuts/back.face/yours`,
+    name: "cuts-cutters",
+    url: `${job}/cuts/back.face/cutters`,
     sizes: [desk, phone],
     ready: "Cutters in the shop",
     picture: false,

@@ -6,8 +6,8 @@ export const machinePath = (jobId: string, piece: number, step?: { op: AnyKey; i
 
 export const recordPath = (jobId: string, piece: number): string => `/jobs/${jobId}/record/${piece}`;
 
-/** Where the conditions of a cut are made a person's own. */
-export const yoursPath = (jobId: string, key: AnyKey): string => `/jobs/${jobId}/cuts/${keySlug(key)}/yours`;
+/** A cut with its figures, where they are made a person's own. */
+export const cutPath = (jobId: string, key: AnyKey): string => `/jobs/${jobId}/cuts/${keySlug(key)}`;
 
 /** The piece an address names; null where it names none, or what is no piece. */
 export function pieceOf(param: string | undefined): number | null {

@@ -59,7 +59,7 @@ export const stationList: readonly StationEntry[] = [
       view("", "This cut"),
       view("moves", "Passes and moves"),
       view("limits", "Limits"),
-      view("yours", "Make it yours"),
+      view("cutters", "Cutters"),
       view("all", "All cuts"),
     ],
   },

@@ -87,9 +87,16 @@ describe("the stations do what they say", () => {
     await waitFor(() => expect(document.body.textContent).toMatch(/The height deviates from the drawing/));
   });
 
+  /** Presses the depth of a cut, to type it there. */
+  const openDepth = async () => {
+    open(<CutsStation />, "cuts/front.face", cheekBlock(), []);
+    const figures = await screen.findAllByTitle("Press to set the depth per pass yourself");
+    fireEvent.click(figures[0]!);
+  };
+
   test("an own depth is kept with its reason and taken back", async () => {
-    open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth per pass"), { target: { value: "0.5" } });
+    await openDepth();
+    fireEvent.change(screen.getByLabelText("Your depth per pass"), { target: { value: "0.5" } });
     fireEvent.change(screen.getByLabelText("Reason"), { target: { value: "chatter" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/0\.50 mm per pass instead of/));
@@ -98,8 +105,8 @@ describe("the stations do what they say", () => {
   });
 
   test("a depth the motor cannot take is not applied, and says what would do (M21)", async () => {
-    open(<CutsStation />, "cuts/front.face/yours", cheekBlock(), []);
-    fireEvent.change(await screen.findByLabelText("Depth per pass"), { target: { value: "4.2" } });
+    await openDepth();
+    fireEvent.change(screen.getByLabelText("Your depth per pass"), { target: { value: "4.2" } });
     fireEvent.click(screen.getByRole("button", { name: "Use mine" }));
     await waitFor(() => expect(document.body.textContent).toMatch(/not applied.*would do/));
   });

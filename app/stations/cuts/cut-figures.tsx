@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { fluidWords } from "../../../core/cutting/index.ts";
-import { type CutFigure, cutKey, type FeatureFigure } from "../../../core/plan/index.ts";
+import { type CutComparison, type CutFigure, cutKey, type FeatureFigure } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import {
   conditionsOf,
@@ -15,102 +15,155 @@ import {
   type Setup,
 } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
+import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { goesRound } from "./goes-round.ts";
+import { nameOf, type Settable, settableKinds, useOwnEntry } from "./own-entry.ts";
+import { type OwnEntry, OwnFigure } from "./own-figure.tsx";
 
-/** The figures of a cut, each with its working: speed, feed, depth, how often, power, force, time. */
-export function CutFigures({ setup, operation }: { setup: Setup; operation: Operation }) {
+interface Opening {
+  /** The figure that is being set; null for none. */
+  opened: Settable | null;
+  onOpen: (what: Settable | null) => void;
+}
+
+/** The figures of a cut, each with its working: speed, feed, depth, how often, power, force, time. Pressed, one becomes one's own. */
+export function CutFigures({
+  setup,
+  operation,
+  comparison,
+  ...opening
+}: { setup: Setup; operation: Operation; comparison: CutComparison | null } & Opening) {
   const { unit } = useJob();
   const { material } = useEquipment();
   const { cut } = operation;
   const set = conditionsOf(operation);
+  const entryOf = useOwnEntry(operation, comparison);
+  const own = useOverrides(operation.key);
+  const fact = { of: operation, entryOf, ...opening };
+  const last = cut && operation.task && cut.passes.length > 1 ? cut.passes.at(-1)! : null;
   return (
-    <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", md: "repeat(4, 1fr)" }} gap="0 18px">
-      {set && (
-        <>
+    <>
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="0 18px">
+        {set && (
+          <>
+            <Fact
+              {...fact}
+              name="speed"
+              label="spindle"
+              more={<SpeedMore operation={operation} />}
+              yours="speed"
+            >
+              <Figure of={quantity("spindleSpeed", set.rpm)} />
+            </Fact>
+            <Fact
+              {...fact}
+              name="feed"
+              label={set.feedBy === "power" ? "power feed" : "feed by hand"}
+              more={<FeedMore operation={operation} />}
+              yours="feed"
+            >
+              <Figure of={quantity("feed", set.vf)} />
+            </Fact>
+          </>
+        )}
+        {cut && (
           <Fact
-            of={operation}
-            name="speed"
-            label="spindle"
-            more={<SpeedMore operation={operation} />}
-            yours="speed"
+            {...fact}
+            name="depth"
+            label={cut.own.depth ? "depth per pass" : "depth per pass, at most"}
+            more={<DepthMore operation={operation} />}
+            {...(operation.task ? { yours: "depth" as const } : {})}
           >
-            <Figure of={quantity("spindleSpeed", set.rpm)} />
+            <Figure of={mm(cut.depth)} />
           </Fact>
+        )}
+        {operation.by === "face" ? <Passes of={operation} /> : <Floor of={operation} />}
+        {last && (
           <Fact
-            of={operation}
-            name="feed"
-            label={set.feedBy === "power" ? "power feed" : "feed by hand"}
-            more={<FeedMore operation={operation} />}
-            yours="feed"
+            {...fact}
+            name={operation.by === "face" ? "passes" : "depth"}
+            label="left for the last pass"
+            yours="finish"
           >
-            <Figure of={quantity("feed", set.vf)} />
+            <Figure of={mm(last.depth)} />
           </Fact>
-        </>
-      )}
-      {cut && (
-        <Fact
-          of={operation}
-          name="depth"
-          label={cut.own.depth ? "depth per pass" : "depth per pass, at most"}
-          more={<DepthMore operation={operation} />}
-          yours="depth"
-        >
-          <Figure of={mm(cut.depth)} />
-        </Fact>
-      )}
-      {operation.by === "face" ? <Passes of={operation} /> : <Floor of={operation} />}
-      {cut && (
-        <>
+        )}
+        {operation.task && goesRound(operation.task.kind) && (
           <Fact
-            of={operation}
-            name="power"
-            label="power at the cutter"
+            {...fact}
+            name={null}
+            label="the cutter goes"
             more={
-              <>
-                of <Figure of={quantity("power", cut.spindlePower)} /> at the spindle
-              </>
+              own.reportOf("direction") ? "climb, by your choice" : "conventional unless you say otherwise"
             }
+            yours="direction"
           >
-            <Figure of={quantity("power", cut.power)} />
+            {own.reportOf("direction") ? "with the feed" : "against the feed"}
           </Fact>
-          <Fact
-            of={operation}
-            name="bending"
-            label="force, bending"
-            more={
-              <>
-                bends <Figure of={mm(cut.bending)} decimals={unit === "mm" ? 3 : 4} />, cutter and machine
-              </>
-            }
-          >
-            <Figure of={quantity("force", cut.force.peak)} />
-          </Fact>
-        </>
-      )}
-      <TimeTaken setup={setup} operation={operation} />
-      {operation.by !== "face" && <ZeroKnown setup={setup} of={operation} />}
-      {set && (
-        <Box borderTopWidth="1.5px" borderColor="ink" pt="5px" pb="8px">
-          <chakra.div fontSize="13px" color="quiet">
-            by hand
-          </chakra.div>
-          <Pace seconds={set.pace} />
-        </Box>
-      )}
+        )}
+        {cut && (
+          <>
+            <Fact
+              {...fact}
+              name="power"
+              label="power at the cutter"
+              more={
+                <>
+                  of <Figure of={quantity("power", cut.spindlePower)} /> at the spindle
+                </>
+              }
+            >
+              <Figure of={quantity("power", cut.power)} />
+            </Fact>
+            <Fact
+              {...fact}
+              name="bending"
+              label="force, bending"
+              more={
+                <>
+                  bends <Figure of={mm(cut.bending)} decimals={unit === "mm" ? 3 : 4} />, cutter and machine
+                </>
+              }
+            >
+              <Figure of={quantity("force", cut.force.peak)} />
+            </Fact>
+          </>
+        )}
+        <TimeTaken setup={setup} operation={operation} />
+        {operation.by !== "face" && <ZeroKnown setup={setup} of={operation} />}
+        {set && (
+          <Box borderTopWidth="1.5px" borderColor="ink" pt="5px" pb="8px">
+            <chakra.div fontSize="13px" color="quiet">
+              by hand
+            </chakra.div>
+            <Pace seconds={set.pace} />
+          </Box>
+        )}
+      </Box>
+      {settableKinds
+        .flatMap((what) => own.reportOf(what) ?? [])
+        .map((report) => (
+          <OverrideNotice
+            key={report.override.id}
+            report={report}
+            onUndo={() => own.takeBack(report.override.what)}
+          />
+        ))}
       {material && operation.by !== "hand" && (
-        <chakra.p gridColumn="1 / -1" fontSize="14px" py="6px">
+        <chakra.p fontSize="14px" py="6px">
           <Words of={fluidWords(material, cutForFluid(operation))} />
         </chakra.p>
       )}
-    </Box>
+    </>
   );
 }
 
-/** One figure; set by the person it says so and can be undone. */
+/** One figure; set by the person it says so. */
 function Fact({
   of,
   name,
@@ -118,38 +171,55 @@ function Fact({
   children,
   more,
   yours,
+  entryOf,
+  opened,
+  onOpen,
 }: {
   of: Operation;
-  name: CutFigure | FeatureFigure;
+  /** Which working it has; null for none. */
+  name: CutFigure | FeatureFigure | null;
   label: string;
   children: ReactNode;
   more?: ReactNode;
-  yours?: "speed" | "feed" | "depth";
-}) {
+  /** What a press sets. */
+  yours?: Settable;
+  entryOf?: (what: Settable) => OwnEntry | null;
+} & Partial<Opening>) {
   const own = useOverrides(of.key);
-  const set = yours !== undefined && Boolean(of.cut?.own[yours]);
+  const mine = yours !== undefined && own.reportOf(yours)?.state === "applied";
+  const entry = yours ? entryOf?.(yours) : null;
+  const open = entry != null && opened === yours;
+  const working = name === null ? null : cutKey(of.key, name);
   return (
-    <Box borderTopWidth="1.5px" borderColor={set ? "accent" : "ink"} pt="5px" pb="8px">
+    <Box
+      borderTopWidth="1.5px"
+      borderColor={mine ? "accent" : "ink"}
+      pt="5px"
+      pb="8px"
+      gridColumn={open ? "1 / -1" : undefined}
+    >
       <chakra.div fontSize="13px" color="quiet" display="flex" gap="6px" alignItems="baseline">
         {label}
-        {set && (
-          <>
-            <chakra.b color="accent">◆ yours</chakra.b>
-            <chakra.button
-              type="button"
-              onClick={() => own.takeBack(yours)}
-              color="accent"
-              textDecoration="underline"
-              cursor="pointer"
-              aria-label={`Undo your ${name}`}
-            >
-              undo
-            </chakra.button>
-          </>
-        )}
+        {mine && <chakra.b color="accent">◆ yours</chakra.b>}
       </chakra.div>
       <chakra.div fontSize="22px" fontWeight="700">
-        <Worked at={cutKey(of.key, name)}>{children}</Worked>
+        {entry && yours ? (
+          <OwnFigure
+            at={of.key}
+            what={yours}
+            name={nameOf[yours]}
+            entry={entry}
+            working={working}
+            open={open}
+            onOpen={(to) => onOpen?.(to ? yours : null)}
+          >
+            {children}
+          </OwnFigure>
+        ) : working ? (
+          <Worked at={working}>{children}</Worked>
+        ) : (
+          children
+        )}
       </chakra.div>
       <chakra.div fontSize="13px" color="quiet">
         {more}

@@ -1,4 +1,4 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { faceView } from "../../../core/figure/index.ts";
 import { cutKey } from "../../../core/plan/index.ts";
@@ -40,12 +40,6 @@ export function CutStrokes({
   return operation.by === "face" ? null : <FeatureStrokes setup={setup} operation={operation} told={moves} />;
 }
 
-const sideBySide = {
-  display: "grid",
-  gridTemplateColumns: { base: "minmax(0, 1fr)", md: "minmax(0, 1.3fr) minmax(0, 1fr)" },
-  gap: "0 24px",
-} as const;
-
 function FaceStrokes({ setup, told }: { setup: FaceSetup; told: boolean }) {
   const { job, plan } = useJob();
   const { machine, vise } = useEquipment();
@@ -56,16 +50,12 @@ function FaceStrokes({ setup, told }: { setup: FaceSetup; told: boolean }) {
     <>
       {!told && strokes.length > 0 && vise && (
         <Section title="Lanes, seen from above">
-          <Box {...sideBySide}>
-            <Box>
-              <FigureView
-                figure={faceView(setup, strokes, vise)}
-                maxHeight="330px"
-                saveAs={`${fileName(job.name)}-${op.key.replace("/", "-")}`}
-              />
-            </Box>
-            {machine && <Lanes of={op.sweep} machine={machine} />}
-          </Box>
+          <FigureView
+            figure={faceView(setup, strokes, vise)}
+            maxHeight="330px"
+            saveAs={`${fileName(job.name)}-${op.key.replace("/", "-")}`}
+          />
+          {machine && <Lanes of={op.sweep} machine={machine} />}
         </Section>
       )}
       {told && (

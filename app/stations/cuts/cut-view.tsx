@@ -1,35 +1,31 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef } from "react";
+import { useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 import type { CutComparison } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
-import {
-  conditionsOf,
-  cutterOf,
-  isFaceSetup,
-  type Operation,
-  type Setup,
-} from "../../../core/route/index.ts";
-import { settingsNear } from "../../../core/shop/index.ts";
+import { cutterOf, minutesOfOperation, type Operation, type Setup } from "../../../core/route/index.ts";
+import { cuttingDiameter } from "../../../core/shop/index.ts";
+import { words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { yoursPath } from "../../instruments/job-paths.ts";
+import { cutPath } from "../../instruments/job-paths.ts";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
+import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section, StationTitle } from "../../instruments/section.tsx";
 import { useStationView } from "../../instruments/station-views.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
 import { useAnswer } from "../../instruments/use-answer.ts";
-import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { LimitsChart, LimitShares, SpeedsChart } from "./cut-charts.tsx";
 import { CutFigures } from "./cut-figures.tsx";
 import { CutStrokes } from "./cut-strokes.tsx";
 import { CutterRanking } from "./cutter-ranking.tsx";
-import { goesRound } from "./goes-round.ts";
-import { OwnConditions } from "./own-conditions.tsx";
+import { nameOf, type Settable, useOwnEntry } from "./own-entry.ts";
+import { OwnEntryForm } from "./own-figure.tsx";
 import { Ways } from "./ways.tsx";
 
 /** One operation: with what, how fast, how deep, where the cutter goes; what limits it; what else could be done. */
@@ -37,14 +33,18 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const { job, plan, shop, compare, unit } = useJob();
   const view = useStationView("cuts");
   const comparison = useAnswer(operation.key, plan, compare);
-  const own = useOverrides(operation.key);
   const navigate = useNavigate();
+  const { state } = useLocation() as { state: { own?: boolean } | null };
+  const [opened, setOpened] = useState<Settable | null>(state?.own ? "depth" : null);
   const [single] = useSingleKeys();
   useKeyboard(
     {
       o: [
         "own depth per pass",
-        () => void navigate(yoursPath(job.id, operation.key), { state: { own: true } }),
+        () => {
+          setOpened("depth");
+          if (view !== "") void navigate(cutPath(job.id, operation.key));
+        },
       ],
     },
     { single: single === "on", onInstrument: () => undefined },
@@ -52,20 +52,43 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const { cut, task } = operation;
   const face = operation.by === "face";
   const cutter = shop.cutters.find((c) => c.id === cutterOf(operation));
+  const entryOf = useOwnEntry(operation, comparison);
+  const cutterEntry = entryOf("cutter");
+  const tool = (name: string | undefined) =>
+    cutterEntry ? (
+      <Worked at={null} title="Press to take another cutter" onPress={() => setOpened("cutter")}>
+        {name}
+      </Worked>
+    ) : (
+      name
+    );
   const title = (
-    <StationTitle
-      above={`Cut of ${setupPlace(setup, plan)} · ${face ? `${operation.face} face${operation.sized ? "" : ", to clean up"}` : `the ${setup.at.up} up`}`}
-    >
-      {face ? (
-        <>
-          {cutter?.name}, <Figure of={mm(operation.from)} /> to <Figure of={mm(operation.to)} />
-        </>
-      ) : (
-        <>
-          <Words of={operation.title} />, {operation.toolName}
-        </>
+    <>
+      <StationTitle
+        above={`Cut of ${setupPlace(setup, plan)} · ${face ? `${operation.face} face${operation.sized ? "" : ", to clean up"}` : `the ${setup.at.up} up`}`}
+      >
+        {face ? (
+          <>
+            {tool(cutter?.name)}, <Figure of={mm(operation.from)} /> to <Figure of={mm(operation.to)} />
+          </>
+        ) : (
+          <>
+            <Words of={operation.title} />, {tool(operation.toolName)}
+          </>
+        )}
+      </StationTitle>
+      {cutterEntry && opened === "cutter" && (
+        <Box mb="8px">
+          <OwnEntryForm
+            at={operation.key}
+            what="cutter"
+            name={nameOf.cutter}
+            entry={cutterEntry}
+            onClose={() => setOpened(null)}
+          />
+        </Box>
       )}
-    </StationTitle>
+    </>
   );
   if (view === "moves")
     return (
@@ -105,35 +128,37 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
         )}
       </>
     );
-  if (view === "yours")
+  if (view === "cutters")
     return (
       <>
         {title}
-        <YourConditions operation={operation} comparison={comparison} />
-        {isFaceSetup(setup) && face ? (
-          <Section title="Cutters in the shop for this cut">
-            {comparison ? (
-              <CutterRanking
-                comparison={comparison}
-                chosen={operation.cut.cutter}
-                onChoose={(id) => own.set([["cutter", id]], "")}
-              />
-            ) : (
-              <Waiting height={160} />
-            )}
-          </Section>
-        ) : (
-          !face && <Ways operation={operation} />
-        )}
+        <Cutters operation={operation} comparison={comparison} />
+        {!face && <Ways operation={operation} />}
       </>
     );
   return (
     <>
       {title}
       <WhySo operation={operation} />
-      <CutFigures setup={setup} operation={operation} />
-      <Warnings of={face ? operation.cut.warnings : operation.warnings} />
-      <CutStrokes setup={setup} operation={operation} moves={false} />
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.15fr) minmax(0, 1fr)" }}
+        gap="0 28px"
+      >
+        <Box order={{ base: 0, md: 1 }}>
+          <CutStrokes setup={setup} operation={operation} moves={false} />
+        </Box>
+        <Box>
+          <CutFigures
+            setup={setup}
+            operation={operation}
+            comparison={comparison}
+            opened={opened}
+            onOpen={setOpened}
+          />
+          <Warnings of={face ? operation.cut.warnings : operation.warnings} />
+        </Box>
+      </Box>
     </>
   );
 }
@@ -166,42 +191,49 @@ function WhySo({ operation }: { operation: Operation }) {
   );
 }
 
-/** Cutter, speed, feed, depth and direction as the person wants them; nothing where it is done by hand. */
-function YourConditions({
-  operation,
-  comparison,
-}: {
-  operation: Operation;
-  comparison: CutComparison | null;
-}) {
-  const { shop } = useJob();
-  const { machine } = useEquipment();
-  const depthField = useRef<HTMLInputElement>(null);
-  const { state } = useLocation() as { state: { own?: boolean } | null };
-  useEffect(() => {
-    if (state?.own) depthField.current?.focus();
-  }, [state]);
-  const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
-  const { task, key } = operation;
-  const set = conditionsOf(operation);
+/** The cutters of the shop for this cut, best first. */
+function Cutters({ operation, comparison }: { operation: Operation; comparison: CutComparison | null }) {
+  const own = useOverrides(operation.key);
   const cutter = cutterOf(operation);
-  if (!set || !cutter || !machine) return null;
-  const others =
-    operation.by === "face"
-      ? (comparison?.ranking ?? []).flatMap((r) =>
-          r.minutes === null || r.cutter === cutter ? [] : [[r.cutter, nameOf(r.cutter)] as const],
-        )
-      : operation.others.map((o) => [o.cutter, `${nameOf(o.cutter)}, ${o.minutes.toFixed(1)} min`] as const);
+  if (!cutter) return <Notice severity="note">No cutter of the shop is asked for here.</Notice>;
+  const ranking =
+    operation.by === "face" ? (comparison?.ranking ?? null) : rankedForFeature(operation, cutter);
+  const set = own.reportOf("cutter");
   return (
-    <Section title="Yours: cutter, speed, feed, depth">
-      <OwnConditions
-        at={key}
-        now={{ cutter, rpm: set.rpm, setting: set.setting }}
-        cutters={[[cutter, nameOf(cutter)], ...others]}
-        speeds={comparison?.speeds ?? settingsNear(machine, set.rpm)}
-        asked={{ depth: task !== null, direction: task !== null && goesRound(task.kind) }}
-        depthField={depthField}
-      />
+    <Section title="Cutters in the shop for this cut">
+      {set && <OverrideNotice report={set} onUndo={() => own.takeBack("cutter")} />}
+      {ranking ? (
+        <CutterRanking ranking={ranking} chosen={cutter} onChoose={(id) => own.set([["cutter", id]], "")} />
+      ) : (
+        <Waiting height={160} />
+      )}
+      {operation.task && <StickingOut id={cutter} />}
     </Section>
+  );
+}
+
+/** What was tried for a feature: its own cutter first, then what else would go in. */
+const rankedForFeature = (
+  operation: Exclude<Operation, { by: "face" }>,
+  cutter: string,
+): CutComparison["ranking"] => [
+  {
+    cutter,
+    minutes: minutesOfOperation(operation),
+    depth: operation.cut?.depth ?? null,
+    why: operation.why,
+  },
+  ...operation.others.map((o) => ({ ...o, depth: null, why: words("") })),
+];
+
+function StickingOut({ id }: { id: string }) {
+  const { shop } = useJob();
+  const cutter = shop.cutters.find((c) => c.id === id);
+  if (!cutter) return null;
+  return (
+    <chakra.p fontSize="13px" color="quiet" mt="6px">
+      Out of its holder <Figure of={mm(cutter.stickout)} />,{" "}
+      {(cutter.stickout / cuttingDiameter(cutter)).toFixed(1)} × its diameter.
+    </chakra.p>
   );
 }

@@ -12,19 +12,19 @@ const shownFirst = 5;
 
 /** The owned cutters for a cut, best first, with what they would take; then those that cannot, with the reason. */
 export function CutterRanking({
-  comparison,
+  ranking,
   chosen,
   onChoose,
 }: {
-  comparison: CutComparison;
+  ranking: CutComparison["ranking"];
   chosen: string;
   onChoose: (id: string) => void;
 }) {
   const { shop } = useJob();
   const [showAll, setShowAll] = useState(false);
-  const able = comparison.ranking.filter((r) => r.minutes !== null);
+  const able = ranking.filter((r) => r.minutes !== null);
   const can = able.filter((r, i) => showAll || i < shownFirst || r.cutter === chosen);
-  const cannot = comparison.ranking.filter((r) => r.minutes === null);
+  const cannot = ranking.filter((r) => r.minutes === null);
   const best = able[0]?.minutes ?? 0;
   const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   return (
@@ -38,9 +38,7 @@ export function CutterRanking({
                 {nameOf(r.cutter)}
               </chakra.span>
             </th>
-            <td>
-              <Figure of={mm(r.depth ?? 0)} />
-            </td>
+            <td>{r.depth !== null && <Figure of={mm(r.depth)} />}</td>
             <chakra.td whiteSpace="nowrap">
               <Figure of={quantity("time", r.minutes ?? 0)} />
               {Math.abs((r.minutes ?? 0) - best) > 0.05 && (
@@ -73,7 +71,7 @@ export function CutterRanking({
           <Button look="quiet" aria-expanded={showAll} onClick={() => setShowAll(!showAll)}>
             {showAll
               ? "Show the best only"
-              : `Show the ${able.length - can.length} slower ones, and why ${cannot.length} cannot do it`}
+              : `Show the ${able.length - can.length} slower ones${cannot.length > 0 ? `, and why ${cannot.length} cannot do it` : ""}`}
           </Button>
           {showAll && (
             <Box as="ul" listStyleType="none" fontSize="13.5px">

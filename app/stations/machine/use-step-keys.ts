@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
-import { yoursPath } from "../../instruments/job-paths.ts";
+import { cutPath } from "../../instruments/job-paths.ts";
 import { useKeyboard } from "../../instruments/keyboard.ts";
 import { useSingleKeys } from "../../instruments/local-setting.ts";
 import type { useWalk } from "./use-walk.ts";
@@ -25,7 +25,7 @@ export function useStepKeys(step: Step, walk: ReturnType<typeof useWalk>, act: (
       k: ["next, previous step", () => walk.move(-1)],
       " ": ["tick the next point, or cut done", act],
       m: ["take a reading", () => setExtraPad(true)],
-      o: ["own depth per pass", () => void navigate(yoursPath(job.id, step.op), { state: { own: true } })],
+      o: ["own depth per pass", () => void navigate(cutPath(job.id, step.op), { state: { own: true } })],
       Escape: [
         "close what is open",
         () => {

@@ -8,8 +8,9 @@ test("a first shop: starter sets, a cutter changed, refused, copied, retired, an
   strictPage: page,
 }) => {
   await page.goto("/shop");
-  await page.getByRole("button", { name: "Add the knee mill" }).click();
-  await page.getByRole("button", { name: "Add the metric drawer" }).click();
+  await page.getByText("Knee mill", { exact: true }).click();
+  await page.getByText("Readout on all three", { exact: true }).click();
+  await page.getByRole("button", { name: "Make this my shop" }).click();
   await page.getByRole("link", { name: /^Cutters/ }).click();
   await page.getByLabel("Search").fill("roughing");
   await page.getByRole("link", { name: "16 roughing end mill" }).click();

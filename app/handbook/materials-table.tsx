@@ -5,14 +5,16 @@ import { type MarkedMaterial, materialById, type Range, wordsFor } from "../../c
 import { quantity, showParts } from "../../core/quantity/index.ts";
 import { newId } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
+import { DataTable, type Sorted } from "../instruments/data-table.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
-import { StationTitle, Table } from "../instruments/section.tsx";
+import { StationTitle } from "../instruments/section.tsx";
 import { HandbookFrame } from "./handbook-frame.tsx";
 import { materialPath } from "./material-path.ts";
 
 const columns = ["hss", "cobalt", "carbide", "coatedCarbide"] as const;
+const heads: Partial<Record<(typeof columns)[number], string>> = { hss: "HSS", cobalt: "cobalt, coated HSS" };
 
 /** Workshop materials with speed ranges per tool material, force values, behavior and source. */
 export function MaterialsTable({ materials }: { materials: MarkedMaterial[] }) {
@@ -20,8 +22,7 @@ export function MaterialsTable({ materials }: { materials: MarkedMaterial[] }) {
   const [search, setSearch] = useState("");
   const fetcher = useFetcher();
   const navigate = useNavigate();
-  const wanted = search.trim().toLowerCase();
-  const shown = materials.filter((m) => `${m.name} ${m.group} ${m.behavior}`.toLowerCase().includes(wanted));
+  const [sorted, setSorted] = useState<Sorted>(null);
   const speed = ([low, high]: Range) => {
     const a = showParts(quantity("cuttingSpeed", low), unit, 0);
     const b = showParts(quantity("cuttingSpeed", high), unit, 0);
@@ -55,54 +56,68 @@ export function MaterialsTable({ materials }: { materials: MarkedMaterial[] }) {
         />
         <Button onClick={() => void add()}>Add a material</Button>
       </Box>
-      {shown.length === 0 ? (
-        <Notice severity="note">
-          No material here has "{search}" in its name or behavior. Try a shorter word.
-        </Notice>
-      ) : (
-        <Table
-          label="Materials"
-          head={[
-            "material",
-            "HSS",
-            "cobalt, coated HSS",
-            ...columns.slice(2).map((t) => wordsFor.toolMaterial[t]),
-            "kc1.1, mc",
-            "fluid",
-            "how it behaves",
-          ]}
-        >
-          {shown.map((m) => (
-            <tr key={m.id} id={m.id}>
-              <th scope="row">
-                <Link to={materialPath(m)} style={{ textDecoration: "underline" }}>
-                  <chakra.span color="ink" fontSize="14.5px">
-                    {m.name}
-                  </chakra.span>
-                </Link>
-                {m.own && (
-                  <chakra.span color="accent" display="block" fontSize="12.5px">
-                    ◆ {m.own === "added" ? "added by you" : "changed by you"}
-                  </chakra.span>
-                )}
-              </th>
-              {columns.map((t) => (
-                <chakra.td key={t} whiteSpace="nowrap">
-                  {speed(m.speeds[t])}
-                </chakra.td>
-              ))}
-              <chakra.td whiteSpace="nowrap">
-                {m.kc11}, {m.mc}
-              </chakra.td>
-              <td>{m.fluid}</td>
-              <td>
+      <DataTable
+        label="Materials"
+        rows={materials}
+        keyOf={(m) => m.id}
+        search={search}
+        holds={(m, wanted) => `${m.name} ${m.group} ${m.behavior}`.toLowerCase().includes(wanted)}
+        sorted={sorted}
+        onSort={setSorted}
+        none={
+          <Notice severity="note">
+            No material here has "{search}" in its name or behavior. Try a shorter word.
+          </Notice>
+        }
+        maxH="calc(100vh - 270px)"
+        columns={[
+          { id: "name", head: "material", value: (m) => m.name, cell: (m) => <MaterialName of={m} /> },
+          ...columns.map((t) => ({
+            id: t,
+            head: heads[t] ?? wordsFor.toolMaterial[t],
+            value: (m: MarkedMaterial) => m.speeds[t][0],
+            cell: (m: MarkedMaterial) => speed(m.speeds[t]),
+            figure: true,
+          })),
+          {
+            id: "kc11",
+            head: "kc1.1, mc",
+            value: (m) => m.kc11,
+            cell: (m) => `${m.kc11}, ${m.mc}`,
+            figure: true,
+          },
+          { id: "fluid", head: "fluid", value: (m) => m.fluid },
+          {
+            id: "behavior",
+            head: "how it behaves",
+            value: (m) => m.behavior,
+            cell: (m) => (
+              <>
                 {m.behavior} {m.workHardens && <b>Work-hardens.</b>}{" "}
                 {m.caution && <chakra.b color="warn">▲ {m.caution}</chakra.b>}
-              </td>
-            </tr>
-          ))}
-        </Table>
-      )}
+              </>
+            ),
+          },
+        ]}
+      />
     </HandbookFrame>
+  );
+}
+
+/** A material by its name, marked where it is the person's own. */
+function MaterialName({ of: m }: { of: MarkedMaterial }) {
+  return (
+    <>
+      <Link to={materialPath(m)} style={{ textDecoration: "underline" }}>
+        <chakra.span color="ink" fontSize="14.5px">
+          {m.name}
+        </chakra.span>
+      </Link>
+      {m.own && (
+        <chakra.span color="accent" display="block" fontSize="12.5px">
+          ◆ {m.own === "added" ? "added by you" : "changed by you"}
+        </chakra.span>
+      )}
+    </>
   );
 }

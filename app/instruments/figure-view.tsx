@@ -58,6 +58,8 @@ const dashOf = (ink: Ink, stroke: number): string | undefined =>
 interface FigureViewProps {
   figure: Figure;
   maxHeight?: string;
+  /** Drawn at so many pixels a mm, not as wide as there is room. */
+  perMm?: number;
   /** Name of the file it can be saved as. */
   saveAs?: string;
   /** Laid over the drawing itself, such as entry fields at its dimensions. */
@@ -74,6 +76,7 @@ interface FigureViewProps {
 export function FigureView({
   figure,
   maxHeight,
+  perMm,
   saveAs,
   over,
   lit,
@@ -86,15 +89,16 @@ export function FigureView({
   const inks = [...new Set(figure.shapes.map((s) => (s.kind === "dimension" ? "dimension" : s.ink)))].filter(
     (ink) => fills[ink] && fills[ink].pattern !== "none",
   );
-  const scale = figure.width / 100;
-  const stroke = figure.width * 0.002;
+  const scale = perMm === undefined ? figure.width / 100 : 1.6 / perMm;
+  const stroke = perMm === undefined ? figure.width * 0.002 : 0.7 / perMm;
   const svg = (
     <chakra.svg
       ref={drawn}
       role="img"
       aria-label={figure.title}
       viewBox={`0 0 ${figure.width} ${figure.height}`}
-      width="100%"
+      width={perMm === undefined ? "100%" : `${figure.width * perMm}px`}
+      flexShrink={0}
       maxHeight={maxHeight ?? "none"}
       display="block"
       onPointerMove={onPoint && ((event) => onPoint(featureAt(event.target)))}

@@ -33,13 +33,20 @@ export function Table({
   children,
   label,
   maxH,
+  figures = none,
+  sorted = null,
 }: {
   head: ReactNode[];
   children: ReactNode;
   label: string;
   /** A long one scrolls by itself on screen; printed it is whole. */
   maxH?: string;
+  /** Columns of numbers, counted from 0: aligned at the right, so that points stand below each other. */
+  figures?: readonly number[];
+  /** The column it is sorted by. */
+  sorted?: { column: number; down: boolean } | null;
 }) {
+  const atThePoint = figures.map((i) => `& tr > :nth-child(${i + 1})`).join(", ");
   return (
     <ChakraTable.ScrollArea
       whiteSpace="normal"
@@ -49,15 +56,21 @@ export function Table({
       role="region"
       aria-label={label}
     >
-      <ChakraTable.Root>
+      <ChakraTable.Root
+        css={atThePoint ? { [atThePoint]: { textAlign: "right", whiteSpace: "nowrap" } } : {}}
+      >
         {head.some((cell) => cell !== "") && (
-          <ChakraTable.Header>
+          <ChakraTable.Header {...(maxH ? { position: "sticky", top: "0", bg: "ground", zIndex: "1" } : {})}>
             <tr>
               {head.map((cell, i) =>
                 cell === "" ? (
                   <td key={i} />
                 ) : (
-                  <th key={i} scope="col">
+                  <th
+                    key={i}
+                    scope="col"
+                    aria-sort={sorted?.column === i ? (sorted.down ? "descending" : "ascending") : undefined}
+                  >
                     {cell}
                   </th>
                 ),
@@ -70,6 +83,8 @@ export function Table({
     </ChakraTable.ScrollArea>
   );
 }
+
+const none: readonly number[] = [];
 
 /** Once a cut was made, every change is logged with a reason. */
 export function ReasonLine({ reason, onReason }: { reason: string; onReason: (reason: string) => void }) {

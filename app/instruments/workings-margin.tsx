@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { decimalsIn, type LengthUnit, showQuantity } from "../../core/quantity/index.ts";
+import { decimalsIn, type LengthUnit, showQuantity, showWorked } from "../../core/quantity/index.ts";
 import { formulaText, phraseText, type Working } from "../../core/working/index.ts";
 import { Link } from "react-router";
 import { useUnit } from "./local-setting.ts";
@@ -25,14 +25,14 @@ export function WorkingSheet({ working, unit: given }: { working: Working | null
           <Box display="flex" justifyContent="space-between" gap="10px" alignItems="baseline">
             <span>{phraseText(line.what, unit)}</span>
             <chakra.span fontWeight={line.sum ? 700 : 500} whiteSpace="nowrap">
-              {showQuantity(line.result, unit, decimalsIn(line.result, unit, line.decimals))}
+              {showWorked(line.result, unit, decimalsIn(line.result, unit, line.decimals))}
             </chakra.span>
           </Box>
           {line.formula && (
             <chakra.div fontSize="12.5px" color="quiet">
               {formulaText(line.formula, unit)}
               {line.terms.length > 0 &&
-                `; ${line.terms.map(([symbol, value]) => `${symbol} ${showQuantity(value, unit)}`).join(", ")}`}
+                `; ${line.terms.map(([symbol, value]) => `${symbol} ${showWorked(value, unit)}`).join(", ")}`}
             </chakra.div>
           )}
           {(line.source ?? line.see) && (

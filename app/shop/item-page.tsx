@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId, useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { outlineOf } from "../../core/figure/index.ts";
 import { materialsWith, noOwnValues } from "../../core/handbook/index.ts";
 import { type LengthUnit, mm, showParts, showQuantity } from "../../core/quantity/index.ts";
 import {
@@ -23,6 +24,7 @@ import { Button } from "../instruments/button.tsx";
 import { EntryAngle } from "../instruments/entry-angle.tsx";
 import { Input, Labeled, Select, TextArea } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
+import { FigureView } from "../instruments/figure-view.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
@@ -97,6 +99,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
     if (read.ok) keep(withField(draft, field.key, read.value), left);
   };
   const groups = [...new Set(fields.map((f) => f.group))];
+  const outline = outlineOf(list, draft, mine);
   return (
     <>
       <StationTitle
@@ -108,6 +111,11 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
       >
         {item.name}
       </StationTitle>
+      {outline && (
+        <Box my="6px">
+          <FigureView figure={outline} perMm={Math.min(4, 420 / outline.width, 120 / outline.height)} />
+        </Box>
+      )}
       {item.retired && (
         <Notice severity="note">
           Retired: left out of all plans.{" "}
@@ -170,7 +178,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
                 />
               ))}
           </Box>
-          {list === "cutters" && group === "Inserts" && <EntryAngle />}
+          {group === "Inserts" && entersAtAngle(draft) && <EntryAngle />}
         </Box>
       ))}
       <Box
@@ -204,6 +212,10 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
     </>
   );
 }
+
+/** Whether its entering angle is anything but the square shoulder of an end mill: then it is drawn. */
+const entersAtAngle = (item: ShopItem): boolean =>
+  "enteringAngle" in item && (item.enteringAngle !== 90 || item.inserts !== "none");
 
 function problemOf(
   read: Outcome<unknown> | undefined,

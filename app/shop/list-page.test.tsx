@@ -62,3 +62,17 @@ test("a new one is kept as blank, against nothing", () => {
   fireEvent.click(screen.getByRole("button", { name: "Add a cutter" }));
   expect(saved).toMatchObject([["cutters", saved[0]![1], null, { id: saved[0]![1] }]]);
 });
+
+test("a press of a head sorts by size, a second one turns it round; what is not known stays last", async () => {
+  const wide = demoShop.cutters.map((c) => c.diameter);
+  const sizes = () =>
+    [...document.querySelectorAll("tbody tr")].map((row) =>
+      parseFloat(row.querySelectorAll("td")[2]!.textContent),
+    );
+  open(demoShop);
+  fireEvent.click(screen.getByRole("button", { name: "Sort by diameter" }));
+  await waitFor(() => expect(sizes()).toEqual([...wide].sort((a, b) => a - b)));
+  expect(document.querySelector("th[aria-sort]")?.getAttribute("aria-sort")).toBe("ascending");
+  fireEvent.click(screen.getByRole("button", { name: "Sort by diameter" }));
+  await waitFor(() => expect(sizes()[0]).toBe(Math.max(...wide)));
+});

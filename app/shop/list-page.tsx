@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
+import { outlineOf } from "../../core/figure/index.ts";
 import { readShopCsv, type ReadCsv, writeShopCsv } from "../../core/exchange/index.ts";
 import { mm, showQuantity } from "../../core/quantity/index.ts";
 import {
@@ -17,13 +18,15 @@ import {
 import type { Phrase } from "../../core/working/index.ts";
 import { newId } from "../../store/index.ts";
 import { sayDone } from "../instruments/done.ts";
+import { DataTable } from "../instruments/data-table.tsx";
 import { Button } from "../instruments/button.tsx";
 import { download } from "../instruments/download.ts";
 import { FileChoice } from "../instruments/file-choice.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useUnit } from "../instruments/local-setting.ts";
 import { Notice } from "../instruments/notice.tsx";
-import { StationTitle, Table } from "../instruments/section.tsx";
+import { FigureView } from "../instruments/figure-view.tsx";
+import { StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
 import { useShop } from "./use-shop.ts";
 
@@ -57,22 +60,26 @@ export function ListPage({ list }: { list: ShopList }) {
   const sortKey = params.get("sort") ?? "";
   const down = params.get("down") === "1";
   const withRetired = params.get("retired") === "1";
-  const put = (key: string, value: string) =>
+  const put = (values: { [key: string]: string }) =>
     setParams(
       (now) => {
-        if (value) now.set(key, value);
-        else now.delete(key);
+        for (const [key, value] of Object.entries(values))
+          if (value) now.set(key, value);
+          else now.delete(key);
         return now;
       },
       { replace: true },
     );
   const items = mine[list] as ShopItem[];
-  const wanted = search.trim().toLowerCase();
-  const found = items
-    .filter((item) => withRetired || !item.retired)
-    .filter((item) => fields.some((f) => shown(item, f).toLowerCase().includes(wanted)));
-  const field = fields.find((f) => f.key === sortKey);
-  const sorted = field ? [...found].sort((a, b) => compare(a, b, field) * (down ? -1 : 1)) : found;
+  const drawn = items.filter((item) => withRetired || !item.retired);
+  const columns = fields.map((field, i) => ({
+    id: field.key,
+    head: field.label,
+    value: (item: ShopItem) => sortValue(item, field),
+    figure: isFigure(field),
+    cell: (item: ShopItem) =>
+      i === 0 ? <NameCell list={list} item={item} name={shown(item, field)} /> : shown(item, field),
+  }));
   const retired = items.filter((i) => i.retired).length;
   const add = (item: ShopItem) => {
     save(list, item.id, null, item);
@@ -86,7 +93,7 @@ export function ListPage({ list }: { list: ShopList }) {
           label="Search"
           type="search"
           value={search}
-          onChange={(e) => put("find", e.target.value)}
+          onChange={(e) => put({ find: e.target.value })}
           width="220px"
         />
         <Button look="strong" onClick={() => add(blankItem(list, newId()))}>
@@ -102,7 +109,7 @@ export function ListPage({ list }: { list: ShopList }) {
           <Button
             look="quiet"
             aria-pressed={withRetired}
-            onClick={() => put("retired", withRetired ? "" : "1")}
+            onClick={() => put({ retired: withRetired ? "" : "1" })}
           >
             {withRetired ? "Hide" : "Show"} {retired} retired
           </Button>
@@ -116,74 +123,64 @@ export function ListPage({ list }: { list: ShopList }) {
           </Link>
           .
         </Notice>
-      ) : sorted.length === 0 ? (
-        <Notice severity="note">Nothing here matches "{search}". Try a shorter word.</Notice>
       ) : (
-        <Table
+        <DataTable
           label={words.many}
-          head={[
-            ...fields.map((f) => (
-              <chakra.button
-                key={f.key}
-                type="button"
-                fontWeight="600"
-                color="quiet"
-                cursor="pointer"
-                minH="28px"
-                aria-label={`Sort by ${f.label}`}
-                onClick={() => {
-                  put("sort", f.key);
-                  put("down", sortKey === f.key && !down ? "1" : "");
-                }}
-              >
-                {f.label} {sortKey === f.key ? (down ? "▾" : "▴") : ""}
-              </chakra.button>
-            )),
-            "",
-          ]}
-        >
-          {sorted.map((item) => (
-            <Row
-              key={item.id}
+          rows={drawn}
+          columns={columns}
+          keyOf={(item) => item.id}
+          search={search}
+          holds={(item, wanted) => fields.some((f) => shown(item, f).toLowerCase().includes(wanted))}
+          sorted={sortKey ? { by: sortKey, down } : null}
+          onSort={(to) => put({ sort: to?.by ?? "", down: to?.down ? "1" : "" })}
+          actions={(item) => (
+            <ItemActions
               list={list}
               item={item}
-              cells={fields.map((f) => shown(item, f))}
               onCopy={() => add({ ...item, id: newId(), name: `${item.name}, copy` })}
             />
-          ))}
-        </Table>
+          )}
+          none={<Notice severity="note">Nothing here matches "{search}". Try a shorter word.</Notice>}
+          maxH="calc(100vh - 220px)"
+          rowProps={(item) => ({ opacity: item.retired ? 0.75 : 1 })}
+        />
       )}
     </>
   );
 }
 
-function compare(a: ShopItem, b: ShopItem, field: ShopField): number {
-  const [x, y] = [valueOfField(a, field.key), valueOfField(b, field.key)];
-  return typeof x === "number" && typeof y === "number"
-    ? x - y
-    : String(x).localeCompare(String(y), undefined, { numeric: true });
+const isFigure = ({ kind }: ShopField) =>
+  kind === "length" || kind === "signed" || kind === "number" || kind === "whole";
+
+/** What an item is sorted by: a number as it is, a word as it is shown. */
+function sortValue(item: ShopItem, field: ShopField): string | number | null {
+  const value = valueOfField(item, field.key);
+  return typeof value === "number" || typeof value === "string"
+    ? value === ""
+      ? null
+      : value
+    : fieldText(item, field) || null;
 }
 
 const ItemLink = chakra(Link);
 
-function Row({
-  list,
-  item,
-  cells,
-  onCopy,
-}: {
-  list: ShopList;
-  item: ShopItem;
-  cells: string[];
-  onCopy: () => void;
-}) {
-  const { mine, save } = useShop();
-  const [first, ...rest] = cells;
+/** Pixels a mm: one scale a drawer, so that sizes compare. */
+const outlineScale: Partial<Record<ShopList, number>> = { holders: 0.3, vises: 0.3 };
+
+/** An item by its name, with what speaks against it. */
+function NameCell({ list, item, name }: { list: ShopList; item: ShopItem; name: string }) {
+  const { mine } = useShop();
   const cutter = list === "cutters" ? mine.cutters.find((c) => c.id === item.id) : undefined;
   const holder = cutter ? holderOf(cutter, mine) : null;
+  const outline = outlineOf(list, item, mine);
   return (
-    <chakra.tr opacity={item.retired ? 0.75 : 1}>
-      <th scope="row">
+    <Box display="flex" gap="10px" alignItems="center">
+      {outline && (
+        <Box width="96px" display="flex" justifyContent="flex-end" flexShrink={0} overflow="hidden">
+          <FigureView figure={outline} perMm={outlineScale[list] ?? 0.5} />
+        </Box>
+      )}
+      <Box>
         <ItemLink
           to={itemPath(list, item.id)}
           fontSize="14.5px"
@@ -192,7 +189,7 @@ function Row({
           display="inline-block"
           minH="28px"
         >
-          {first}
+          {name}
         </ItemLink>
         {item.retired && <chakra.span color="quiet"> retired</chakra.span>}
         {holder && !holder.ok && (
@@ -201,29 +198,30 @@ function Row({
             <Words of={holder.reason} />
           </chakra.div>
         )}
-      </th>
-      {rest.map((cell, i) => (
-        <chakra.td key={i} whiteSpace="nowrap">
-          {cell}
-        </chakra.td>
-      ))}
-      <chakra.td className="no-print" whiteSpace="nowrap" textAlign="right">
-        <Button look="quiet" onClick={onCopy} aria-label={`Copy ${item.name}`}>
-          copy
-        </Button>
-        <Button
-          look="quiet"
-          aria-label={`${item.retired ? "Bring back" : "Retire"} ${item.name}`}
-          onClick={() => {
-            const turned = { ...item, retired: !item.retired };
-            save(list, item.id, item, turned);
-            if (turned.retired) sayDone(`${item.name} retired.`, () => save(list, item.id, turned, item));
-          }}
-        >
-          {item.retired ? "bring back" : "retire"}
-        </Button>
-      </chakra.td>
-    </chakra.tr>
+      </Box>
+    </Box>
+  );
+}
+
+function ItemActions({ list, item, onCopy }: { list: ShopList; item: ShopItem; onCopy: () => void }) {
+  const { save } = useShop();
+  return (
+    <>
+      <Button look="quiet" onClick={onCopy} aria-label={`Copy ${item.name}`}>
+        copy
+      </Button>
+      <Button
+        look="quiet"
+        aria-label={`${item.retired ? "Bring back" : "Retire"} ${item.name}`}
+        onClick={() => {
+          const turned = { ...item, retired: !item.retired };
+          save(list, item.id, item, turned);
+          if (turned.retired) sayDone(`${item.name} retired.`, () => save(list, item.id, turned, item));
+        }}
+      >
+        {item.retired ? "bring back" : "retire"}
+      </Button>
+    </>
   );
 }
 

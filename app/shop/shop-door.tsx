@@ -3,6 +3,7 @@ import { type StarterSet, starterSets } from "../../core/shop/index.ts";
 import { Button } from "../instruments/button.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle } from "../instruments/section.tsx";
+import { FirstQuestions } from "./first-questions.tsx";
 import { useShop } from "./use-shop.ts";
 
 /** First look at the shop: sets to start from, and what is still missing to plan with one's own. */
@@ -21,7 +22,7 @@ export function ShopDoor() {
       {missing.length > 0 ? (
         <Notice severity="note">
           Still missing: {missing.map(([, name]) => name).join(", ")}. Until they are entered, plans use those
-          of the demo shop and say so. Start from a set, or add your own in a drawer.
+          of the demo shop and say so. Answer three questions, or add your own in a drawer.
         </Notice>
       ) : (
         <Notice severity="good">
@@ -29,8 +30,14 @@ export function ShopDoor() {
           so.
         </Notice>
       )}
-      <Sets title="A machine to start from" sets={starterSets.machines} list="machines" />
-      <Sets title="A drawer to start from" sets={starterSets.drawers} list="cutters" />
+      {missing.length > 0 ? (
+        <FirstQuestions />
+      ) : (
+        <>
+          <Sets title="Another machine to start from" sets={starterSets.machines} list="machines" />
+          <Sets title="Another drawer to start from" sets={starterSets.drawers} list="cutters" />
+        </>
+      )}
       <chakra.p mt="14px" color="quiet" maxW="640px">
         The values in a set are typical: correct them to yours. Backlash, run-out and the force your machine
         can take are worth an hour with an indicator.

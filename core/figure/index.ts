@@ -6,6 +6,7 @@ export * from "./jaw-section.ts";
 export * from "./path.ts";
 export * from "./reference-graph.ts";
 export * from "./section-view.ts";
+export * from "./shop-outlines.ts";
 export * from "./spindle-places.ts";
 export * from "./three-views.ts";
 export * from "./feature-section.ts";

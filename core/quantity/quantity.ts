@@ -142,8 +142,14 @@ export function showParts(
   const form = forms[q.kind][unit];
   if (q.kind === "time" && decimals === undefined && Math.round(q.value) >= 60)
     return { number: hoursOf(q.value), unit: "" };
-  return { number: showFixed(q.value * form.factor, decimals ?? form.decimals), unit: form.unit };
+  // From ten minutes on nobody says the tenths.
+  const usual = q.kind === "time" && Math.abs(q.value) >= 9.95 ? 0 : form.decimals;
+  return { number: showFixed(q.value * form.factor, decimals ?? usual), unit: form.unit };
 }
+
+/** A quantity as a line of a working shows it: minutes keep their tenths, so that the lines add up to the sum under them. */
+export const showWorked = (q: Quantity, unit: LengthUnit, decimals?: number): string =>
+  showQuantity(q, unit, decimals ?? (q.kind === "time" && Math.round(q.value) < 60 ? 1 : undefined));
 
 /** A quantity as text, dimension first, then the unit. */
 export function showQuantity(q: Quantity, unit: LengthUnit, decimals?: number): string {

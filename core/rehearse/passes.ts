@@ -5,7 +5,7 @@ import type { Report } from "./report.ts";
 import type { Vec } from "./solid.ts";
 import type { Strokes } from "./strokes.ts";
 import type { Told } from "./told.ts";
-import type { Tool } from "./tool.ts";
+import type { Tool } from "../shop/index.ts";
 
 /** A pass is told by its stop, where its lanes lie and where it travels; its ends are those of a hand that knows no more. */
 

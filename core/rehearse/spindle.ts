@@ -1,7 +1,6 @@
-import type { Cutter, Machine, Shop } from "../shop/index.ts";
+import { type Cutter, type Machine, type Shop, type Tool, toolOf } from "../shop/index.ts";
 import type { Report } from "./report.ts";
 import type { Told } from "./told.ts";
-import { type Tool, toolOf } from "./tool.ts";
 
 /** An edge finder at more than this flies off, rpm. */
 const fastestFinder = 1200;

@@ -1,13 +1,13 @@
 import type { Material } from "../handbook/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import type { Machine } from "../shop/index.ts";
+import type { Machine, Round, Tool } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
 import { bendOf, leastChipOf, loadOf, type Taken } from "./load.ts";
 import type { OnTheTable } from "./on-the-table.ts";
 import type { Report } from "./report.ts";
 import type { Region, Solid, Vec } from "./solid.ts";
 import type { Spindle } from "./spindle.ts";
-import { type Round, sweptBy, type Tool, wayInPlan } from "./tool.ts";
+import { sweptBy, wayInPlan } from "./swept.ts";
 import { joined, middleOf, type Removed, type Workpiece } from "./workpiece.ts";
 
 /** More than told by less than this is what touching and rounding leave, mm and share. */

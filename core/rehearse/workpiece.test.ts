@@ -1,7 +1,7 @@
 import * as fc from "fast-check";
 import { beforeAll, expect, test } from "vitest";
 import { openSolids, type SolidKit } from "./solid.ts";
-import { wayInPlan } from "./tool.ts";
+import { wayInPlan } from "./swept.ts";
 import { Workpiece } from "./workpiece.ts";
 
 let kit: SolidKit;

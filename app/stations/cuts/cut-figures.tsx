@@ -187,8 +187,8 @@ function Fact({
 } & Partial<Opening>) {
   const own = useOverrides(of.key);
   const mine = yours !== undefined && own.reportOf(yours)?.state === "applied";
-  const entry = yours ? entryOf?.(yours) : null;
-  const open = entry != null && opened === yours;
+  const entry = yours ? (entryOf?.(yours) ?? null) : null;
+  const open = entry !== null && opened === yours;
   const working = name === null ? null : cutKey(of.key, name);
   return (
     <Box

@@ -78,15 +78,15 @@ export function OwnEntryForm({
   }, []);
   const outcome = entry.by === "typing" && given.trim() !== "" ? entry.read(given) : null;
   const ready = entry.by === "choice" || outcome?.ok === true;
-  const use = () => {
+  const keepIt = () => {
     if (!ready) return;
     const value = entry.by === "choice" ? entry.keeps(given) : outcome?.ok ? outcome.value : null;
-    if (value !== null) return own.set([[what, value as never]], reason, onClose);
+    if (value !== null) return own.set([[what, value]], reason, onClose);
     own.takeBack(what);
     onClose();
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === "Enter") use();
+    if (event.key === "Enter") keepIt();
     else if (event.key === "Escape") onClose();
     else return;
     event.preventDefault();
@@ -132,7 +132,7 @@ export function OwnEntryForm({
           onChange={(e) => setReason(e.target.value)}
           onKeyDown={onKeyDown}
         />
-        <Button look="strong" disabled={!ready} onClick={use}>
+        <Button look="strong" disabled={!ready} onClick={keepIt}>
           Use mine
         </Button>
         <Button onClick={onClose}>Leave it</Button>

@@ -1,7 +1,7 @@
 import { cutterKindFacts } from "../handbook/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import { type Cutter, cuttingDiameter, holderOf, type Shop } from "../shop/index.ts";
-import type { Solid, SolidKit, Vec } from "./solid.ts";
+import { type Cutter, cuttingDiameter } from "./cutter.ts";
+import { type Holder, type HolderKind, holderOf } from "./holder.ts";
 
 /** One round piece of what stands in the spindle, measured up from the end of the cutter, mm. */
 export interface Round {
@@ -30,7 +30,7 @@ export interface Tool {
 }
 
 /** Holders are about this wide (guess), mm. */
-const holderRadius: Record<string, Mm> = {
+export const holderRadius: Record<HolderKind, Mm> = {
   collet: 20,
   endMillHolder: 22,
   drillChuck: 20,
@@ -104,7 +104,7 @@ const flatKinds = new Set([
 ]);
 
 /** What stands in the spindle when a cutter is put in as the shop says. */
-export function toolOf(cutter: Cutter, shop: Pick<Shop, "holders">): Tool {
+export function toolOf(cutter: Cutter, shop: { holders: Holder[] }): Tool {
   // A reamer is ground to the middle of the hole's zone.
   const over = cutter.kind === "reamer" ? reamedOver : (cutter.runOut ?? 0);
   const radius = (cuttingDiameter(cutter) + over) / 2;
@@ -128,7 +128,7 @@ export function toolOf(cutter: Cutter, shop: Pick<Shop, "holders">): Tool {
   const relieved = Math.min(cutter.stickout, flute + (neck < shank ? radius : 0));
   if (relieved > flute) rounds.push(shankRound(flute, relieved, neck));
   if (cutter.stickout > relieved) rounds.push(shankRound(relieved, cutter.stickout, shank));
-  const wide = holderRadius[holder?.kind ?? "collet"] ?? 20;
+  const wide = holderRadius[holder?.kind ?? "collet"];
   const from = Math.max(cutter.stickout, flute);
   rounds.push(
     { what: "holder", low: from, high: Math.max(reach, from + 1), radiusLow: wide, radiusHigh: wide },
@@ -141,47 +141,4 @@ export function toolOf(cutter: Cutter, shop: Pick<Shop, "holders">): Tool {
     },
   );
   return { cutter, radius, flat: flatKinds.has(cutter.kind), flute, cutting, above: rounds, reach };
-}
-
-/** Straight pieces that a round is made of; four of them lie along and across the way it goes, so that its walls are exact. */
-export const sidesFor = (radius: Mm): number => (radius < 3 ? 16 : radius < 12 ? 32 : 48);
-
-/** Points of a circle about a place, one of them exactly along a direction. */
-export function circleAt(x: Mm, y: Mm, radius: Mm, toward: number): [number, number][] {
-  const sides = sidesFor(radius);
-  return Array.from({ length: sides }, (_, i) => {
-    const angle = toward + (2 * Math.PI * i) / sides;
-    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
-  });
-}
-
-/** The outline a round leaves in plan on a straight way: half a circle at either end. */
-export function wayInPlan(
-  from: readonly [number, number],
-  to: readonly [number, number],
-  radius: Mm,
-): [number, number][] {
-  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  if (Math.hypot(dx, dy) < 1e-9) return circleAt(from[0], from[1], radius, 0);
-  const toward = Math.atan2(dy, dx);
-  const sides = sidesFor(radius);
-  const half = (x: number, y: number, start: number): [number, number][] =>
-    Array.from({ length: sides / 2 + 1 }, (_, i) => {
-      const angle = start + (2 * Math.PI * i) / sides;
-      return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
-    });
-  return [...half(to[0], to[1], toward - Math.PI / 2), ...half(from[0], from[1], toward + Math.PI / 2)];
-}
-
-/** The body that a round sweeps on a straight way, its end at a place. */
-export function sweptBy(round: Round, from: Vec, to: Vec, kit: SolidKit): Solid {
-  const toward = Math.atan2(to[1] - from[1], to[0] - from[0]);
-  const points: Vec[] = [];
-  for (const [x, y, z] of [from, to])
-    for (const [r, up] of [
-      [round.radiusLow, round.low],
-      [round.radiusHigh, round.high],
-    ] as const)
-      for (const [px, py] of circleAt(x, y, r, toward)) points.push([px, py, z + up]);
-  return kit.hull(points);
 }

@@ -295,15 +295,19 @@ const ShapeView = memo(function ShapeView({
       const [x2, y2] = shape.to;
       const mx = (x1 + x2) / 2;
       const my = (y1 + y2) / 2;
-      const flat = Math.abs(y1 - y2) < Math.abs(x1 - x2);
+      const flat = shape.bare ? shape.side === "below" : Math.abs(y1 - y2) < Math.abs(x1 - x2);
       const gap = shape.size * 0.5;
       const anchor = flat ? "middle" : shape.side === "right" ? "start" : "end";
       const x = flat ? mx : mx + (shape.side === "right" ? gap : -gap);
       return (
         <g stroke={color("quiet")} strokeWidth={stroke}>
-          <line x1={x1} y1={y1} x2={x2} y2={y2} />
-          <Arrow from={[x1, y1]} to={[x2, y2]} size={stroke * 8} />
-          <Arrow from={[x2, y2]} to={[x1, y1]} size={stroke * 8} />
+          {!shape.bare && (
+            <>
+              <line x1={x1} y1={y1} x2={x2} y2={y2} />
+              <Arrow from={[x1, y1]} to={[x2, y2]} size={stroke * 8} />
+              <Arrow from={[x2, y2]} to={[x1, y1]} size={stroke * 8} />
+            </>
+          )}
           <text
             x={x}
             y={flat ? my - gap * 2.4 : my}
@@ -313,6 +317,11 @@ const ShapeView = memo(function ShapeView({
             stroke="none"
           >
             {parts.number}
+            {shape.value.kind !== "length" && parts.unit && (
+              <tspan style={{ fontSize: shape.size * 0.8, fontWeight: 400 }}>
+                {parts.unit === "°" ? parts.unit : ` ${parts.unit}`}
+              </tspan>
+            )}
           </text>
           <text
             x={x}

@@ -18,7 +18,11 @@ export function OperationsTable({
   chosen?: AnyKey | null;
 }) {
   return (
-    <Table label={label} head={["", "operation", "tool", "speed", "feed", "depth", "passes", "time"]}>
+    <Table
+      label={label}
+      figures={[3, 4, 5, 6, 7]}
+      head={["", "operation", "tool", "speed", "feed", "depth", "passes", "time"]}
+    >
       {setups.flatMap((setup) =>
         setup.operations.map((o) => (
           <OperationRow key={o.key} setup={setup} operation={o} chosen={o.key === chosen} />

@@ -82,16 +82,23 @@ export function SumView({ worked }: { worked: WorkedSum }) {
               onChange={(e) => void submit(e.currentTarget, { replace: true, preventScrollReset: true })}
             >
               <input type="hidden" name="unit" value={worked.unit} />
-              {sum.fields.map((field) => (
-                <SumEntry
-                  key={field.key}
-                  field={field}
-                  read={worked.fields.find((f) => f.key === field.key)!}
-                  unit={worked.unit}
-                  text={texts[field.key]}
-                  onType={(text) => setTyped({ unit: worked.unit, texts: { ...texts, [field.key]: text } })}
-                />
-              ))}
+              <Box
+                display="grid"
+                gap="0 12px"
+                gridTemplateColumns={sum.fields.length > 8 ? "1fr 1fr" : "minmax(0, 1fr)"}
+                alignItems="start"
+              >
+                {sum.fields.map((field) => (
+                  <SumEntry
+                    key={field.key}
+                    field={field}
+                    read={worked.fields.find((f) => f.key === field.key)!}
+                    unit={worked.unit}
+                    text={texts[field.key]}
+                    onType={(text) => setTyped({ unit: worked.unit, texts: { ...texts, [field.key]: text } })}
+                  />
+                ))}
+              </Box>
               <Button type="submit" look="strong" className="no-print" mt="6px">
                 Work it out
               </Button>{" "}
@@ -185,21 +192,32 @@ function Results({ answer, unit }: { answer: Answer; unit: LengthUnit }) {
   const [first, ...rest] = answer.figures;
   return (
     <Box aria-live="polite">
-      {first && (
-        <Box borderTopWidth="2px" borderColor="ink" pt="6px" pb="10px">
-          <chakra.div fontSize="14px" color="quiet">
-            {first.label}
-          </chakra.div>
-          <chakra.div
-            fontSize={{ base: "38px", md: "48px" }}
-            fontWeight="700"
-            lineHeight="1.1"
-            data-testid="result"
-          >
-            {show(first.value, first.decimals)}
-          </chakra.div>
-        </Box>
-      )}
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }}
+        gap="6px 20px"
+        borderTopWidth="2px"
+        borderColor="ink"
+        pt="6px"
+        mb="8px"
+      >
+        {first && (
+          <Box>
+            <chakra.div fontSize="14px" color="quiet">
+              {first.label}
+            </chakra.div>
+            <chakra.div
+              fontSize={{ base: "38px", md: "48px" }}
+              fontWeight="700"
+              lineHeight="1.1"
+              data-testid="result"
+            >
+              {show(first.value, first.decimals)}
+            </chakra.div>
+          </Box>
+        )}
+        {answer.drawing && <FigureView figure={answer.drawing} maxHeight="260px" />}
+      </Box>
       <Box display="grid" gridTemplateColumns={{ base: "1fr 1fr", lg: "repeat(4, 1fr)" }} gap="0 18px">
         {rest.map((f) => (
           <Box key={f.label} borderTopWidth="1px" borderColor="ink" py="5px">
@@ -217,13 +235,8 @@ function Results({ answer, unit }: { answer: Answer; unit: LengthUnit }) {
           {phraseText(w.phrase, unit)}
         </Notice>
       ))}
-      {answer.drawing && (
-        <Box maxW="460px" my="10px">
-          <FigureView figure={answer.drawing} maxHeight="300px" />
-        </Box>
-      )}
       {answer.rows && (
-        <Table label="Rows" head={answer.rows.head}>
+        <Table label="Rows" head={answer.rows.head} figures={answer.rows.head.map((_, i) => i)} maxH="300px">
           {answer.rows.of.map((row, i) => (
             <tr key={i}>
               {row.map((q, j) => (

@@ -54,6 +54,8 @@ export type Shape = (
       label: string;
       size: number;
       side: "left" | "right" | "below";
+      /** Only the figure: what it measures is too thin for a line between arrows. */
+      bare?: boolean;
     }
 ) & {
   /** The feature it is drawn for, by id. */

@@ -1,3 +1,4 @@
+export * from "./blank-view.ts";
 export * from "./face-view.ts";
 export * from "./drawn-cutouts.ts";
 export * from "./face-net.ts";
@@ -13,4 +14,6 @@ export * from "./feature-section.ts";
 export * from "./setup-section.ts";
 export * from "./moves-view.ts";
 export * from "./setup-sheet.ts";
+export * from "./sum-cutting.ts";
 export * from "./sum-drawings.ts";
+export * from "./sum-holding.ts";

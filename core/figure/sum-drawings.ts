@@ -1,25 +1,10 @@
 import { circle, polygon } from "../frame/index.ts";
-import { type Mm, mm } from "../quantity/index.ts";
+import type { Mm } from "../quantity/index.ts";
 import { axisCross } from "./axis-cross.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { dimension, line, type Point } from "./sum-shapes.ts";
 
 /** Drawings of what a sum asks for, to scale; its figures stand at their dimension lines. */
-
-type Point = [x: number, y: number];
-
-const line = (points: Point[], ink: "edge" | "center" | "thin" | "hidden" = "edge"): Shape => ({
-  kind: "line",
-  points,
-  ink,
-});
-const dimension = (
-  from: Point,
-  to: Point,
-  value: Mm,
-  side: "left" | "right" | "below",
-  size: number,
-  label = "",
-): Shape => ({ kind: "dimension", from, to, value: mm(value), label, size, side });
 
 /** Places of holes on a circle, numbered as in the table, seen from above with Y away. */
 export function boltCircleDrawing(holes: readonly { x: Mm; y: Mm }[], center: Point, radius: Mm): Figure {
@@ -220,6 +205,26 @@ export function sineDrawing(bar: Mm, packing: Mm): Figure {
         4.5 * u,
         "between the rollers",
       ),
+    ],
+  };
+}
+
+/** A round boss turned past the cutter: how far their axes stand apart. */
+export function roundBossDrawing(boss: Mm, cutter: Mm, apart: Mm): Figure {
+  const half = apart + cutter / 2;
+  const u = half / 40;
+  const c = half + 4 * u;
+  return {
+    title: "A round boss from above, the cutter beside it.",
+    width: 2 * c,
+    height: 2 * c,
+    shapes: [
+      { kind: "path", outlines: [circle(c, c, half)], ink: "remove" },
+      { kind: "path", outlines: [circle(c, c, boss / 2)], ink: "part" },
+      { kind: "path", outlines: [circle(c, c, apart)], ink: "hidden" },
+      { kind: "path", outlines: [circle(c + apart, c, cutter / 2)], ink: "cutter" },
+      ...axisCross(c, c, 4 * u),
+      dimension([c, c + 4 * u], [c + apart, c + 4 * u], apart, "below", 4 * u),
     ],
   };
 }

@@ -44,6 +44,8 @@ export interface RouteOption {
   /** What it is good for, in a line. */
   what: string;
   setups: { key: OperationKey; face: Face; kind: FaceOperation["cut"]["kind"]; entry: FaceSetup["entry"] }[];
+  /** Its first setup, to be drawn; null where there is none. */
+  first: FaceSetup | null;
   /** All of it, what is cut into the block too. */
   minutes: number;
   /** How many times the part is placed, for what is cut into it too. */
@@ -169,6 +171,7 @@ export function* comparingRoutes(
         const { face, cut, key } = faceOf(s);
         return { face, kind: cut.kind, entry: s.entry, key };
       }),
+      first: route.setups[0] ?? null,
       minutes: [...route.setups, ...cutIn].reduce(
         (sum, s) => sum + s.minutes.cutting + s.minutes.handling,
         0,

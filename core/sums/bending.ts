@@ -1,3 +1,4 @@
+import { bendingDrawing } from "../figure/index.ts";
 import { fluteShare, overhangForDeflection, rootStress, steppedBending } from "../cutting/index.ts";
 import { classSpring, machineClasses, roughBending, toolModulus, wordsFor } from "../handbook/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
@@ -64,6 +65,7 @@ export const bendingSum: Sum = {
         ),
       );
     return done({
+      drawing: bendingDrawing(diameter, stickout, quantity("force", force), both),
       figures: [
         { label: "gives in all", value: mm(both), decimals: 4 },
         { label: "the cutter", value: mm(tool), decimals: 4 },

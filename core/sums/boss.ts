@@ -1,4 +1,4 @@
-import { bossPlaces } from "../figure/index.ts";
+import { bossPlaces, roundBossDrawing } from "../figure/index.ts";
 import { roundPath, sideReadings } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -41,6 +41,7 @@ export const bossSum: Sum = {
       const radius = roundPath(x, cutter, left, "boss");
       if (radius === null) return none();
       return done({
+        drawing: roundBossDrawing(x, cutter, radius),
         figures: [{ label: "axis to axis of the boss", value: mm(radius), decimals: 3 }],
         working: {
           lines: [

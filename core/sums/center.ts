@@ -1,3 +1,4 @@
+import { centerDrawing } from "../figure/index.ts";
 import { centerOfTwo } from "../locate/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -33,6 +34,7 @@ export const centerSum: Sum = {
         words("Check the readings, and whether they were taken inside or outside."),
       );
     return done({
+      drawing: centerDrawing(touch === "inside", tool, found.width),
       figures: [
         { label: "center", value: mm(found.center), decimals: 3 },
         { label: "width", value: mm(found.width), decimals: 3 },

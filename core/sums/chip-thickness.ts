@@ -1,3 +1,4 @@
+import { chipDrawing } from "../figure/index.ts";
 import { leadChip, meanChipCentered, meanChipSide, sideChip } from "../cutting/index.ts";
 import { leastChip, mostThinning } from "../handbook/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
@@ -76,6 +77,7 @@ export const chipThickness: Sum = {
         ),
       );
     return done({
+      drawing: chipDrawing(d, ae, !side, quantity("chip", fz)),
       figures: [
         { label: "largest chip", value: quantity("chip", chip.hex) },
         { label: "mean chip", value: quantity("chip", mean.hm) },

@@ -1,3 +1,4 @@
+import { kneeAndQuillDrawing } from "../figure/index.ts";
 import { combinedZ } from "../locate/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, words } from "../working/index.ts";
@@ -17,6 +18,7 @@ export const combinedZSum: Sum = {
     const z = combinedZ(n("knee"), n("quill"), n("tilt"));
     if (!z.ok) return z;
     return done({
+      drawing: kneeAndQuillDrawing(n("knee"), n("quill"), z.value),
       figures: [{ label: "deeper than at the touch", value: mm(z.value), decimals: 3 }],
       working: {
         lines: [

@@ -1,3 +1,4 @@
+import { collarDrawing } from "../figure/index.ts";
 import { dialMove, dialReading, movesPastBacklash } from "../locate/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -52,6 +53,7 @@ export const dialSum: Sum = {
       );
     const { turns, divisions, divisionsPerTurn, residual } = move.value;
     return done({
+      drawing: collarDrawing(divisionsPerTurn, collar, turns),
       figures: [
         { label: "whole turns", value: count(turns) },
         { label: "and divisions", value: count(divisions) },

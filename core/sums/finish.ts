@@ -1,3 +1,4 @@
+import { ridgesDrawing } from "../figure/index.ts";
 import { cuspHeight, feedForRa, feedMarkRa, highestToothChip } from "../cutting/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, rule, warn, type Warning, words } from "../working/index.ts";
@@ -43,6 +44,7 @@ export const finishSum: Sum = {
         ),
       );
     return done({
+      drawing: ridgesDrawing(quantity("chip", oneWorks ? fz * teeth : fz), radius),
       figures: [
         { label: "Ra to expect", value: quantity("roughness", oneWorks ? perTurn : perTooth) },
         { label: "when all teeth cut alike", value: quantity("roughness", perTooth) },

@@ -1,3 +1,4 @@
+import { zonesDrawing } from "../figure/index.ts";
 import { fitClearance, fitDeviations } from "../handbook/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, note, refused, say, words } from "../working/index.ts";
@@ -27,6 +28,7 @@ export const fitSum: Sum = {
     if (!hole || !shaft || !fit)
       return refused(say`The tables cover sizes above zero up to ${mm(250)}.`, words("Correct the size."));
     return done({
+      drawing: zonesDrawing(hole, shaft, { hole: c("hole"), shaft: c("shaft") }),
       figures: [
         {
           label: fit.smallest < 0 ? "least clearance (below 0: interference)" : "least clearance",

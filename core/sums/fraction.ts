@@ -1,3 +1,4 @@
+import { ruleDrawing } from "../figure/index.ts";
 import { mm, mmPerInch, nearest64, tidy } from "../quantity/index.ts";
 import { count } from "../quantity/index.ts";
 import { done, line, words } from "../working/index.ts";
@@ -13,6 +14,7 @@ export const fractionSum: Sum = {
     const near = nearest64(n("length") / mmPerInch);
     const fraction = (near.sixtyfourths / 64) * mmPerInch;
     return done({
+      drawing: ruleDrawing(n("length")),
       figures: [
         { label: "length", value: mm(n("length")), decimals: 4 },
         { label: `nearest sixty-fourth: ${near.text} in`, value: mm(fraction), decimals: 4 },

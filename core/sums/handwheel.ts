@@ -1,3 +1,4 @@
+import { collarDrawing } from "../figure/index.ts";
 import { comfortableTurn, handwheelPace } from "../cutting/index.ts";
 import { dialMove } from "../locate/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
@@ -34,6 +35,7 @@ export const handwheel: Sum = {
         ),
       );
     return done({
+      drawing: collarDrawing(divisionsPerTurn, divisions, turns),
       figures: [
         { label: "one turn in", value: quantity("seconds", pace.secondsPerTurn) },
         { label: "one division in", value: quantity("seconds", pace.secondsPerDivision), decimals: 2 },

@@ -1,3 +1,4 @@
+import { keyDrawing } from "../figure/index.ts";
 import { cutterRunOut, type KeyStandard, keyseatLines, parallelKeyOf } from "../part/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -34,6 +35,7 @@ export const keySum: Sum = {
         words("Take a larger cutter, or leave it empty."),
       );
     return done({
+      drawing: keyDrawing(n("shaft"), width, height, depth.fromCrown),
       figures: [
         { label: "key width", value: mm(width) },
         { label: "key height", value: mm(height) },

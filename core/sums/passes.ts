@@ -1,3 +1,4 @@
+import { passesDrawing } from "../figure/index.ts";
 import { passSchedule } from "../cutting/index.ts";
 import { count, mm } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -36,6 +37,11 @@ export const passesSum: Sum = {
     if (!schedule.ok) return schedule;
     const passes = schedule.value;
     return done({
+      drawing: passesDrawing(
+        passes.map((p) => p.depth),
+        n("have"),
+        n("want"),
+      ),
       figures: [
         { label: "passes", value: count(passes.length) },
         { label: "to remove", value: mm(stock) },

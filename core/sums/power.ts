@@ -1,3 +1,4 @@
+import { cutDrawing } from "../figure/index.ts";
 import { cutChain, forceOverTurn, motorPower, teethEngaged } from "../cutting/index.ts";
 import { suggestedShare } from "../handbook/index.ts";
 import { count, mm, quantity } from "../quantity/index.ts";
@@ -82,6 +83,7 @@ export const power: Sum = {
         ),
       );
     return done({
+      drawing: cutDrawing(diameter, ap, ae),
       figures: [
         { label: "power at the cutter", value: quantity("power", chain.power) },
         { label: "torque", value: quantity("torque", chain.torque) },

@@ -1,3 +1,4 @@
+import { feedDrawing } from "../figure/index.ts";
 import { aimedSpeed, cuttingSpeed, spindleSpeed, tableFeed } from "../cutting/index.ts";
 import {
   cutterKindFacts,
@@ -70,6 +71,7 @@ export const speedFeed: Sum = {
       warnings.push(...drillGrabs({ through: true, diameter, thickness: n("through"), heldDown: false }));
     if (material.caution) warnings.push(warn(say`${material.caution}`));
     return done({
+      drawing: feedDrawing(diameter, teeth, quantity("feed", vf)),
       figures: [
         { label: "spindle speed", value: quantity("spindleSpeed", rpm) },
         { label: "table feed", value: quantity("feed", vf) },

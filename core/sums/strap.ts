@@ -1,3 +1,4 @@
+import { strapDrawing } from "../figure/index.ts";
 import { holdingSafety } from "../handbook/index.ts";
 import {
   boltForce,
@@ -66,6 +67,7 @@ export const strapSum: Sum = {
         ),
       );
     return done({
+      drawing: strapDrawing(n("toWork"), n("toHeel"), quantity("force", share.onWork)),
       figures: [
         { label: "straps", value: count(needed.advised) },
         { label: "each presses on the work", value: quantity("force", share.onWork) },

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import type { Shape } from "../figure/index.ts";
 import type { LengthUnit } from "../quantity/index.ts";
 import { phraseText } from "../working/index.ts";
 import { isChoice, sumById, sums, textsIn, workSum } from "./index.ts";
@@ -12,6 +13,30 @@ const told = (worked: ReturnType<typeof work>) =>
     ...(worked.answer?.warnings ?? []).map((w) => phraseText(w.phrase, "mm")),
   ].join("");
 
+/** Where a shape lies: its corners, its ends, the edge of a circle. */
+function pointsOf(shape: Shape): (readonly [number, number])[] {
+  switch (shape.kind) {
+    case "path":
+      return shape.outlines.flat().map(({ x, y }) => [x, y] as const);
+    case "line":
+      return shape.points;
+    case "rect":
+      return [
+        [shape.x, shape.y],
+        [shape.x + shape.w, shape.y + shape.h],
+      ];
+    case "circle":
+      return [
+        [shape.x - shape.r, shape.y - shape.r],
+        [shape.x + shape.r, shape.y + shape.r],
+      ];
+    case "dimension":
+      return [shape.from, shape.to];
+    case "text":
+      return [[shape.x, shape.y]];
+  }
+}
+
 /** What nobody means, and what somebody types. */
 const extremes = ["0.00001", "0.0001", "9999", "999999999", "1e308", "-1", "NaN"];
 
@@ -22,6 +47,15 @@ describe.each(sums)("$title", (sum) => {
     for (const { value } of answer!.figures) expect(Number.isFinite(value.value)).toBe(true);
     expect(answer!.working.lines.length).toBeGreaterThan(2);
     expect(answer!.working.lines.some((l) => l.sum)).toBe(true);
+  });
+
+  test.each(["mm", "in"] as const)("is drawn, all of it inside its sheet, in %s", (unit) => {
+    const { drawing } = workSum(sum, () => null, unit).answer!;
+    expect(drawing!.shapes.length).toBeGreaterThan(2);
+    for (const [x, y] of drawing!.shapes.flatMap(pointsOf)) {
+      expect([x >= -0.01, x <= drawing!.width + 0.01]).toEqual([true, true]);
+      expect([y >= -0.01, y <= drawing!.height + 0.01]).toEqual([true, true]);
+    }
   });
 
   test("the display unit changes nothing", () => {

@@ -1,3 +1,4 @@
+import { threadDrawing } from "../figure/index.ts";
 import { clearanceOf, inchThreads, metricThreads } from "../handbook/index.ts";
 import { basicMinor, tappingSize, threadPercent } from "../part/index.ts";
 import { mm, mmPerInch, quantity } from "../quantity/index.ts";
@@ -74,6 +75,7 @@ export const threadSum: Sum = {
         ),
       );
     return done({
+      drawing: threadDrawing(thread.diameter, thread.pitch, n("drill")),
       figures: [
         {
           label: thread.drillName ? `tapping drill, ${thread.drillName}` : "tapping drill",

@@ -1,3 +1,4 @@
+import { tiltDrawing } from "../figure/index.ts";
 import { type TiltCase, tiltedStep, tiltFromRidge, tramMarks } from "../cutting/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
@@ -57,6 +58,7 @@ export const tiltSum: Sum = {
     const shows = from === null ? null : mm(n("sweep") * Math.sin((from * Math.PI) / 180));
     const part = c("case") === "part";
     return done({
+      drawing: tiltDrawing(n("angle"), n("step"), part),
       figures: [
         { label: "true depth", value: mm(tilted.depth), decimals: 3 },
         {

@@ -1,3 +1,4 @@
+import { viseDrawing } from "../figure/index.ts";
 import { holdingSafety, screwEfficiency } from "../handbook/index.ts";
 import { pairInVise, screwForce, tipInJaws } from "../holding/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
@@ -66,6 +67,7 @@ export const viseSum: Sum = {
       );
     if (!Number.isNaN(n("other"))) warnings.push(...pairInVise(0, n("other"), false));
     return done({
+      drawing: viseDrawing(n("grip"), n("above"), quantity("force", clamp), quantity("force", n("force"))),
       figures: [
         { label: "side force it holds", value: quantity("force", Math.min(holds, tips)) },
         { label: "clamp force", value: quantity("force", clamp) },

@@ -1,3 +1,4 @@
+import { blankDrawing } from "../figure/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { type StockShape, weightOf } from "../stock/index.ts";
 import { done, line, note, refused, rule, words } from "../working/index.ts";
@@ -60,6 +61,7 @@ export const weightSum: Sum = {
     const mass = weight.mass * n("count");
     const growth = (length / 1000) * material.expansion * n("warmer");
     return done({
+      drawing: blankDrawing(c("shape"), length, a, b),
       figures: [
         { label: "weight", value: quantity("mass", mass) },
         { label: "volume of one", value: quantity("volume", weight.volume * 1000) },

@@ -1,3 +1,4 @@
+import { woodruffDrawing } from "../figure/index.ts";
 import { deepestKeyseat, oldNumberOf, woodruffKeys, woodruffSeat } from "../part/index.ts";
 import { mm } from "../quantity/index.ts";
 import { done, line, note, refused, say, warn, type Warning, words } from "../working/index.ts";
@@ -44,6 +45,7 @@ export const woodruffSum: Sum = {
         ),
       );
     return done({
+      drawing: woodruffDrawing(shaft, key.diameter, depth.fromCrown, length),
       figures: [
         { label: "seat depth from the crown", value: mm(depth.fromCrown), decimals: 3 },
         { label: "from the edge of the seat", value: mm(depth.atWall), decimals: 3 },

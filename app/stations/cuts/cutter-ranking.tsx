@@ -29,7 +29,7 @@ export function CutterRanking({
   const nameOf = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   return (
     <>
-      <Table label="Cutters for this cut" head={["cutter", "depth", "time", "", "why"]}>
+      <Table label="Cutters for this cut" figures={[1, 2]} head={["cutter", "depth", "time", "", "why"]}>
         {can.map((r) => (
           <chakra.tr key={r.cutter} bg={r.cutter === chosen ? "accentSoft" : "transparent"}>
             <th scope="row">

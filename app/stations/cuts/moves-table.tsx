@@ -46,7 +46,12 @@ export function MovesTable({
   };
   return (
     <>
-      <Table label="Moves of this operation" maxH="420px" head={["", "do", "X", "Y", "Z", "how", "within"]}>
+      <Table
+        label="Moves of this operation"
+        figures={[2, 3, 4]}
+        maxH="420px"
+        head={["", "do", "X", "Y", "Z", "how", "within"]}
+      >
         {shown.map((move) => (
           <chakra.tr
             key={move.number}

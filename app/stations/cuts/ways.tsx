@@ -34,7 +34,7 @@ export function Ways({ operation }: { operation: FeatureOperation }) {
         )}
       </chakra.p>
       {others.length > 0 && (
-        <Table label="Other ways" head={["way", "from", "why", "time", ""]}>
+        <Table label="Other ways" figures={[3]} head={["way", "from", "why", "time", ""]}>
           {others.map((o) => (
             <tr key={`${o.name} ${o.up}`}>
               <td>{o.name}</td>

@@ -34,7 +34,7 @@ export function Cost() {
   return (
     <Section title="What the drawing costs">
       {cost.features.length > 0 && (
-        <Table label="Minutes by feature" head={["feature", "takes", "most of it with"]}>
+        <Table label="Minutes by feature" figures={[1]} head={["feature", "takes", "most of it with"]}>
           {cost.features.map(({ id, name, minutes: takes, cutter }) => (
             <tr key={id}>
               <th scope="row">{name}</th>

@@ -77,7 +77,11 @@ function ThisPiece() {
           Piece {piece} is scrapped: {scrapped.reason || "no reason given"}.
         </Notice>
       )}
-      <Table label="Required sizes and readings" head={["required", "limits", "readings", "U", "verdict"]}>
+      <Table
+        label="Required sizes and readings"
+        figures={[1, 2, 3]}
+        head={["required", "limits", "readings", "U", "verdict"]}
+      >
         {plan.requirements.map((r) => (
           <RequirementRow key={r.of} requirement={r} unit={unit} />
         ))}

@@ -27,7 +27,7 @@ export function ExpectedErrors({ face }: { face: Face }) {
         <chakra.summary cursor="pointer" minH="32px" color="accent" textDecoration="underline">
           All {plan.errors.length} pairs of faces
         </chakra.summary>
-        <Table label="Expected errors" head={["faces", "", "expected (worst)"]}>
+        <Table label="Expected errors" figures={[2]} head={["faces", "", "expected (worst)"]}>
           {plan.errors.map((error) => (
             <tr key={error.faces.join()}>
               <th scope="row">{error.faces.map((f) => `${number(f) ?? ""} ${f}`).join(" and ")}</th>

@@ -17,7 +17,11 @@ export function LayoutLines({ setup }: { setup: FeatureSetup }) {
   const [a, b] = axesAcross(setup.at.up);
   return (
     <Section title="Lines to scribe first, as a check">
-      <Table label="Lines to scribe" head={["feature", "X from", "to", "Y from", "to"]}>
+      <Table
+        label="Lines to scribe"
+        figures={[1, 2, 3, 4]}
+        head={["feature", "X from", "to", "Y from", "to"]}
+      >
         {setup.features.flatMap((id) => {
           const cutout = drawn.cutouts.get(id);
           if (!cutout) return [];

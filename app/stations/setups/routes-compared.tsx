@@ -1,12 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { setupSection } from "../../../core/figure/index.ts";
 import { errorKey, largestError, type RouteOption } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import type { PairError } from "../../../core/route/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { LongWork } from "../../instruments/long-work.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Table } from "../../instruments/section.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
@@ -55,7 +58,7 @@ export function RoutesCompared() {
           </chakra.p>
           <Table
             label="Ways to square it"
-            head={["way", "time", "out of square, over 100", "out of parallel", "needs", ""]}
+            head={["first setup", "way", "time", "out of square, over 100", "out of parallel", "needs", ""]}
           >
             {compared.options.map((option, i) => (
               <Option
@@ -85,11 +88,16 @@ function Option({
   recommended: boolean;
   onChoose: () => void;
 }) {
+  const { shop } = useJob();
+  const { vise } = useEquipment();
+  const section =
+    option.first && vise ? setupSection(option.first, vise, shop.cutters, { small: true }) : null;
   const square = largestError(option.errors, "square");
   const parallel = largestError(option.errors, "parallel");
   return (
     <chakra.tr bg={option.chosen ? "accentSoft" : undefined}>
-      <th scope="row">
+      <chakra.td width="96px">{section && <FigureView figure={section} maxHeight="84px" />}</chakra.td>
+      <chakra.th scope="row" minWidth="230px">
         <chakra.div fontSize="14.5px" color="ink">
           {option.chosen ? "▸ " : ""}
           {option.name}
@@ -107,8 +115,8 @@ function Option({
             ▲ <Words of={risk} />
           </chakra.div>
         ))}
-      </th>
-      <chakra.td whiteSpace="nowrap">
+      </chakra.th>
+      <chakra.td width="84px" textAlign="right">
         <Figure of={quantity("time", option.minutes)} />
         <br />
         {option.clampings} {option.clampings === 1 ? "setup" : "setups"}
@@ -125,7 +133,7 @@ function Option({
       <td>
         <Expected of={parallel} at={option.chosen && parallel ? errorKey(parallel) : undefined} />
       </td>
-      <td>{[...option.cutters, ...option.holding].join(", ")}</td>
+      <chakra.td fontSize="12.5px">{[...option.cutters, ...option.holding].join(", ")}</chakra.td>
       <td>
         {option.chosen ? (
           "in the plan"
@@ -161,7 +169,7 @@ export function Expected({ of, at }: { of: PairError | null; at?: string | undef
   const { tolerance } = of;
   const figure = <Figure of={mm(of.predicted)} decimals={3} />;
   return (
-    <Box minW="120px">
+    <Box minW="96px">
       <b>{at ? <Worked at={at}>{figure}</Worked> : figure}</b> (<Figure of={mm(of.worst)} decimals={3} />)
       {tolerance !== null && (
         <chakra.span color={of.predicted <= tolerance ? "good" : "stop"}>

@@ -1,6 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { faceNet } from "../../../core/figure/index.ts";
-import { type Axis, axisNames, faceNames, facesOf, type Sizes } from "../../../core/frame/index.ts";
+import { blankView, faceNet } from "../../../core/figure/index.ts";
+import {
+  type Axis,
+  axisNames,
+  type Face,
+  faceNames,
+  facesOf,
+  type Sizes,
+} from "../../../core/frame/index.ts";
 import {
   faceConditions,
   materialIn,
@@ -62,6 +69,7 @@ export function StockStation() {
         axisNames.map((axis) => [axis, spareOf(stock, axis, { lower: 0, upper: 0 })]),
       ) as Record<Axis, Spare>,
     );
+  const blank = plan.spares ? blankView(plan.spares, firstFaces(plan)) : null;
   const weights = weightsOf(plan, job.part.material, own);
   const short = plan.spares
     ? axisNames.map((axis) => plan.spares![axis]).filter((s) => s.verdict === "short")
@@ -71,31 +79,47 @@ export function StockStation() {
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
       <StationTitle above="Stock">What have I got, and is it enough?</StationTitle>
+      <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
+        <Choice
+          label="Form"
+          value={stock.form}
+          options={stockFormSchema.options.map((form) => [form, wordsFor.stockForm[form]] as const)}
+          onChoose={setForm}
+        />
+        <Choice
+          label="Which way the stock lies"
+          value={axisNames.map((a) => stock.lies[a]).join(",")}
+          options={waysToLie().map(
+            (way) => [axisNames.map((a) => way[a]).join(","), liesWords(way)] as const,
+          )}
+          onChoose={(text) => {
+            const [length, width, height] = text.split(",") as [Axis, Axis, Axis];
+            void submit.set("stock/lies", { length, width, height });
+          }}
+        />
+      </Box>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }}
-        gap="22px"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 280px" }}
+        gap="10px 24px"
+        alignItems="center"
+      >
+        {blank ? (
+          <FigureView figure={blank} maxHeight="240px" />
+        ) : (
+          <chakra.p color="quiet" maxW="420px">
+            Type what you measured below. Once the drawing (1) has its three sizes too, the part is drawn here
+            inside its blank.
+          </chakra.p>
+        )}
+        <FigureView figure={faceNet(net, null)} maxHeight="200px" />
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 280px" }}
+        gap="0 24px"
       >
         <Box minW="0">
-          <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
-            <Choice
-              label="Form"
-              value={stock.form}
-              options={stockFormSchema.options.map((form) => [form, wordsFor.stockForm[form]] as const)}
-              onChoose={setForm}
-            />
-            <Choice
-              label="Which way the stock lies"
-              value={axisNames.map((a) => stock.lies[a]).join(",")}
-              options={waysToLie().map(
-                (way) => [axisNames.map((a) => way[a]).join(","), liesWords(way)] as const,
-              )}
-              onChoose={(text) => {
-                const [length, width, height] = text.split(",") as [Axis, Axis, Axis];
-                void submit.set("stock/lies", { length, width, height });
-              }}
-            />
-          </Box>
           {better && (
             <Notice severity="note">
               Turn the stock so its longest size runs along the part's longest: there is more to spare.{" "}
@@ -136,8 +160,7 @@ export function StockStation() {
           </Section>
         </Box>
         <Section title="The six faces">
-          <FigureView figure={faceNet(net, null)} />
-          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px" mt="8px">
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px">
             {faceNames.map((face) => (
               <Choice
                 key={face}
@@ -161,6 +184,7 @@ export function StockStation() {
           <>
             <Table
               label="Spare metal"
+              figures={[1, 2, 3, 4]}
               head={["size", "smallest", "finished", "skins", "spare", "off the face cut first", "verdict"]}
             >
               {axisNames.map((axis) => {
@@ -251,6 +275,13 @@ export function StockStation() {
       </Section>
     </>
   );
+}
+
+/** Of each pair of faces the one that is cut first. */
+function firstFaces(plan: Plan): Record<Axis, Face> {
+  const cut = plan.setups.flatMap((s) => s.operations.flatMap((o) => (o.by === "face" ? [o.face] : [])));
+  const first = (axis: Axis) => cut.find((face) => facesOf(axis).includes(face)) ?? facesOf(axis)[0];
+  return { length: first("length"), width: first("width"), height: first("height") };
 }
 
 /** Of a pair the first face is only cleaned up; both may give alike instead, by choice. */

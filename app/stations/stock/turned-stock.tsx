@@ -21,7 +21,11 @@ export function TurnedStock() {
       </Notice>
       <PartDrawing />
       <Section title="Measured diameters">
-        <Table label="Sections of the shaft" head={["section", "drawn", "measured", "against its limits"]}>
+        <Table
+          label="Sections of the shaft"
+          figures={[1]}
+          head={["section", "drawn", "measured", "against its limits"]}
+        >
           {sections.map(({ id, drawn: size, outside, measured }, i) => (
             <tr key={id}>
               <th scope="row">{i + 1}</th>

@@ -42,6 +42,24 @@ export async function archivedCard(db: Database, jobId: string): Promise<JobCard
   return card?.deleted ? card : null;
 }
 
+/** Most tags of a job, and the longest one. */
+const mostTags = 12;
+const longestTag = 40;
+
+/** Tags as they were typed, one after another with commas: each once, in their order. */
+export const tagsIn = (text: string): string[] =>
+  [
+    ...new Set(
+      text
+        .split(",")
+        .map((tag) => tag.trim().slice(0, longestTag))
+        .filter((tag) => tag !== ""),
+    ),
+  ].slice(0, mostTags);
+
+export const setTags = async (db: Database, jobId: string, tags: string[]): Promise<void> =>
+  void (await db.jobs.update(jobId, { tags }));
+
 /** Puts a job away; it can be brought back. */
 export async function deleteJob(db: Database, jobId: string, at: string): Promise<void> {
   await db.jobs.update(jobId, { deleted: at });

@@ -19,6 +19,8 @@ export interface JobCard {
   status: Phrase | null;
   /** ISO time it was put away; empty while it is on the bench. */
   deleted: string;
+  /** Words a person sorts the bench by; they are of this bench and do not travel with the job. */
+  tags?: string[];
 }
 
 /** What the bench shows of a job besides its card, as it was when the job was changed last. */

@@ -28,6 +28,7 @@ import {
   restoreJob,
   saveItem,
   undoJob,
+  tagsIn,
 } from "./index.ts";
 import { faceCuts } from "../tests/support/faces.ts";
 
@@ -324,3 +325,10 @@ describe("versions", () => {
     expect(migrate({ version: 1 }, {}, 2)).toMatchObject({ ok: false, problem: "unknown" });
   });
 });
+
+test.each([
+  ["", []],
+  [" , ,", []],
+  ["winch, urgent , winch", ["winch", "urgent"]],
+  ["x".repeat(99), ["x".repeat(40)]],
+])("tags typed as %j", (text, tags) => expect(tagsIn(text)).toEqual(tags));

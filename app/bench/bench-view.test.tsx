@@ -69,3 +69,25 @@ test("a job is archived and brought back by its own button", async () => {
   fireEvent.click(screen.getByRole("button", { name: "Bring back Job b" }));
   await waitFor(() => expect(sent[1]).toEqual({ intent: "restore", id: "b" }));
 });
+
+test("tags are typed, kept once each, and pressed to show only what has them", async () => {
+  const sent = open([card("a", { tags: ["winch"] }), card("b")]);
+  fireEvent.click(screen.getByRole("button", { name: "Tags of Job b" }));
+  const field = screen.getByLabelText("Tags of Job b, with commas between");
+  fireEvent.change(field, { target: { value: "urgent, winch" } });
+  fireEvent.keyDown(field, { key: "Enter" });
+  await waitFor(() => expect(sent).toEqual([{ intent: "tags", id: "b", tags: "urgent, winch" }]));
+  fireEvent.click(screen.getByRole("button", { name: "winch", pressed: false }));
+  expect(links()).toBe(1);
+  fireEvent.click(screen.getByRole("button", { name: "winch", pressed: true }));
+  expect(links()).toBe(2);
+});
+
+test.each([
+  ["changed", ["Job b", "Job a"]],
+  ["name", ["Job a", "Job b"]],
+])("jobs sorted by %s", (order, expected) => {
+  open([card("b"), card("a")]);
+  fireEvent.change(screen.getByLabelText("Sorted by"), { target: { value: order } });
+  expect(screen.getAllByRole("link", { name: /^Job/ }).map((link) => link.textContent)).toEqual(expected);
+});

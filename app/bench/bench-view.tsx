@@ -9,6 +9,7 @@ import { KeysSheet } from "../frame/keys-sheet.tsx";
 import { doors, TopLine } from "../frame/top-line.tsx";
 import { sayDone } from "../instruments/done.ts";
 import { Button } from "../instruments/button.tsx";
+import { Choice } from "../instruments/choice.tsx";
 import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
@@ -23,6 +24,13 @@ const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "med
 /** Rows drawn at first; a long list is searched rather than scrolled. */
 const shownAtFirst = 60;
 const archivedAtFirst = 10;
+
+const orders = [
+  ["changed", "last change"],
+  ["name", "name"],
+  ["left", "time left"],
+] as const;
+type Order = (typeof orders)[number][0];
 
 /** All jobs of this browser: open, make, import, archive. */
 export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard[] }) {
@@ -40,17 +48,28 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
     },
     { single: single === "on", onInstrument: () => undefined },
   );
+  const [order, setOrder] = useState<Order>("changed");
+  const [asked, setTag] = useState<string | null>(null);
+  const tags = [...new Set(jobs.flatMap((job) => job.tags ?? []))].sort((a, b) => a.localeCompare(b));
+  // A tag that no job has any more hides none.
+  const tag = asked !== null && tags.includes(asked) ? asked : null;
   const wanted = search.trim().toLowerCase();
-  const found = jobs.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
-  const shown = all ? found : found.slice(0, shownAtFirst);
+  const has = (job: JobCard) =>
+    `${job.name} ${job.sheet} ${(job.tags ?? []).join(" ")}`.toLowerCase().includes(wanted);
+  const found = jobs.filter((job) => has(job) && (tag === null || job.tags?.includes(tag)));
+  const inOrder = order === "name" ? [...found].sort((a, b) => a.name.localeCompare(b.name)) : found;
+  const shown = all ? inOrder : inOrder.slice(0, shownAtFirst);
   const glances = useGlances(shown);
   const stateOf = (job: JobCard) => glances.get(job.id)?.glance.state ?? "planned";
+  const left = (job: JobCard) => glances.get(job.id)?.glance.left ?? Infinity;
+  const byLeft = (a: JobCard, b: JobCard) =>
+    order === "left" && left(a) !== left(b) ? left(a) - left(b) : 0;
   const groups = (["in work", "planned", "finished"] as const)
-    .map((name) => ({ name, jobs: shown.filter((job) => stateOf(job) === name) }))
+    .map((name) => ({ name, jobs: shown.filter((job) => stateOf(job) === name).sort(byLeft) }))
     .filter((group) => group.jobs.length > 0);
-  const archived = deleted.filter((job) => `${job.name} ${job.sheet}`.toLowerCase().includes(wanted));
-  const act = (intent: string, id: string) =>
-    void fetcher.submit({ intent, id }, { method: "post", action: "/?index" });
+  const archived = deleted.filter(has);
+  const act = (intent: string, id: string, more: { [name: string]: string } = {}) =>
+    void fetcher.submit({ intent, id, ...more }, { method: "post", action: "/?index" });
   return (
     <>
       <TopLine place="Bench" onHelp={() => setHelp(true)} />
@@ -86,18 +105,10 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           {jobs.length === 0 ? "What are you making?" : "On the bench"}
         </StationTitle>
         {jobs.length === 0 && (
-          <Box mb="16px" fontSize="17px" maxW="640px">
-            <p>
-              Firm Arbor plans how to square a block on a manual mill: which face first, how it is held, which
-              cutter, how deep, where to stop. Then it walks you through the cuts and keeps the record.
-            </p>
-            <fetcher.Form method="post" action="/?index">
-              <input type="hidden" name="intent" value="demo" />
-              <Button type="submit" look="strong" css={{ marginTop: "12px", minHeight: "44px" }}>
-                Load the demo jobs
-              </Button>
-            </fetcher.Form>
-          </Box>
+          <chakra.p mb="16px" fontSize="17px" maxW="640px">
+            Firm Arbor plans how to square a block and mill it to the drawing, walks you through the cuts at
+            the machine, and keeps the record.
+          </chakra.p>
         )}
         <Box display="flex" gap="14px" flexWrap="wrap" alignItems="flex-end" mb="14px">
           <Form method="post" action="/?index">
@@ -109,11 +120,43 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
               </Button>
             </Box>
           </Form>
+          <fetcher.Form method="post" action="/?index">
+            <input type="hidden" name="intent" value="demo" />
+            <Button type="submit" look={jobs.length === 0 ? "plain" : "quiet"}>
+              {jobs.length === 0 ? "Load the demo jobs" : "Demo jobs"}
+            </Button>
+          </fetcher.Form>
           <ImportJob />
-          {jobs.length > 5 && (
-            <Field label="Search" type="search" value={search} onChange={(e) => setSearch(e.target.value)} />
+          {jobs.length > 1 && (
+            <Box ml={{ md: "auto" }} display="flex" gap="10px" alignItems="flex-end" flexWrap="wrap">
+              <Field
+                label="Search"
+                type="search"
+                value={search}
+                width="180px"
+                onChange={(e) => setSearch(e.target.value)}
+              />
+              <Choice label="Sorted by" value={order} options={orders} onChoose={setOrder} />
+            </Box>
           )}
         </Box>
+        {tags.length > 0 && (
+          <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" mb="6px">
+            <chakra.span fontSize="13.5px" color="quiet">
+              tags
+            </chakra.span>
+            {tags.map((name) => (
+              <Button
+                key={name}
+                look={tag === name ? "strong" : "plain"}
+                aria-pressed={tag === name}
+                onClick={() => setTag(tag === name ? null : name)}
+              >
+                {name}
+              </Button>
+            ))}
+          </Box>
+        )}
         {groups.map(({ name, jobs: mine }) => (
           <Section key={name} title={name}>
             <Box as="ul" listStyleType="none" role="list" data-testid="jobs">
@@ -124,6 +167,7 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
                   kept={glances.get(job.id)}
                   when={when(job.changed)}
                   onCopy={() => act("copy", job.id)}
+                  onTags={(text) => act("tags", job.id, { tags: text })}
                   onArchive={() => {
                     act("delete", job.id);
                     sayDone(`${job.name || "Unnamed job"} archived.`, () => act("restore", job.id));
@@ -134,7 +178,9 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
           </Section>
         ))}
         {found.length === 0 && jobs.length > 0 && (
-          <Notice severity="note">No job has "{search}" in its name or sheet.</Notice>
+          <Notice severity="note">
+            No job{tag !== null && ` tagged "${tag}"`} has "{search}" in its name, sheet or tags.
+          </Notice>
         )}
         {found.length > shown.length && <Button onClick={() => setAll(true)}>Show all {found.length}</Button>}
         {archived.length > 0 && (

@@ -1,9 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { SetupState } from "../../core/plan/index.ts";
 import { quantity } from "../../core/quantity/index.ts";
 import type { JobCard, KeptGlance } from "../../store/index.ts";
 import { Button, ButtonLink } from "../instruments/button.tsx";
+import { Input } from "../instruments/field.tsx";
 import { Figure, Words } from "../instruments/words.tsx";
 import { PartPicture } from "./part-picture.tsx";
 
@@ -23,6 +25,7 @@ export function JobLine({
   when,
   onCopy,
   onArchive,
+  onTags,
 }: {
   job: JobCard;
   /** What is known of it at a glance; nothing yet for one that was just brought in. */
@@ -30,7 +33,14 @@ export function JobLine({
   when: string;
   onCopy: () => void;
   onArchive: () => void;
+  /** Tags as they were typed. */
+  onTags: (text: string) => void;
 }) {
+  const [typing, setTyping] = useState<string | null>(null);
+  const keepTags = (text: string) => {
+    onTags(text);
+    setTyping(null);
+  };
   const glance = kept?.glance;
   const begun = glance?.state === "in work";
   return (
@@ -67,7 +77,34 @@ export function JobLine({
           <Button look="quiet" onClick={onArchive} aria-label={`Archive ${job.name}`}>
             Archive
           </Button>
+          {typing === null && (
+            <Button
+              look="quiet"
+              onClick={() => setTyping((job.tags ?? []).join(", "))}
+              aria-label={`Tags of ${job.name}`}
+            >
+              {job.tags?.length ? `tags: ${job.tags.join(", ")}` : "Tag"}
+            </Button>
+          )}
         </Box>
+        {typing !== null && (
+          <Box display="flex" gap="6px" alignItems="center" mt="2px">
+            <Input
+              autoFocus
+              aria-label={`Tags of ${job.name}, with commas between`}
+              placeholder="for the winch, urgent"
+              value={typing}
+              maxLength={200}
+              flex="1"
+              onChange={(e) => setTyping(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === "Enter") keepTags(typing);
+                if (e.key === "Escape") setTyping(null);
+              }}
+            />
+            <Button onClick={() => keepTags(typing)}>Keep</Button>
+          </Box>
+        )}
       </Box>
       <Box minW="0" gridColumn={{ base: "1 / -1", md: "auto" }}>
         {glance && glance.setups.length > 0 && (

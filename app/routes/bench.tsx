@@ -7,6 +7,8 @@ import {
   listJobs,
   type OnDiffer,
   restoreJob,
+  setTags,
+  tagsIn,
 } from "../../store/index.ts";
 import { BenchSkeleton, BenchView } from "../bench/bench-view.tsx";
 import { demoContext } from "../entry.server.tsx";
@@ -81,6 +83,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
       return null;
     case "copy":
       await (await jobs()).copyJob(db, id, now());
+      return null;
+    case "tags":
+      await setTags(db, id, tagsIn(text("tags")));
       return null;
     case "import": {
       const imported = await (

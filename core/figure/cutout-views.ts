@@ -14,6 +14,7 @@ import {
   waysOf,
 } from "../frame/index.ts";
 import { acrossAxis, type Cutout, type Prism, type Site } from "../part/index.ts";
+import { type Crossing, crossedLine, crossingOf } from "./crossings.ts";
 import type { Ink, Shape } from "./figure.ts";
 
 /** One of the views: the face it looks at, the size along each of its sides, and where a point of the part comes to lie. */
@@ -29,8 +30,12 @@ export interface View {
 
 const near = 1e-6;
 
-/** What is seen of a cutout in a view: its edges where they are in sight, hidden lines else; center lines of what is round. */
-export function cutoutInView(cutout: Cutout, view: View, site: Site): Shape[] {
+/**
+ * What is seen of a cutout in a view: its edges where they are in sight, hidden lines else; center lines of what is round.
+ * @param all everything that is cut into the part: where it crosses this one, only the edges of the solid are drawn
+ */
+export function cutoutInView(cutout: Cutout, view: View, site: Site, all: readonly Cutout[] = []): Shape[] {
+  const crossing = crossingOf(cutout, all, view, site);
   const sized = (prism: Prism) => Math.abs(outlineArea(prism.outline));
   return (
     cutout.prisms
@@ -38,7 +43,7 @@ export function cutoutInView(cutout: Cutout, view: View, site: Site): Shape[] {
       // What is wider is drawn first: a hole stands in its counterbore.
       .sort((a, b) => sized(b.prism) - sized(a.prism))
       .flatMap(({ prism, centered }) => {
-        const seen = { prism, cutout, view, site };
+        const seen = { prism, cutout, view, site, crossing };
         return prism.axis === axisOf(view.face) ? fromItsEnd(seen, centered) : fromItsSide(seen);
       })
   );
@@ -49,6 +54,7 @@ interface Seen {
   cutout: Cutout;
   view: View;
   site: Site;
+  crossing: Crossing;
 }
 
 /** Whether a piece is a head or a thread about the hole before it. */
@@ -91,25 +97,32 @@ function fromItsEnd(seen: Seen, centered: boolean): Shape[] {
   const rim = ways.map(([from, to]) => from.bulge === 0 && onRim(from, to, seen));
   const closed = rim.every((on) => !on);
   const through = here && there && !prism.thread;
+  const crossed = seen.crossing.others.length > 0;
   const fill: Shape[] =
     through || (here && closed && !prism.thread)
       ? [
           {
             kind: "path",
             outlines: outlines.map((o) => drawn(o, view)),
-            ink: through && !closed ? "ground" : "void",
+            // Crossed by another, not all of its outline is an edge.
+            ink: (through && !closed) || crossed ? "ground" : "void",
           },
         ]
       : [];
-  const edges = closed
-    ? fill.length > 0
-      ? []
-      : outlines.map((o): Shape => ({ kind: "path", outlines: [drawn(o, view)], ink }))
-    : ways.flatMap((way, i): Shape[] => {
-        const points = wayPoints(way).map(([x, y]): [number, number] => [view.x(x), view.y(y)]);
-        if (rim[i]) return through ? [{ kind: "line", points, ink: "erase" }] : [];
-        return [{ kind: "line", points, ink }];
-      });
+  const edges =
+    closed && !crossed
+      ? fill.length > 0
+        ? []
+        : outlines.map((o): Shape => ({ kind: "path", outlines: [drawn(o, view)], ink }))
+      : ways.flatMap((way, i): Shape[] => {
+          const places = wayPoints(way);
+          const points = places.map(([x, y]): [number, number] => [view.x(x), view.y(y)]);
+          if (rim[i]) return through ? [{ kind: "line", points, ink: "erase" }] : [];
+          if (!crossed) return [{ kind: "line", points, ink }];
+          return places
+            .slice(1)
+            .flatMap((to, k) => crossedLine(seen.crossing, places[k]!, to, ink, () => [prism.span]));
+        });
   // What is cleared goes first, so that it eats into no edge.
   edges.sort((a, b) => Number(isErased(b)) - Number(isErased(a)));
   return [...fill, ...edges, ...(centered && closed && !prism.thread ? crossOf(prism, view) : [])];
@@ -166,8 +179,12 @@ function fromItsSide(seen: Seen): Shape[] {
   const deepIsX = first === sight;
   const other = prism.axis === view.across ? view.up : view.across;
   // A point of the view from how far along the piece and how far across it.
-  const at = (along: number, across: number): [number, number] =>
-    prism.axis === view.across ? [view.x(along), view.y(across)] : [view.x(across), view.y(along)];
+  const placed = (along: number, across: number): [number, number] =>
+    prism.axis === view.across ? [along, across] : [across, along];
+  const at = (along: number, across: number): [number, number] => {
+    const [x, y] = placed(along, across);
+    return [view.x(x), view.y(y)];
+  };
   const size = site.sizes[other];
   const offRim = (c: number) => site.shaft !== null || (c > near && c < size - near);
   const [from, to] = prism.span;
@@ -181,22 +198,29 @@ function fromItsSide(seen: Seen): Shape[] {
     const edges = edgesAcross(outline, deepIsX, prism.island === undefined, seen);
     const small = prism.inset ?? 0;
     const [start, end] = farFirst(seen) ? [to, from] : [from, to];
-    for (const { c, visible } of edges) {
+    for (const { c, visible, depths } of edges) {
       if (!offRim(c)) continue;
       const ink: Ink = prism.thread ? "hidden" : visible ? "edge" : "hidden";
       const inward = c < (across[0] + across[1]) / 2 ? small : -small;
-      shapes.push({ kind: "line", points: [at(start, c), at(end, c + inward)], ink });
+      shapes.push(
+        ...crossedLine(seen.crossing, placed(start, c), placed(end, c + inward), ink, () => depths),
+      );
     }
     const visible = edges.some((e) => e.visible);
     for (const end of [from, to]) {
       if (end <= near || end >= site.sizes[prism.axis] - near || prism.thread) continue;
       const shown: Ink = visible ? "edge" : "hidden";
       const narrow = prism.inset !== undefined && end !== start ? prism.inset : 0;
-      shapes.push({
-        kind: "line",
-        points: [at(end, across[0] + narrow), at(end, across[1] - narrow)],
-        ink: shown,
-      });
+      const depthsAt = (value: number) => spansWithin(outline, deepIsX ? "y" : "x", value);
+      shapes.push(
+        ...crossedLine(
+          seen.crossing,
+          placed(end, across[0] + narrow),
+          placed(end, across[1] - narrow),
+          shown,
+          ([x, y]) => depthsAt(prism.axis === view.across ? y : x),
+        ),
+      );
     }
   }
   return shapes;
@@ -257,14 +281,30 @@ function edgesAcross(outline: Outline, deepIsX: boolean, cleared: boolean, seen:
     const turns = ends.filter((c) => Math.abs(Math.abs(c - center.c) - arc.r) < near);
     return [...edge, ...turns.map((c) => ({ c, v: center.v }))];
   });
-  const found = new Map<number, boolean>();
+  const found = new Map<number, { visible: boolean; depths: number[] }>();
   for (const { c, v } of points) {
     const key = Math.round(c * 1e4) / 1e4;
     const visible = cleared ? inSight(outline, deepIsX, c, v, seen) : reach([v, v], seen).here;
-    found.set(key, (found.get(key) ?? false) || visible);
+    const before = found.get(key);
+    found.set(key, {
+      visible: (before?.visible ?? false) || visible,
+      depths: [...(before?.depths ?? []), v],
+    });
   }
-  return [...found].map(([c, visible]) => ({ c, visible }));
+  const walls = waysOf(outline).flatMap(([from, to]) =>
+    arcOf(from, to) || Math.abs(acrossOf(from) - acrossOf(to)) > near
+      ? []
+      : [{ c: acrossOf(from), span: spanOf(deepOf(from), deepOf(to)) }],
+  );
+  return [...found].map(([c, { visible, depths }]) => {
+    const mine = walls.filter((wall) => Math.abs(wall.c - c) < 1e-4).map((wall) => wall.span);
+    // An edge at the end of a wall is seen with it.
+    const alone = depths.filter((v) => !mine.some(([low, high]) => v >= low - near && v <= high + near));
+    return { c, visible, depths: [...mine, ...alone.map((v) => spanOf(v, v))] };
+  });
 }
+
+const spanOf = (a: number, b: number): readonly [number, number] => [Math.min(a, b), Math.max(a, b)];
 
 /** Whether the way from a point to the viewer leads through what is cut only. */
 function inSight(outline: Outline, deepIsX: boolean, c: number, v: number, seen: Seen): boolean {

@@ -136,14 +136,18 @@ export function threeViews(
     ...outsideSize(false, topTop, topTop + width, mainX, widthX),
     ...outsideSize(false, frontTop, frontTop + height, left, heightX),
   ];
+  const cut = cutouts.map(({ cutout }) => cutout);
+  const inViews = views.flatMap((view) =>
+    cutouts.flatMap(({ cutout, id }) =>
+      cutoutInView(cutout, view, site, cut).map((shape) => ({ ...shape, of: id })),
+    ),
+  );
   const shapes: Shape[] = [
     ...views.flatMap((view) => partInView(view, site)),
-    ...views.flatMap((view) =>
-      cutouts.flatMap(({ cutout, id }) => [
-        ...cutoutInView(cutout, view, site).map((shape) => ({ ...shape, of: id })),
-        touchOf(cutout, view, id, unit),
-      ]),
-    ),
+    // What clears comes before every line, so that no feature wipes out the edge of another.
+    ...inViews.filter(clears),
+    ...inViews.filter((shape) => !clears(shape)),
+    ...views.flatMap((view) => cutouts.map(({ cutout, id }) => touchOf(cutout, view, id, unit))),
     ...balloonsOf(cutouts, views, site, text),
     ...finishMarks(finish, views, site.sizes, text),
     label(mainX, topTop - 2 * unit, "top"),
@@ -180,6 +184,10 @@ export function threeViews(
     placed: placed.flatMap((p) => p.at).map(({ axis, x, y }) => ({ axis, ...at(x, y) })),
   };
 }
+
+const clears = (shape: Shape): boolean =>
+  (shape.kind === "path" && (shape.ink === "ground" || shape.ink === "void")) ||
+  (shape.kind === "line" && shape.ink === "erase");
 
 /** Where a pointer finds a feature in a view. */
 function touchOf({ box }: Cutout, view: View, of: string, unit: number): Shape {

@@ -64,6 +64,9 @@ export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["sh
 /** Which way the views of a drawing sheet are folded out. */
 export const useAngle = () => useSetting<ProjectionAngle>("firm-arbor:angle", projectionAngles, "third");
 
+/** Whether the places of every feature are dimensioned on the sheet, or those of the open one only. */
+export const useDimensioned = () => useSetting("firm-arbor:dimensioned", ["on", "off"], "on");
+
 /** How steps are told at the machine: every one, or folded as a practiced person does them. */
 export const useTelling = () => useSetting("firm-arbor:telling", ["full", "brief"], "full");
 

@@ -11,7 +11,7 @@ export interface PlacedAlong {
 }
 
 /** Level dimension lines below a view and upright ones beside it: how far off the first lies, and each beyond it; hundredths of the drawing. */
-const first = { level: 5, upright: 6 };
+const first = { level: 7, upright: 6 };
 export const stackStep = { level: 5.5, upright: 9 };
 
 /**
@@ -21,13 +21,13 @@ export const stackStep = { level: 5.5, upright: 9 };
  */
 export function placeDimensions(
   view: View,
-  places: readonly (PlacedAlong & { typed: boolean })[],
+  places: readonly (PlacedAlong & { typed: boolean; of?: string })[],
   unit: number,
 ): { shapes: Shape[]; at: { axis: Axis; x: number; y: number }[] } {
   const shapes: Shape[] = [];
   const at: { axis: Axis; x: number; y: number }[] = [];
   const used = { level: 0, upright: 0 };
-  for (const { axis, from, to, typed } of places) {
+  for (const { axis, from, to, typed, of } of places) {
     if (axis === axisOf(view.face) || (from === to && !typed)) continue;
     const lies = axis === view.across ? "level" : "upright";
     const [a, b, edge] =
@@ -36,6 +36,7 @@ export function placeDimensions(
     const point = (along: number, beside: number): [number, number] =>
       lies === "level" ? [along, beside] : [beside, along];
     const [low, high] = [point(Math.min(a, b), off), point(Math.max(a, b), off)];
+    const mine = of === undefined ? {} : { of };
     shapes.push(
       typed
         ? { kind: "line", points: [point(a, off), point(b, off)], ink: "dimension", arrow: true }
@@ -47,6 +48,7 @@ export function placeDimensions(
             label: "",
             size: 2.6 * unit,
             side: lies === "level" ? "below" : "right",
+            ...mine,
           },
       ...[a, b].map((end): Shape => ({
         kind: "line",

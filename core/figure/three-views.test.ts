@@ -56,6 +56,7 @@ describe("three views", () => {
     "in %s angle nothing is drawn off the sheet, with every place dimensioned and every face marked",
     (angle) => {
       const dimensioned = (["top", "front", "right"] as const).map((face) => ({
+        id: face,
         face,
         places: (["length", "width", "height"] as const).map((axis) => ({
           axis,

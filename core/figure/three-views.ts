@@ -16,14 +16,21 @@ export type EntryPlaces = Record<Axis, { x: number; y: number }>;
 export const projectionAngles = ["third", "first"] as const;
 export type ProjectionAngle = (typeof projectionAngles)[number];
 
+/** A feature with the places it is dimensioned at. */
+interface Placed {
+  id?: string;
+  face: Face;
+  places: readonly PlacedAlong[];
+}
+
 /** What the views show beside the part. */
 export interface ViewsShown {
   /** Third where nothing is said. */
   angle?: ProjectionAngle;
   /** The feature whose place is dimensioned with room for entry fields, in the view of its face. */
   open?: { face: Face; places: readonly PlacedAlong[] } | null;
-  /** Features whose places are dimensioned with their figures. */
-  dimensioned?: readonly { face: Face; places: readonly PlacedAlong[] }[];
+  /** Features whose places are dimensioned with their figures; a press of one leads to its feature. */
+  dimensioned?: readonly { id: string; face: Face; places: readonly PlacedAlong[] }[];
   /** Surface finish asked for, Ra in µm, by face. */
   finish?: Partial<Record<Face, number | null>>;
 }
@@ -47,14 +54,14 @@ export function threeViews(
   const unit = Math.max(length + width, width + height) / 100;
   const text = 3.6 * unit;
   const third = angle === "third";
-  const all = [...(open ? [open] : []), ...dimensioned];
+  const all: readonly Placed[] = [...(open ? [open] : []), ...dimensioned];
   // Dimension lines stack under and beside the view of their face; the views move apart to let them.
   const levels = (face: View["face"], axis: Axis) =>
     all.filter((d) => axisOf(d.face) === axisOf(face)).flatMap((d) => d.places.filter((p) => p.axis === axis))
       .length;
   const below = (face: View["face"], across: Axis) =>
     stackStep.level * Math.max(0, levels(face, across) - 1) * unit;
-  const rise = 15 * unit + below(third ? "top" : "front", "length");
+  const rise = 17 * unit + below(third ? "top" : "front", "length");
   const between = third
     ? Math.max(levels("front", "height"), levels("top", "width"))
     : levels("right", "height");
@@ -156,10 +163,12 @@ export function threeViews(
     ...(site.shaft ? shaftDimensions(site, views[1]!, text, lengthY) : outside),
   ];
   const placed = views.map((view) => {
-    const inView = (of: typeof all, typed: boolean) =>
+    const inView = (of: readonly Placed[], typed: boolean) =>
       of
         .filter((d) => axisOf(d.face) === axisOf(view.face))
-        .flatMap((d) => d.places.map((place) => ({ ...place, typed })));
+        .flatMap((d) =>
+          d.places.map((place) => ({ ...place, typed, ...(d.id === undefined ? {} : { of: d.id }) })),
+        );
     return placeDimensions(
       view,
       [...inView(open ? [open] : [], true), ...inView([...dimensioned], false)],

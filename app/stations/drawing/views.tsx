@@ -5,7 +5,7 @@ import { type Axis, axesAcross, axisNames, faceNames, facesOf } from "../../../c
 import { type Feature, featuresOf, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
 import { dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
-import { useAngle } from "../../instruments/local-setting.ts";
+import { useAngle, useDimensioned } from "../../instruments/local-setting.ts";
 import { Check } from "../../instruments/check.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download } from "../../instruments/download.ts";
@@ -58,7 +58,8 @@ export function Views({
   const [pointed, setPointed] = useState<string | null>(null);
   const [zoom, setZoom] = useState<(typeof zooms)[number]>(1);
   const [angle] = useAngle();
-  const [dimensioned, setDimensioned] = useState(false);
+  const [kept, keepDimensioned] = useDimensioned();
+  const dimensioned = kept === "on";
   const { part } = job;
   const [section, setSection] = useState<Axis | "none">("none");
   const cut = cutouts.find((c) => c.id === open?.id);
@@ -71,7 +72,7 @@ export function Views({
         dimensioned: dimensioned
           ? featuresOf(part)
               .filter((f) => f.id !== open?.id)
-              .map((f) => ({ face: f.face, places: placesOf(f, site) }))
+              .map((f) => ({ id: f.id, face: f.face, places: placesOf(f, site) }))
           : [],
         finish: Object.fromEntries(faceNames.map((face) => [face, part.faces[face].ra])),
       }),
@@ -81,9 +82,9 @@ export function Views({
   const figure = useSharing(drawn.figure);
   const entries = useSharing(drawn.entries);
   const placed = useSharing(drawn.placed);
-  /** Beside the top view nothing is drawn over the right one, px of the sheet at a desk. */
-  const free = sheetWidth - (views[0]!.beyond / figure.width) * viewsWidth - 28;
-  const roomBeside = zoom === 1 && free >= 200 && angle === "third" && !dimensioned;
+  /** Over the right view nothing is drawn, px of the sheet at a desk. */
+  const free = sheetWidth - (views[2]!.x(0) / figure.width) * viewsWidth - 28;
+  const roomBeside = zoom === 1 && free >= 200 && angle === "third";
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
     const box = cut?.cutout.box[axis];
@@ -119,7 +120,7 @@ export function Views({
           ]}
           onChoose={setSection}
         />
-        <Check checked={dimensioned} onCheck={setDimensioned}>
+        <Check checked={dimensioned} onCheck={(on) => keepDimensioned(on ? "on" : "off")}>
           all dimensions
         </Check>
         <Choice

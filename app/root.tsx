@@ -6,13 +6,15 @@ import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
 import { UpdatedNotice } from "./frame/updated.tsx";
 import { Toasts } from "./frame/toasts.tsx";
 import { Find } from "./find/find.tsx";
+import { useTheme } from "./frame/use-theme.ts";
 import { useNonce } from "./nonce.ts";
 import { system } from "./theme/system.ts";
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce();
   return (
-    <html lang="en">
+    // The theme is set before the page is drawn, by what stands in this browser.
+    <html lang="en" suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
@@ -31,6 +33,7 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
+  useTheme();
   return (
     <>
       <UpdatedNotice />

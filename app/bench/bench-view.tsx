@@ -14,6 +14,7 @@ import { Field } from "../instruments/field.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { useSingleKeys, useUnit } from "../instruments/local-setting.ts";
 import { FileChoice } from "../instruments/file-choice.tsx";
+import { LookChoice } from "../instruments/look-choice.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
@@ -198,7 +199,10 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
             )}
           </Section>
         )}
-        <chakra.p mt="26px" fontSize="13.5px" color="quiet" maxW="680px">
+        <Box mt="26px" mb="10px">
+          <LookChoice />
+        </Box>
+        <chakra.p fontSize="13.5px" color="quiet" maxW="680px">
           Firm Arbor advises. Your machine's manual, the shop's rules and a qualified instructor come first.
           Jobs are saved in this browser only: export them for a backup.{" "}
           {!isSecureContext &&

@@ -1,3 +1,4 @@
+import { Redo2, Undo2 } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { Outlet, useLocation, useNavigate, useParams } from "react-router";
@@ -6,6 +7,7 @@ import { type AnyKey, isFaceKey, keyFromSlug, keyOfSetup, keySlug } from "../../
 import { featureNames, featuresOf } from "../../core/part/index.ts";
 import { offerPlaces, type Place } from "../find/find-state.ts";
 import { Button } from "../instruments/button.tsx";
+import { Icon } from "../instruments/icon.tsx";
 import { MarginContext } from "../instruments/in-margin.tsx";
 import {
   EntryContext,
@@ -244,7 +246,7 @@ export function JobFrame({ session }: { session: JobSession }) {
                         disabled={!canUndo}
                         title="Undo (Ctrl+Z)"
                       >
-                        Undo
+                        <Icon of={Undo2} /> Undo
                       </Button>
                       <Button
                         onClick={() => void send({ intent: "redo" })}
@@ -252,7 +254,7 @@ export function JobFrame({ session }: { session: JobSession }) {
                         title="Redo (Ctrl+Shift+Z)"
                         hideBelow="md"
                       >
-                        Redo
+                        <Icon of={Redo2} /> Redo
                       </Button>
                     </TopLine>
                     <Ribbon

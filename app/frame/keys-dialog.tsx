@@ -1,6 +1,7 @@
 import { Box, chakra, Dialog, Portal } from "@chakra-ui/react";
 import { useState } from "react";
 import { Button } from "../instruments/button.tsx";
+import { LookChoice } from "../instruments/look-choice.tsx";
 import { Key } from "../instruments/key.tsx";
 import { keysHere } from "../instruments/keyboard.ts";
 import { useSingleKeys } from "../instruments/local-setting.ts";
@@ -39,7 +40,8 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
               Single keys act only when no field has focus. Digits that an instrument types open the reading
               pad at the machine.
             </chakra.p>
-            <Box display="flex" gap="8px" mt="14px">
+            <Box display="flex" gap="8px" mt="14px" flexWrap="wrap" alignItems="center">
+              <LookChoice />
               <Button
                 onClick={() => setSingle(single === "on" ? "off" : "on")}
                 aria-pressed={single === "off"}

@@ -61,6 +61,10 @@ export const useUnit = (): [LengthUnit, (unit: LengthUnit) => void] =>
 /** Ground at the machine: the dark "shop" unless the person wants paper. */
 export const useMachineTheme = () => useSetting("firm-arbor:machine-theme", ["shop", "paper"], "shop");
 
+/** Light or dark at the desk; read before the page is drawn too. */
+export const deskThemeKey = "firm-arbor:theme";
+export const useDeskTheme = () => useSetting(deskThemeKey, ["paper", "shop"], "paper");
+
 /** Which way the views of a drawing sheet are folded out. */
 export const useAngle = () => useSetting<ProjectionAngle>("firm-arbor:angle", projectionAngles, "third");
 

@@ -1,3 +1,4 @@
+import { FileOutput, Plus } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
@@ -20,6 +21,7 @@ import { newId } from "../../store/index.ts";
 import { sayDone } from "../instruments/done.ts";
 import { DataTable } from "../instruments/data-table.tsx";
 import { Button } from "../instruments/button.tsx";
+import { Icon } from "../instruments/icon.tsx";
 import { download } from "../instruments/download.ts";
 import { FileChoice } from "../instruments/file-choice.tsx";
 import { Field } from "../instruments/field.tsx";
@@ -97,11 +99,11 @@ export function ListPage({ list }: { list: ShopList }) {
           width="220px"
         />
         <Button look="strong" onClick={() => add(blankItem(list, newId()))}>
-          Add a {words.one}
+          <Icon of={Plus} /> Add a {words.one}
         </Button>
         {items.length > 0 && (
           <Button onClick={() => download(`${list}.csv`, writeShopCsv(list, items), "text/csv")}>
-            Export as CSV
+            <Icon of={FileOutput} /> Export as CSV
           </Button>
         )}
         <CsvImport list={list} />

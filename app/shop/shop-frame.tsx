@@ -1,8 +1,10 @@
+import { Undo2 } from "lucide-react";
 import { Box } from "@chakra-ui/react";
 import { Link, useFetcher } from "react-router";
 import { type Shop, type ShopList, shopListNames, shopListWords } from "../../core/shop/index.ts";
 import { TopLine } from "../frame/top-line.tsx";
 import { Button } from "../instruments/button.tsx";
+import { Icon } from "../instruments/icon.tsx";
 import { useKeyboard } from "../instruments/keyboard.ts";
 import { SideList } from "../instruments/side-list.tsx";
 import { Notice } from "../instruments/notice.tsx";
@@ -49,7 +51,7 @@ export function ShopFrame({
     <ShopContext.Provider value={value}>
       <TopLine place="Shop" detail={busy ? "saving" : "saved in this browser"}>
         <Button onClick={undo} disabled={undos === 0} title="Undo (Ctrl+Z)">
-          Undo
+          <Icon of={Undo2} /> Undo
         </Button>
       </TopLine>
       <Box display="flex" flexDirection={{ base: "column", md: "row" }} alignItems="stretch">

@@ -11,7 +11,10 @@ import { semanticColors, tokens } from "./tokens.ts";
 
 /** Chakra's base (conditions, utilities) with only the tokens this app uses: the whole theme is 170 kB. */
 export const system = createSystem(defaultBaseConfig, {
-  conditions: { shop: "[data-theme=shop] &, [data-theme=shop]" },
+  conditions: {
+    shop: "[data-theme=shop] &, [data-theme=shop]",
+    paper: "[data-theme=paper] &, [data-theme=paper]",
+  },
   preflight: true,
   theme: {
     tokens,

@@ -30,9 +30,16 @@ type ColorName = keyof typeof paperAndShop;
 export const semanticColors = Object.fromEntries(
   (Object.keys(paperAndShop) as ColorName[]).map((name) => [
     name,
-    { value: { base: paperAndShop[name][0], _shop: paperAndShop[name][1] } },
+    // Paper is said too: a machine in paper stands on a desk in shop.
+    {
+      value: {
+        base: paperAndShop[name][0],
+        _shop: paperAndShop[name][1],
+        _paper: paperAndShop[name][0],
+      },
+    },
   ]),
-) as Record<ColorName, { value: { base: string; _shop: string } }>;
+) as Record<ColorName, { value: { base: string; _shop: string; _paper: string } }>;
 
 export const tokens = defineTokens({
   fonts: {

@@ -1,6 +1,8 @@
+import { TriangleAlert } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Button } from "../../instruments/button.tsx";
+import { Icon } from "../../instruments/icon.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { StepFoot } from "./machine-frame.tsx";
 
@@ -91,7 +93,7 @@ export function StepButtons({
         )
       )}
       <Button look="warn" size="machine" onClick={onWrong}>
-        Something is wrong
+        <Icon of={TriangleAlert} /> Something is wrong
       </Button>
     </StepFoot>
   );

@@ -1,3 +1,4 @@
+import { Printer } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { axisNames } from "../../../core/frame/index.ts";
@@ -8,6 +9,7 @@ import { effective, type ReadingOf } from "../../../core/steps/index.ts";
 import { database, files } from "../../../store/index.ts";
 import { phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Icon } from "../../instruments/icon.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { download, fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -244,7 +246,9 @@ function TimeAndFiles() {
             Export the job
           </Button>
           <Button onClick={() => void save("readings")}>Readings as CSV</Button>
-          <Button onClick={() => print()}>Print</Button>
+          <Button onClick={() => print()}>
+            <Icon of={Printer} /> Print
+          </Button>
         </Box>
         <chakra.p fontSize="13.5px" color="quiet" mt="6px">
           The job file is documented JSON; import it on the bench of another browser to go on there.

@@ -58,7 +58,7 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
         <Box className="no-print">
           <Refusal />
           {view === "" && <ThisSetup setup={setup} vise={vise} />}
-          {view === "order" && <OrderOfWork setup={setup} vise={vise} />}
+          {view === "order" && <OrderOfWork setup={setup} />}
           {view === "ways" && <RoutesCompared />}
           {view === "rehearse" && <WalkedThrough />}
           {view === "true" && (
@@ -91,7 +91,7 @@ function SetupTitle({ setup }: { setup: Setup }) {
   );
 }
 
-/** The setup drawn, why it is held this way, where zero lies, and what to do before the cut. */
+/** The setup drawn from the side and from above, why it is held this way, and where zero lies. */
 function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
   const { job, plan, shop, piece } = useJob();
   const submit = useSubmit();
@@ -103,22 +103,32 @@ function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
       <SetupTitle setup={setup} />
       <Box
         display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.15fr) minmax(0, 1fr)" }}
-        gap="22px"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
+        gap="0 24px"
+        alignItems="start"
       >
-        <Box>
-          {section ? (
+        {section ? (
+          <Box>
             <FigureView
               figure={section}
-              maxHeight="400px"
+              maxHeight="270px"
               saveAs={`${fileName(job.name)}-setup-${setupLabel(setup, plan)}`}
             />
-          ) : (
-            <Notice severity="note">
-              The cutter this setup was started with is no longer in the shop: enter it again to see the setup
-              here.
-            </Notice>
-          )}
+          </Box>
+        ) : (
+          <Notice severity="note">
+            The cutter this setup was started with is no longer in the shop: enter it again to see the setup
+            here.
+          </Notice>
+        )}
+        <SetupFromAbove setup={setup} vise={vise} maxHeight="270px" />
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1.1fr) minmax(0, 1fr)" }}
+        gap="0 24px"
+      >
+        <Box>
           <Seating setup={setup} />
           <Warnings of={[...setup.warnings, ...(locating?.warnings ?? [])]} />
           <Box display="flex" gap="8px" mt="12px" flexWrap="wrap" alignItems="flex-end">
@@ -145,17 +155,16 @@ function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
           <Zeros setup={setup} />
         </Box>
       </Box>
-      <BeforeTheCut setup={setup} />
     </>
   );
 }
 
-/** What is done in a setup, in this order, seen from above; and what the block is before and after. */
-function OrderOfWork({ setup, vise }: { setup: Setup; vise: Vise }) {
+/** What is set up and then done in a setup, in this order; and what the block is before and after. */
+function OrderOfWork({ setup }: { setup: Setup }) {
   return (
     <>
       <SetupTitle setup={setup} />
-      <SetupFromAbove setup={setup} vise={vise} maxHeight="360px" />
+      <BeforeTheCut setup={setup} />
       <Section title="Operations, in order">
         <OperationsTable label="Operations of this setup" setups={[setup]} />
       </Section>

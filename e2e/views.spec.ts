@@ -41,7 +41,7 @@ for (const {
       );
       expect.soft(overflow, `${view.name} scrolls sideways`).toBeLessThanOrEqual(0);
       // Nobody at a bench scrolls through more than one screen and a half.
-      if (width === 1280 && view.url.startsWith("/jobs/")) {
+      if (width === 1280) {
         const tall = await page.evaluate(() => document.documentElement.scrollHeight);
         expect.soft(tall, `${view.name} is too tall`).toBeLessThanOrEqual(1.5 * height);
       }

@@ -47,11 +47,11 @@ export function JobLine({
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns={{ base: "84px minmax(0, 1fr)", md: "130px minmax(0, 5fr) minmax(0, 6fr) 150px" }}
+      gridTemplateColumns={{ base: "84px minmax(0, 1fr)", md: "112px minmax(0, 8fr) minmax(0, 5fr) 150px" }}
       gap={{ base: "4px 12px", md: "18px" }}
       alignItems="center"
       borderTopWidth="1px"
-      py="10px"
+      py="6px"
     >
       <PartPicture of={kept?.picture ?? null} />
       <Box minW="0">

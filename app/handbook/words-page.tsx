@@ -24,9 +24,9 @@ export function WordsPage() {
       {shown.length === 0 && (
         <Notice severity="note">No word here has "{search}" in it. Try a shorter one.</Notice>
       )}
-      <Box as="dl" mt="12px" columnGap="36px" columns={{ base: 1, md: 2 }}>
+      <Box as="dl" mt="12px" columnGap="36px" columns={{ base: 1, md: 2, lg: 3 }}>
         {shown.map(({ word, means }) => (
-          <Box key={word} breakInside="avoid" borderTopWidth="1px" py="6px">
+          <Box key={word} breakInside="avoid" borderTopWidth="1px" py="3px" fontSize="14px">
             <chakra.dt fontWeight="700">{word}</chakra.dt>
             <dd>{means}</dd>
           </Box>

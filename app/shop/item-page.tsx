@@ -147,40 +147,50 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
             <Words of={f.phrase} />
           </Notice>
         ))}
-      {groups.map((group) => (
-        <Box as="fieldset" key={group} mt="14px" borderTopWidth="1.5px" borderColor="ink" pt="8px">
-          <chakra.legend fontSize="14px" fontWeight="600" color="quiet" pr="10px">
-            {group}
-          </chakra.legend>
+      <Box columnGap="28px" columns={{ base: 1, lg: groups.length > 3 ? 2 : 1 }}>
+        {groups.map((group) => (
           <Box
-            display="grid"
-            gap="4px 18px"
-            gridTemplateColumns={{
-              base: "1fr 1fr",
-              md: "repeat(3, minmax(0, 1fr))",
-              lg: "repeat(4, minmax(0, 1fr))",
-            }}
+            as="fieldset"
+            key={group}
+            mb="14px"
+            borderTopWidth="1.5px"
+            borderColor="ink"
+            pt="8px"
+            breakInside="avoid"
           >
-            {fields
-              .filter((f) => f.group === group)
-              .map((field) => (
-                <ItemField
-                  key={field.key}
-                  list={list}
-                  field={field}
-                  text={typed[field.key] ?? textOf(item, field, unit)}
-                  problem={problemOf(reads.get(field.key), stops, field, waiting)}
-                  unit={unit}
-                  item={draft}
-                  onType={(text) => setTyped({ ...typed, [field.key]: text })}
-                  onChoose={(text) => chooseNow(field, text)}
-                  onLeave={() => keep()}
-                />
-              ))}
+            <chakra.legend fontSize="14px" fontWeight="600" color="quiet" pr="10px">
+              {group}
+            </chakra.legend>
+            <Box
+              display="grid"
+              gap="4px 18px"
+              gridTemplateColumns={{
+                base: "1fr 1fr",
+                md: "repeat(3, minmax(0, 1fr))",
+                lg: `repeat(${groups.length > 3 ? 3 : 4}, minmax(0, 1fr))`,
+              }}
+            >
+              {fields
+                .filter((f) => f.group === group)
+                .map((field) => (
+                  <ItemField
+                    key={field.key}
+                    list={list}
+                    field={field}
+                    text={typed[field.key] ?? textOf(item, field, unit)}
+                    problem={problemOf(reads.get(field.key), stops, field, waiting)}
+                    unit={unit}
+                    item={draft}
+                    onType={(text) => setTyped({ ...typed, [field.key]: text })}
+                    onChoose={(text) => chooseNow(field, text)}
+                    onLeave={() => keep()}
+                  />
+                ))}
+            </Box>
+            {group === "Inserts" && entersAtAngle(draft) && <EntryAngle />}
           </Box>
-          {group === "Inserts" && entersAtAngle(draft) && <EntryAngle />}
-        </Box>
-      ))}
+        ))}
+      </Box>
       <Box
         className="no-print"
         display="flex"

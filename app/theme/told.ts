@@ -44,6 +44,8 @@ export const table = defineSlotRecipe({
       width: "100%",
       borderCollapse: "collapse",
       fontSize: "14.5px",
+      // The widest ones fit a sheet of paper.
+      _print: { zoom: 0.78 },
       "& td, & th": {
         padding: "6px 10px 6px 0",
         borderBottom: "1px solid var(--chakra-colors-rule)",

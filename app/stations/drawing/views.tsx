@@ -84,6 +84,8 @@ export function Views({
   const placed = useSharing(drawn.placed);
   /** Over the right view nothing is drawn, px of the sheet at a desk. */
   const free = sheetWidth - (views[2]!.x(0) / figure.width) * viewsWidth - 28;
+  /** And how far down it is free. */
+  const freeDown = (views[2]!.y(site.sizes.height) / figure.width) * viewsWidth - 40;
   const roomBeside = zoom === 1 && free >= 200 && angle === "third";
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
@@ -110,16 +112,20 @@ export function Views({
       <Box display="flex" gap="8px" flexWrap="wrap" alignItems="center" mb="8px" className="no-print">
         {add}
         <Box flex="1" />
-        <Choice
-          label="Section"
-          hideLabel
-          value={section}
-          options={[
-            ["none", "no section"],
-            ...axisNames.map((axis) => [axis, `across the ${axis}${cut ? `, at ${cut.name}` : ""}`] as const),
-          ]}
-          onChoose={setSection}
-        />
+        <Box width="140px">
+          <Choice
+            label="Section"
+            hideLabel
+            value={section}
+            options={[
+              ["none", "no section"],
+              ...axisNames.map(
+                (axis) => [axis, `across the ${axis}${cut ? `, at ${cut.name}` : ""}`] as const,
+              ),
+            ]}
+            onChoose={setSection}
+          />
+        </Box>
         <Check checked={dimensioned} onCheck={(on) => keepDimensioned(on ? "on" : "off")}>
           all dimensions
         </Check>
@@ -182,7 +188,7 @@ export function Views({
           top="10px"
           right="12px"
           width={{ base: "auto", lg: roomBeside ? `${Math.min(300, free)}px` : "auto" }}
-          maxH={{ lg: roomBeside ? "45%" : "none" }}
+          maxH={{ lg: roomBeside ? `${Math.max(freeDown, 120)}px` : "none" }}
           overflowY="auto"
           px={{ base: "8px", lg: roomBeside ? "0" : "8px" }}
           pb="6px"

@@ -2,3 +2,4 @@ export * from "./piece.ts";
 export * from "./spare.ts";
 export * from "./stock.ts";
 export * from "./weight.ts";
+export * from "./balance.ts";

@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import type { Answers, Inputs, Outputs } from "./answers.ts";
 import { answers as angles } from "./angles.ts";
+import { answers as castfit } from "./castfit.ts";
 import { answers as deflection } from "./deflection.ts";
 import { answers as dialMoves } from "./dial-moves.ts";
 import { answers as drillTap } from "./drill-tap.ts";
@@ -39,6 +40,7 @@ const topics: { [topic: string]: Answers } = {
   passes,
   "speeds-feeds": speedsFeeds,
   measured,
+  castfit,
   "dial-moves": dialMoves,
   locating,
   "force-power": forcePower,
@@ -61,6 +63,10 @@ function same(got: unknown, expected: unknown, tolerance: Tolerance): boolean {
       expected.every((e, i) => same(got[i], e, tolerance))
     );
   }
+  if (typeof expected === "object" && expected !== null)
+    return Object.entries(expected).every(([name, value]) =>
+      same((got as Outputs | undefined)?.[name], value, tolerance.keys?.[name] ?? tolerance),
+    );
   return got === expected;
 }
 

@@ -25,6 +25,7 @@ test("ways compared: one is taken and becomes the plan, one setup is held anothe
   await expect(page.getByText(/\d setups, on the table/)).toBeVisible(slowly);
   await page.goto("/jobs/cheek-block/setups/top.rest");
   await expect(page.getByText(/^On the table · setup 1 of \d, cut 5 of 8/)).toBeVisible(slowly);
+  await page.getByRole("tab", { name: "Order of work" }).click();
   await expect(page.getByText(/Indicator reads as before, within 0\.02/)).toBeVisible();
   await page.getByRole("tab", { name: "Ways to square it" }).click();
   await page.getByRole("button", { name: "Back to the plan's way of squaring" }).click();

@@ -26,7 +26,8 @@ export function useSend(session: JobSession): (intent: JobIntent) => Promise<Ans
       const ticket = session.ticket();
       const answered = session.answered(ticket);
       void submit(
-        { ...intent, ticket },
+        // As text: what is left out of an event is no undefined in it.
+        JSON.stringify({ ...intent, ticket }),
         {
           method: "post",
           action: `/jobs/${session.state.job.id}`,

@@ -124,10 +124,10 @@ export function ReadingPad({
   const called = capital((name ? phraseText(name, unit) : of).replace(/^the /, ""));
   return (
     <Box
-      borderWidth="2px"
+      borderWidth={keypad ? "2px" : "0"}
       borderStyle="solid"
       borderColor="accent"
-      p={{ base: "8px", md: "14px" }}
+      p={keypad ? { base: "8px", md: "14px" } : "0"}
       maxW="560px"
     >
       <Box
@@ -151,8 +151,8 @@ export function ReadingPad({
             }}
             inputMode={keypad ? "none" : "decimal"}
             width="100%"
-            minH={{ base: "52px", md: "60px" }}
-            fontSize="34px"
+            minH={keypad ? { base: "52px", md: "60px" } : "44px"}
+            fontSize={keypad ? "34px" : "24px"}
             fontWeight="700"
             aria-invalid={problem !== null}
             aria-describedby={`${id}-said`}
@@ -164,6 +164,11 @@ export function ReadingPad({
           options={offered.map((i) => [i.id, i.name] as const)}
           onChoose={setInstrument}
         />
+        {!keypad && (
+          <Button look="strong" onClick={enter} css={{ minHeight: "44px" }}>
+            Enter
+          </Button>
+        )}
         {able.length === 0 && (
           <chakra.p fontSize="15px" color="warn" flexBasis="100%">
             ▲ No instrument in the shop can measure this; the verdict will be "cannot tell".
@@ -173,12 +178,14 @@ export function ReadingPad({
       <chakra.p
         id={`${id}-said`}
         role="status"
-        minH="22px"
+        minH={keypad ? "22px" : "0"}
         color={problem ? "stop" : "quiet"}
         fontSize="15px"
       >
         {problem ? (
           <Words of={problem} />
+        ) : !keypad ? (
+          ""
         ) : readings.length > 0 ? (
           `Read so far: ${readings.map((r) => showQuantity(mm(r), unit)).join(", ")}`
         ) : (
@@ -235,7 +242,7 @@ export function ReadingPad({
           </Box>
         </Box>
       )}
-      {keypad ? (
+      {keypad && (
         <Box display="grid" gridTemplateColumns="repeat(3, 1fr) 1.2fr" gap="6px">
           {keys.map((key, i) => (
             <chakra.button
@@ -262,10 +269,6 @@ export function ReadingPad({
             Enter
           </Button>
         </Box>
-      ) : (
-        <Button look="strong" onClick={enter}>
-          Enter the reading
-        </Button>
       )}
     </Box>
   );

@@ -6,3 +6,4 @@ export * from "./squareness.ts";
 export * from "./verdict.ts";
 export * from "./detective.ts";
 export * from "./suspects.ts";
+export * from "./taper.ts";

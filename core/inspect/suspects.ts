@@ -90,15 +90,15 @@ export function suspectsOf(
           shows: (r) => (here(r) && r.mirrored !== null ? r.mirrored : 0),
           amount: { of: [1] },
         },
-        {
-          id: `chip ${id}`,
-          says: say`A chip or burr lay under one corner of the part in ${name}.`,
+        ...([1, -1] as const).map((way) => ({
+          id: `chip ${id} ${way === 1 ? "one way" : "the other"}`,
+          says: say`A chip or burr lay under the ${way === 1 ? "right back or left front" : "right front or left back"} corner of the part in ${name}.`,
           test: words(
-            "Look at the face that was below for a mark, and measure the four corners: one is thin, the one across it thick.",
+            "Look at the face that was below for a mark: the part is thin over the chip and thick across from it.",
           ),
-          shows: (r) => (here(r) && r.kind === "size" && r.at ? (1 + r.at.x) * (1 + r.at.y) - 1 : 0),
+          shows: (r: Seen) => (here(r) && r.kind === "size" && r.at ? (r.at.x + way * r.at.y) / 2 : 0),
           amount: { from: -0.2, to: 0.2 },
-        },
+        })),
         {
           id: `parallels ${id}`,
           says: say`The parallels were of unlike height, or one stood on a chip, in ${name}.`,

@@ -1,3 +1,4 @@
+export * from "./advice.ts";
 export * from "./batch.ts";
 export * from "./cut-comparison.ts";
 export * from "./drawing-cost.ts";
@@ -11,4 +12,5 @@ export * from "./rehearse-job.ts";
 export * from "./requirement.ts";
 export * from "./route-comparison.ts";
 export * from "./settle-overrides.ts";
+export * from "./suspicion.ts";
 export * from "./workings.ts";

@@ -1,5 +1,5 @@
 import { type Axis, axisNames, axisOf } from "../frame/index.ts";
-import { guardedVerdict, sizeVerdict, type SizeVerdict } from "../inspect/index.ts";
+import { guardedVerdict, sizeVerdict, type SizeVerdict, type Spot } from "../inspect/index.ts";
 import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import {
@@ -34,7 +34,7 @@ export interface Requirement {
   deviation: { drawn: Limits | null; reason: Phrase } | null;
   /** How it is measured. */
   how: MeasuredHow;
-  readings: { id: string; value: number; instrument: string; questioned: string[] }[];
+  readings: { id: string; value: number; instrument: string; questioned: string[]; spot: Spot | null }[];
   /** Largest uncertainty of the instruments used, mm. */
   u: number;
   verdict: SizeVerdict | null;
@@ -84,7 +84,13 @@ export function requirementsOf(judged: Judged): Requirement[] {
   const here = effective([...records]).filter((r) => r.piece === piece);
   const readings = here.filter((r): r is Reading => r.type === "reading");
   const judge = ({ readings: by, ...asked }: Asked): Requirement => {
-    const used = by.map(({ id, value, instrument, questioned }) => ({ id, value, instrument, questioned }));
+    const used = by.map(({ id, value, instrument, questioned, spot }) => ({
+      id,
+      value,
+      instrument,
+      questioned,
+      spot: spot ?? null,
+    }));
     const u = uncertaintyOf(used, shop);
     const values = used.map((r) => r.value);
     const verdict =

@@ -17,6 +17,9 @@ const anyOp = anyKeySchema;
 export const readingOfSchema = z.union([axisSchema, z.literal("squareness"), featureKeySchema]);
 export type ReadingOf = z.infer<typeof readingOfSchema>;
 
+const third = z.union([z.literal(-1), z.literal(0), z.literal(1)]);
+const spotSchema = z.object({ x: third, y: third });
+
 const eventSchema = z.discriminatedUnion("type", [
   /** An operation begins: its seat, tool and conditions as told are facts from here on. */
   z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
@@ -44,6 +47,8 @@ const eventSchema = z.discriminatedUnion("type", [
     instrument: z.string(),
     /** Rule ids of questions the person was asked and answered with "it is so". */
     questioned: z.array(z.string()),
+    /** Where on the face it was read, seen from above as the part lay; nobody said where it is left out. */
+    spot: spotSchema.optional(),
   }),
   /** Measuring after so many passes is finished, or was left out. */
   z.object({ type: z.literal("measured"), op: anyOp, after: z.number().int(), skipped: z.boolean() }),

@@ -1,0 +1,105 @@
+import { cutWindow, liesOf, type Lies, shimsFor, type Spot } from "../inspect/index.ts";
+import { clampingAxes, type Sizes } from "../frame/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
+import { canMeasure, type Shop } from "../shop/index.ts";
+import { faceSetupsOf, type FaceSetup, type Setup } from "../route/index.ts";
+import { type Phrase, precise, say, words } from "../working/index.ts";
+import type { Requirement } from "./requirement.ts";
+
+/** An instrument good to this share of the whole tolerance proves a size (domain.md 10). */
+const provingShare = 1 / 8;
+
+/** The face setup that made a size of the block: its second face. */
+export const madeBy = (r: Requirement, setups: readonly Setup[]): FaceSetup | undefined =>
+  faceSetupsOf(setups).findLast((s) => s.operations[0].axis === r.of);
+
+/** How long the face of a size is along X and Y of the machine as it was cut, mm. */
+export function faceSpan(setup: FaceSetup, sizes: Sizes): { x: Mm; y: Mm } {
+  const axes = clampingAxes(setup.at);
+  return { x: sizes[axes.x.axis], y: sizes[axes.y.axis] };
+}
+
+const located = (r: Requirement): { value: Mm; spot: Spot }[] =>
+  r.readings.flatMap(({ value, spot }) => (spot ? [{ value, spot }] : []));
+
+/** How the face of a size lies, by the readings that say where they were taken; null where they do not tell. */
+export const liesBy = (r: Requirement): Lies | null => liesOf(located(r));
+
+/**
+ * What to do about a size: what the next cut may take, what to set right first, which instrument would tell. Nothing where it is
+ * good and lies flat.
+ * @param parallel the parallelism asked for, mm; null for none
+ */
+export function adviceFor(
+  r: Requirement,
+  {
+    setups,
+    sizes,
+    shop,
+    parallel,
+  }: { setups: readonly Setup[]; sizes: Sizes; shop: Shop; parallel: Mm | null },
+): Phrase[] {
+  const { verdict, limits } = r;
+  if (!verdict) return [];
+  const values = r.readings.map((reading) => reading.value);
+  const band = limits.upper - limits.lower;
+  const advice: Phrase[] = [];
+  if (r.how === "outside" && verdict.verdict === "rework") {
+    const window = cutWindow(values, limits.lower, limits.upper);
+    advice.push(
+      window
+        ? say`Take off between ${precise(mm(Math.max(window.least, 0)), 3)} and ${precise(mm(window.most), 3)}: then every place read is inside the limits. Aim at ${precise(mm((Math.max(window.least, 0) + window.most) / 2), 3)}, in two cuts if what was read is a surprise.`
+        : say`The readings spread ${precise(mm(verdict.spread), 3)}, wider than the limits of ${precise(mm(band), 3)}: no single cut brings every place inside. Take the taper out first.`,
+    );
+  }
+  if (verdict.verdict === "rework" && r.how !== "outside" && r.how !== "form")
+    advice.push(
+      say`${precise(mm(verdict.rework), 3)} is still to come off there. Take half of it, and measure again.`,
+    );
+  if (verdict.verdict === "under" || verdict.verdict === "over")
+    advice.push(
+      words(
+        "Metal cannot be put back. Measure once more; if it stays, make the mate to it, have it accepted by whoever made the drawing, or scrap the piece below.",
+      ),
+    );
+  if (verdict.verdict === "cannotTell" || verdict.verdict === "withinU")
+    advice.push(betterInstrument(r, shop, band));
+  const lies = liesBy(r);
+  const wanted = parallel ?? band / 2;
+  if (lies && lies.spread > wanted) advice.push(...levelled(lies, r, setups, sizes, wanted));
+  return advice;
+}
+
+/** The instrument that would tell, where the shop has one. */
+function betterInstrument(r: Requirement, shop: Shop, band: Mm): Phrase {
+  const wanted = band * provingShare;
+  const value = r.readings[0]?.value ?? 0;
+  const [best] = shop.instruments
+    .filter((i) => !i.retired && canMeasure(i, r.how, value) && i.uncertainty < r.u)
+    .sort((a, b) => a.uncertainty - b.uncertainty);
+  return best
+    ? say`Read it with the ${best.name}, good to ±${precise(mm(best.uncertainty), 3)}: what was used leaves ±${precise(mm(r.u), 3)} in doubt.`
+    : say`No instrument in the shop tells this: one good to ±${precise(mm(wanted), 3)} would.`;
+}
+
+/** What takes a slope out: the shim, or for what is no slope the cut that cleans it. */
+function levelled(lies: Lies, r: Requirement, setups: readonly Setup[], sizes: Sizes, wanted: Mm): Phrase[] {
+  const setup = madeBy(r, setups);
+  if (!setup) return [];
+  const span = faceSpan(setup, sizes);
+  const shims = shimsFor(lies, wanted / 4, { ...span, restX: span.x, restY: span.y });
+  const slopes = shims.map(({ under, thickness }) => say`raise the ${under} by ${precise(mm(thickness), 3)}`);
+  const [first, second] = slopes;
+  return [
+    ...(first
+      ? [
+          say`It is ${precise(mm(lies.spread), 3)} thicker in places. Look for a chip or a burr under the part first; if its seat is clean, ${second ? say`${first} and ${second}` : first} with shim before the next cut.`,
+        ]
+      : []),
+    ...(lies.uneven > wanted
+      ? [
+          say`${precise(mm(lies.uneven), 3)} of it is no slope but unevenness: a lighter last cut over the whole face takes it out.`,
+        ]
+      : []),
+  ];
+}

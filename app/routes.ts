@@ -5,7 +5,7 @@ export default [
   route("jobs/:jobId", "routes/job.tsx", [
     index("routes/job-index.tsx"),
     route("drawing/:view?", "routes/drawing.tsx"),
-    route("stock", "routes/stock.tsx"),
+    route("stock/:view?", "routes/stock.tsx"),
     route("setups/:operation?/:view?", "routes/setups.tsx"),
     route("cuts/:operation?/:view?", "routes/cuts.tsx"),
     route("machine/:piece?/:operation?/:step?", "routes/machine.tsx"),

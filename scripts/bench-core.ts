@@ -3,6 +3,8 @@ import { cutKinds, materials } from "../core/handbook/index.ts";
 import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
 import { compareRoutes, plan } from "../core/plan/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
+import { accuse, type Seen, type SuspectFacts, suspectsOf } from "../core/inspect/index.ts";
+import { balanceLump, type FacePoint } from "../core/stock/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { threeViews } from "../core/figure/index.ts";
 import { checkDrawing, cutoutOf, drawnSite } from "../core/part/index.ts";
@@ -251,3 +253,48 @@ for (let round = 0; round < 60; round++) {
 }
 told("drawing check of 40 features", checks);
 told("three views of 40 features, worked", pictures);
+
+// What the readings of a piece say, and where a part lies in a lump.
+const measured: Timed[] = [];
+const balanced: Timed[] = [];
+const facts: SuspectFacts = {
+  axes: {
+    x: { lead: 5, division: 0.02, slack: 0.2 },
+    y: { lead: 5, division: 0.02, slack: 0.2 },
+    z: { lead: 2.5, division: 0.02, slack: 0.2 },
+  },
+  cutters: [{ id: "c", name: "10 end mill", diameter: 10 }],
+  finder: 10,
+  paper: 0.08,
+  setups: [1, 2, 3].map((n) => ({ id: String(n), name: `setup ${n}` })),
+};
+const hundred = Array.from({ length: 100 }, (_, i): Seen => ({
+  id: `size ${i % 10}`,
+  kind: "size",
+  off: 0.03 * Math.sin(i),
+  sigma: 0.0025,
+  nominal: 40 + (i % 10),
+  axis: "z",
+  setup: String(1 + (i % 3)),
+  op: `op ${i % 10}`,
+  cutter: "c",
+  at: { x: (i % 3) - 1, y: (Math.floor(i / 3) % 3) - 1 },
+  after: 0,
+  against: false,
+  mirrored: null,
+  slender: 0,
+}));
+const probed = faceNames.flatMap((face, f) =>
+  Array.from({ length: 10 }, (_, i): FacePoint => {
+    const high = face === facesOf(axisOf(face))[1];
+    const at = { length: 12 * i, width: (29 * i) % 80, height: (17 * i) % 46 };
+    const edge = { length: 120, width: 80, height: 46 }[axisOf(face)];
+    return { face, at: { ...at, [axisOf(face)]: high ? edge + 3 + Math.sin(f + i) : -3 + Math.cos(f + i) } };
+  }),
+);
+for (let i = 0; i < 60; i++) {
+  timed(measured, () => accuse(hundred, suspectsOf(facts, hundred)));
+  timed(balanced, () => balanceLump(probed, { length: 120, width: 80, height: 46 }, { tilt: 0.05 }));
+}
+told("what made 100 readings so", measured);
+told("a lump balanced by 60 points", balanced);

@@ -50,6 +50,8 @@ export function Table({
   return (
     <ChakraTable.ScrollArea
       whiteSpace="normal"
+      // What is only heard is placed within it, and stretches no page.
+      position="relative"
       overflow="auto"
       maxH={maxH ? { base: maxH, _print: "none" } : undefined}
       tabIndex={0}

@@ -35,7 +35,13 @@ export const stationList: readonly StationEntry[] = [
       view("check", "Check"),
     ],
   },
-  { id: "stock", name: "Stock", key: "2", ofPiece: false, views: [view("", "Blank")] },
+  {
+    id: "stock",
+    name: "Stock",
+    key: "2",
+    ofPiece: false,
+    views: [view("", "Blank"), view("balance", "Balance")],
+  },
   {
     id: "setups",
     name: "Setups",

@@ -1,6 +1,6 @@
 import { axisOf } from "../frame/index.ts";
 import type { Site } from "../part/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import type { DrawnCutout } from "./drawn-cutouts.ts";
 import type { Shape } from "./figure.ts";
 

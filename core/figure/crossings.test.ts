@@ -2,7 +2,7 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { featureOf } from "../../tests/support/cheek-block.ts";
 import { cutoutOf, type Feature, siteOf } from "../part/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import { threeViews } from "./index.ts";
 
 const sizes = { length: 100, width: 60, height: 40 };

@@ -1,6 +1,6 @@
 import { type Axis, axisOf, extentOfOutline, facesOf, inOutline, spansWithin } from "../frame/index.ts";
 import { acrossAxis, type Cutout, type Prism, type Site, type Span } from "../part/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import type { Ink, Shape } from "./figure.ts";
 
 /**

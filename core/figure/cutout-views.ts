@@ -1,9 +1,7 @@
 import {
   arcOf,
-  type Axis,
   axisOf,
   extentOfOutline,
-  type Face,
   facesOf,
   mapOutline,
   type Outline,
@@ -16,17 +14,7 @@ import {
 import { acrossAxis, type Cutout, type Prism, type Site } from "../part/index.ts";
 import { type Crossing, crossedLine, crossingOf } from "./crossings.ts";
 import type { Ink, Shape } from "./figure.ts";
-
-/** One of the views: the face it looks at, the size along each of its sides, and where a point of the part comes to lie. */
-export interface View {
-  face: Face;
-  across: Axis;
-  up: Axis;
-  x: (along: number) => number;
-  y: (up: number) => number;
-  /** Where the view ends at the right. */
-  beyond: number;
-}
+import type { View } from "./view.ts";
 
 const near = 1e-6;
 

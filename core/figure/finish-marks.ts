@@ -1,5 +1,5 @@
 import { type Face, faceNames, type Sizes } from "../frame/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import type { Shape } from "./figure.ts";
 
 /** The view in which a face is seen as an edge, and which edge it is. */

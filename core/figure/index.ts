@@ -1,3 +1,4 @@
+export * from "./balance-view.ts";
 export * from "./blank-view.ts";
 export * from "./face-view.ts";
 export * from "./drawn-cutouts.ts";

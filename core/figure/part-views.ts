@@ -1,6 +1,6 @@
 import { type Axis, axisOf, circle, facesOf } from "../frame/index.ts";
 import type { Site } from "../part/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import type { Shape } from "./figure.ts";
 
 /** The bare part in a view: a block as a rectangle, a shaft by its sections with its center line. */

@@ -1,5 +1,5 @@
 import { type Axis, axisOf } from "../frame/index.ts";
-import type { View } from "./cutout-views.ts";
+import type { View } from "./view.ts";
 import { mm } from "../quantity/index.ts";
 import type { Shape } from "./figure.ts";
 

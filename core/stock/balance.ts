@@ -1,6 +1,8 @@
 import { solve } from "yalps";
-import { type Axis, axisNames, axisOf, type Face, faceNames, facesOf, type Sizes } from "../frame/index.ts";
+import { axesAcross, type Axis, axisNames, axisOf, type Face, facesOf, type Sizes } from "../frame/index.ts";
 import { type Mm, notNegative, positive } from "../quantity/index.ts";
+
+import type { Probed } from "./stock.ts";
 
 /** Where the finished part lies in a rough lump so that the smallest allowance of its faces is as large as it can be. */
 
@@ -119,27 +121,40 @@ export const fewestPoints = 3;
 /** Turns are counted in mm over this length, so that no number of the program is much larger than another. */
 const over = 100;
 
+/** The sizes that can be balanced: both faces were probed. */
+export const balancedAxes = (points: readonly FacePoint[]): Axis[] =>
+  axisNames.filter((axis) => facesOf(axis).every((face) => points.some((p) => p.face === face)));
+
+/** Whether every face that counts has points enough to say how it lies, so that a tilt means something. */
+export const canTilt = (points: readonly FacePoint[]): boolean =>
+  balancedAxes(points).every((axis) =>
+    facesOf(axis).every((face) => points.filter((p) => p.face === face).length >= fewestPoints),
+  );
+
 /**
  * The shift and the small tilt that leave the largest smallest allowance: a linear program over every probed point. Of all
- * motions that reach it the one with the least tilt is taken.
+ * motions that reach it the one with the least tilt is taken. A size of which only one face was probed, or none, is left as it lies;
+ * without three points a face nothing is tilted.
  * @param finished sizes of the finished part, its low corner at the zero of the points, mm
- * @returns null where a face has no point, fewer than three with a tilt allowed, or a number is none
+ * @returns null where no size can be balanced, or a number is none
  */
 export function balanceLump(
-  points: readonly FacePoint[],
+  probed: readonly FacePoint[],
   finished: Sizes,
   asked: BalanceAsked,
 ): Balance | null {
-  const fewest = asked.tilt > 0 ? fewestPoints : 1;
-  if (faceNames.some((face) => points.filter((p) => p.face === face).length < fewest)) return null;
+  const axes = balancedAxes(probed);
+  const points = probed.filter((p) => axes.includes(axisOf(p.face)));
+  if (points.length === 0) return null;
   if (!axisNames.every((axis) => positive(finished[axis])) || !notNegative(asked.tilt)) return null;
   if (!points.every(({ at }) => axisNames.every((axis) => Number.isFinite(at[axis])))) return null;
+  const how = { ...asked, tilt: canTilt(points) ? asked.tilt : 0 };
   const need = (face: Face) => asked.need?.[face] ?? 0;
   const free = points.filter((p) => !asked.locked?.includes(p.face));
   if (free.length === 0) return null;
-  const best = program(points, finished, asked, null);
+  const best = program(points, finished, how, null);
   if (best === null) return null;
-  const motion = (program(points, finished, asked, best.smallest - 1e-7) ?? best).motion;
+  const motion = (program(points, finished, how, best.smallest - 1e-7) ?? best).motion;
   const over = (m: Motion, of: readonly FacePoint[]) =>
     Math.min(...of.map((p) => allowanceAt(p.face, moved(m, p.at), finished) - need(p.face)));
   const faces: Balance["faces"] = {};
@@ -211,3 +226,42 @@ function program(
     Object.fromEntries(axisNames.map((axis) => [axis, value(`${what}-${axis}`) / factor])) as Sizes;
   return { smallest: reach ?? value("m"), motion: { shift: of("t", 1), turn: of("r", over) } };
 }
+
+/** A rest under the lump: where along its two level sizes it stands, mm, and what is put under it, mm. */
+export interface Packing {
+  at: { length: Mm; width: Mm };
+  under: Mm;
+}
+
+/**
+ * What goes under each of three rests so that the lump lies tilted as the balance wants it, seen from above: two at its front, one at
+ * the middle of its back, a tenth in from the edges. The lowest gets nothing.
+ */
+export function packingFor({ turn }: Motion, { length, width }: Sizes): Packing[] {
+  const rests = [
+    { length: 0.1 * length, width: 0.1 * width },
+    { length: 0.9 * length, width: 0.1 * width },
+    { length: 0.5 * length, width: 0.9 * width },
+  ];
+  const rise = rests.map((at) => turn.length * at.width - turn.width * at.length);
+  const lowest = Math.min(...rise);
+  return rests.map((at, i) => ({ at, under: rise[i]! - lowest }));
+}
+
+/** Where the two finished faces of a size are scribed, mm over the plate, the lump standing on its low face as the balance has it. */
+export function scribedAt(
+  axis: Axis,
+  { faces }: Pick<Balance, "faces">,
+  finished: Sizes,
+): { low: Mm; high: Mm } | null {
+  const low = faces[facesOf(axis)[0]];
+  return low ? { low: low.most, high: low.most + finished[axis] } : null;
+}
+
+/** Points that are whole, in the frame they were measured from. */
+export const facePoints = (points: readonly Probed[]): FacePoint[] =>
+  points.flatMap(({ face, first, second, reads }) => {
+    if (first === null || second === null || reads === null) return [];
+    const [a, b] = axesAcross(face);
+    return [{ face, at: { [axisOf(face)]: reads, [a]: first, [b]: second } as unknown as Sizes }];
+  });

@@ -28,6 +28,19 @@ export const lengthEntrySchema = z.object({
 });
 export type LengthEntry = z.infer<typeof lengthEntrySchema>;
 
+/** A point on a raw face: where it lies along the two sizes across, counted from the low faces, and what it reads from the plate; mm. */
+export const probedSchema = z.object({
+  id: z.string().min(1),
+  face: faceSchema,
+  first: z.number().nullable(),
+  second: z.number().nullable(),
+  reads: z.number().nullable(),
+});
+export type Probed = z.infer<typeof probedSchema>;
+
+/** Most points of a lump: more than anybody types. */
+export const mostPoints = 200;
+
 export const stockSchema = z.object({
   form: stockFormSchema,
   conditions: z.record(faceSchema, faceConditionSchema),
@@ -37,6 +50,11 @@ export const stockSchema = z.object({
   turned: z.record(z.string(), lengthEntrySchema.nullable()),
   /** Which size of the lump lies along each size of the part. */
   lies: z.record(axisSchema, axisSchema),
+  /** Points probed on its faces, to balance it by. */
+  points: z.ordered(probedSchema).default({ byId: {}, order: [] }),
+  /** Whether it may be tilted for that, and the faces that stay as they are. */
+  tilts: z.boolean().default(true),
+  locked: z.array(faceSchema).default([]),
 });
 /** The lump as it was bought or found, as the person entered it. */
 export type Stock = z.infer<typeof stockSchema>;
@@ -53,6 +71,9 @@ export function newStock(form: StockForm): Stock {
     measured: { length: { ...blank }, width: { ...blank }, height: { ...blank } },
     turned: {},
     lies: { ...asEntered },
+    points: { byId: {}, order: [] },
+    tilts: true,
+    locked: [],
   };
 }
 

@@ -1,6 +1,7 @@
 import { axisNames, type Face } from "../../core/frame/index.ts";
 import { applyChanges, changeOf, type Job, newJob } from "../../core/job/index.ts";
 import type { Feature, Mate, Shaft } from "../../core/part/index.ts";
+import type { Stock } from "../../core/stock/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import { cheekBlockWithFeatures, dim, featureList, featureOf, read } from "./cheek-block.ts";
 
@@ -126,6 +127,38 @@ const trackDogs = () =>
     }),
   ]);
 
+/** Three points on every face of the casting as it came, crooked by about a degree. */
+function probedFoot(): Stock["points"] {
+  const read: [face: Face, first: number, second: number, reads: number][] = [
+    ["bottom", 10, 10, -2.2],
+    ["bottom", 110, 12, -4.4],
+    ["bottom", 60, 72, -3],
+    ["top", 12, 10, 51.6],
+    ["top", 108, 14, 49.2],
+    ["top", 58, 70, 50.6],
+    ["left", 10, 8, -3.2],
+    ["left", 70, 10, -4.1],
+    ["left", 40, 40, -3.9],
+    ["right", 12, 8, 124.6],
+    ["right", 68, 12, 123.9],
+    ["right", 40, 38, 124.2],
+    ["front", 12, 8, -2.6],
+    ["front", 108, 10, -5.4],
+    ["front", 60, 38, -4.2],
+    ["back", 12, 10, 85],
+    ["back", 110, 8, 82.4],
+    ["back", 60, 40, 83.6],
+  ];
+  const points = read.map(([face, first, second, reads], i) => ({
+    id: `point-${i + 1}`,
+    face,
+    first,
+    second,
+    reads,
+  }));
+  return { byId: Object.fromEntries(points.map((p) => [p.id, p])), order: points.map((p) => p.id) };
+}
+
 const castFoot = () =>
   made("cast-foot", "Cast-iron foot", "knee", [
     ["sheet", "Larkmoor winch, sheet 2"],
@@ -134,6 +167,7 @@ const castFoot = () =>
     ["stock/form", "cast"],
     ...lump([128.5, 88.2, 54.4]),
     ...conditions("cast"),
+    ["stock/points", probedFoot()],
     ["part/faces/top/ra", 3.2],
     ["part/faces/bottom/mayStayRaw", true],
     features(

@@ -1,4 +1,6 @@
+import { useState } from "react";
 import { Box } from "@chakra-ui/react";
+import { type Spot, spotsRound } from "../../../core/inspect/index.ts";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
@@ -33,6 +35,7 @@ import { MoveCard } from "./move-card.tsx";
 import { padOf } from "./pad.ts";
 import { PickupCard } from "./pickup-card.tsx";
 import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
+import { SpotRow } from "./spot-row.tsx";
 import { StepButtons } from "./step-buttons.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
@@ -117,6 +120,10 @@ export function StepAtMachine({
   });
   const measures = step.measure !== null && isCurrent;
   const open = measures || extraPad ? pad : null;
+  /** A face is read place by place, round its corners unless another is pressed. */
+  const places = open !== null && isFaceSetup(setup);
+  const [pressed, setPressed] = useState<Spot | null>(null);
+  const spot = places ? (pressed ?? spotsRound[open.readings.length] ?? null) : null;
 
   return (
     <MachineFrame
@@ -155,6 +162,7 @@ export function StepAtMachine({
         <CleanupCard step={shown} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={answer} />
       )}
       {step.measure && <MeasureCard step={shown} measure={step.measure} />}
+      {places && <SpotRow chosen={spot} onChoose={setPressed} />}
       <StepHands>
         {open && (
           <Box mt={{ base: "0", md: "12px" }}>
@@ -172,7 +180,14 @@ export function StepAtMachine({
                 clearSent();
                 sayBack(reading.written.text);
                 // A reading between is no answer to the step: what leads to it stays to be done.
-                (measures ? answer : send)({ type: "reading", op: step.op, of: open.of, ...reading });
+                (measures ? answer : send)({
+                  type: "reading",
+                  op: step.op,
+                  of: open.of,
+                  ...reading,
+                  ...(spot ? { spot } : {}),
+                });
+                setPressed(null);
               }}
             />
           </Box>

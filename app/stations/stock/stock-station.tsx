@@ -36,10 +36,12 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { lengthEntry, NumberEntry } from "../../instruments/number-entry.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
+import { BalanceView } from "./balance.tsx";
 import { Retarget } from "./retarget.tsx";
 
 const verdictWords: Record<Spare["verdict"], string> = {
@@ -49,9 +51,23 @@ const verdictWords: Record<Spare["verdict"], string> = {
   unmeasured: "○ not measured",
 };
 
-/** What have I got, and is it enough? */
+/** What have I got, and is it enough? The blank by its sizes; the balance of a lump by points probed on it. */
 export function StockStation() {
-  const { job, plan, own, reason, setReason } = useJob();
+  const { job, plan, reason, setReason } = useJob();
+  const view = useStationView("stock");
+  return (
+    <>
+      {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
+      <StationViews station="stock" title={null} to={(to) => `/jobs/${job.id}/stock${to && `/${to}`}`}>
+        {view === "balance" ? <BalanceView /> : <Blank />}
+      </StationViews>
+    </>
+  );
+}
+
+/** The blank: its form, its sizes, its faces, and what it has to spare. */
+function Blank() {
+  const { job, plan, own } = useJob();
   const submit = useSubmit();
   const { stock } = job;
   const ends = plan.target ? longestAxis(plan.target) : "length";
@@ -77,7 +93,6 @@ export function StockStation() {
 
   return (
     <>
-      {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
       <StationTitle above="Stock">What have I got, and is it enough?</StationTitle>
       <Box display="flex" gap="18px" flexWrap="wrap" mb="10px">
         <Choice

@@ -99,6 +99,46 @@ test("a lump that is short offers other stock or a deviation, which the record s
   }).toPass();
 });
 
+test("a wedge of 0.04 read at four corners: a cause is named with its test, and what would make it right", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await openStation(page, "record");
+  await page.getByRole("button", { name: "height", exact: true }).click();
+  const field = page.getByLabel(/^Height, mm/);
+  // Round the corners: left front, right front, right back, left back.
+  for (const [value, spot] of [
+    ["37.97", "left front"],
+    ["38.02", "right front"],
+    ["38.02", "right back"],
+    ["37.97", "left back"],
+  ] as const) {
+    await field.fill(value);
+    await field.press("Enter");
+    await expect(page.getByRole("button", { name: new RegExp(`^${spot}: ${value}`) })).toBeVisible();
+  }
+  await expect(page.getByText(/raise the right by 0\.050 mm/)).toBeVisible();
+  await expect(page.getByText(/The head is out of tram along X/)).toBeVisible();
+  await expect(page.getByText(/To tell: Sweep an indicator in the spindle/)).toBeVisible();
+});
+
+test("a casting probed on its faces is balanced: what comes off, what goes under it, and a forbidden tilt", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await page.goto("/jobs/cast-foot/stock/balance");
+  await expect(page.getByText(/It cleans up, with 1\.67 mm over what is needed/)).toBeVisible();
+  await expect(page.getByText(/Under the three rests/)).toBeVisible();
+  await page.getByText("it may be tilted").click();
+  await expect(page.getByText(/It lies level on three rests/)).toBeVisible();
+  const last = page.getByLabel(/^back reads, point 18/);
+  await last.fill("79.4");
+  await last.press("Enter");
+  await expect(page.getByText(/is missing at the worst place/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect(page.getByText(/is missing at the worst place/)).toHaveCount(0);
+});
+
 test("a stale zero blocks the cut until it is taken again; the last entry can be taken back", async ({
   strictPage: page,
 }) => {

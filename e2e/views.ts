@@ -73,6 +73,13 @@ export const views: View[] = [
   },
   { name: "stock", url: `${job}/stock`, sizes: [desk, phone], ready: "is it enough", picture: true },
   {
+    name: "stock-balance",
+    url: "/jobs/cast-foot/stock/balance",
+    sizes: [desk, phone],
+    ready: "It cleans up",
+    picture: true,
+  },
+  {
     name: "setups",
     url: `${job}/setups/bottom.face`,
     sizes: [desk, phone],
@@ -156,7 +163,7 @@ export const views: View[] = [
     url: "/jobs/pawl-plate/cuts/seat.rough/moves",
     sizes: [desk, phone],
     ready: "all from one zero",
-    picture: true,
+    picture: false,
   },
   {
     name: "machine-slot",

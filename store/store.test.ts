@@ -254,7 +254,7 @@ describe("files", () => {
       walk(cheekBlockWithFeatures()).records.map((r) => ({ ...r, jobId: "cheek-block" })),
     );
     const lines = (await exportReadings(db, "cheek-block"))!.split("\r\n");
-    expect(lines[0]).toBe("number,time,piece,of,operation,mm,inch,typed,instrument,questioned");
+    expect(lines[0]).toBe("number,time,piece,of,operation,mm,inch,place,typed,instrument,questioned");
     expect(lines.length).toBeGreaterThan(6);
     expect(lines.findLast((l) => l.includes("/face"))).toMatch(
       /length,(left|right)\/face,9[56][\d.]*,3\.7\d+/,

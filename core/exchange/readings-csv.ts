@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { spotWords } from "../inspect/index.ts";
 import { fromMm, showFixed } from "../quantity/index.ts";
 import { effective, type Record } from "../steps/index.ts";
 import type { Shop } from "../shop/index.ts";
@@ -16,6 +17,7 @@ export function readingsCsv(records: Record[], shop: Shop): string {
             operation: r.op ?? "inspection",
             mm: r.value,
             inch: showFixed(fromMm(r.value, "in"), 5).replace("−", "-"),
+            place: r.spot ? spotWords(r.spot) : "",
             typed: `${r.written.text} ${r.written.unit}`,
             instrument: shop.instruments.find((i) => i.id === r.instrument)?.name ?? r.instrument,
             questioned: r.questioned.join(" "),
@@ -33,6 +35,7 @@ export function readingsCsv(records: Record[], shop: Shop): string {
         "operation",
         "mm",
         "inch",
+        "place",
         "typed",
         "instrument",
         "questioned",

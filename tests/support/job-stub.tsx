@@ -93,6 +93,7 @@ export function jobStub(
       "machine/:piece?/:operation?/:step?",
       "record/:piece?/:view?",
       "drawing/:view?",
+      "stock/:view?",
       ":station?/:operation?/:view?",
     ].map((path) => ({
       path: `/jobs/:jobId/${path}`,

@@ -1,5 +1,6 @@
 import { Printer } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
+import type { inspectionCsv } from "../../../core/exchange/index.ts";
 import { scrappedIn, verdictOf } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { effective } from "../../../core/steps/index.ts";
@@ -82,9 +83,15 @@ function Log() {
   );
 }
 
+/** What writes CSV comes when it is asked for. */
+async function saveInspection(name: string, ...sheet: Parameters<typeof inspectionCsv>): Promise<void> {
+  const { inspectionCsv: write } = await import("../../../core/exchange/index.ts");
+  download(name, write(...sheet), "text/csv");
+}
+
 /** How long it took, what to remember, and the files of the job. */
 function TimeAndFiles() {
-  const { job, plan, piece, records } = useJob();
+  const { job, plan, piece, records, shop } = useJob();
   const taken = timeAtMachine(effective(records).filter((r) => r.piece === piece));
   const save = async (what: "job" | "readings") => {
     const { exportJobFile, exportReadings } = await files();
@@ -121,6 +128,19 @@ function TimeAndFiles() {
         <Box display="flex" gap="10px" flexWrap="wrap" className="no-print">
           <Button look="strong" onClick={() => void save("job")}>
             Export the job
+          </Button>
+          <Button
+            onClick={() =>
+              void saveInspection(
+                `${fileName(job.name)}-piece-${piece}-inspection.csv`,
+                plan.requirements,
+                records,
+                piece,
+                shop,
+              )
+            }
+          >
+            Inspection sheet as CSV
           </Button>
           <Button onClick={() => void save("readings")}>Readings as CSV</Button>
           <Button onClick={() => print()}>

@@ -45,6 +45,22 @@ for (const {
         const tall = await page.evaluate(() => document.documentElement.scrollHeight);
         expect.soft(tall, `${view.name} is too tall`).toBeLessThanOrEqual(1.5 * height);
       }
+      // At every other size too nothing runs out at the side.
+      if (width === 1280) {
+        for (const [w, h] of [
+          [390, 844],
+          [820, 1180],
+          [640, 400],
+        ] as const) {
+          await page.setViewportSize({ width: w, height: h });
+          await page.waitForTimeout(120);
+          const out = await page.evaluate(
+            () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+          );
+          expect.soft(out, `${view.name} scrolls sideways at ${w}`).toBeLessThanOrEqual(0);
+        }
+        await page.setViewportSize({ width, height });
+      }
       // There are no frames, and only what is wrong is asked for: both halve the time.
       const { violations } = await new AxeBuilder({ page })
         .setLegacyMode(true)

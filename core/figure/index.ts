@@ -18,3 +18,4 @@ export * from "./setup-sheet.ts";
 export * from "./sum-cutting.ts";
 export * from "./sum-drawings.ts";
 export * from "./sum-holding.ts";
+export * from "./sum-money.ts";

@@ -21,6 +21,7 @@ export type QuantityKind =
   | "temperature"
   | "ratio"
   | "count"
+  | "money"
   | "angle";
 
 export interface Quantity {
@@ -92,6 +93,8 @@ const forms: Record<QuantityKind, Record<LengthUnit, Form>> = {
   temperature: { mm: { unit: "°C", factor: 1, decimals: 1 }, in: { unit: "°F", factor: 1.8, decimals: 1 } },
   ratio: same("", 2),
   count: same("", 0),
+  // In the person's own currency: it has no sign here.
+  money: same("", 2),
   angle: same("°", 1),
 };
 

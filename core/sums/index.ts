@@ -20,6 +20,8 @@ import { bendingSum } from "./bending.ts";
 import { chipThickness } from "./chip-thickness.ts";
 import { finishSum } from "./finish.ts";
 import { handwheel } from "./handwheel.ts";
+import { makeOrBuySum } from "./make-or-buy.ts";
+import { priceSum } from "./price.ts";
 import { passesSum } from "./passes.ts";
 import { power } from "./power.ts";
 import { speedFeed } from "./speed-feed.ts";
@@ -39,6 +41,7 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
     "Shapes",
     [slotSum, pocketSum, bossSum, arcStepsSum, boltCircleSum, chordSum, vGrooveSum, dovetailSum, sineSum],
   ],
+  ["Money", [makeOrBuySum, priceSum]],
 ];
 
 export const sums: readonly Sum[] = sumGroups.flatMap(([, of]) => of);

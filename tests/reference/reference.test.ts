@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import type { Answers, Inputs, Outputs } from "./answers.ts";
 import { answers as angles } from "./angles.ts";
 import { answers as castfit } from "./castfit.ts";
+import { answers as costs } from "./costs.ts";
 import { answers as deflection } from "./deflection.ts";
 import { answers as dialMoves } from "./dial-moves.ts";
 import { answers as drillTap } from "./drill-tap.ts";
@@ -41,6 +42,7 @@ const topics: { [topic: string]: Answers } = {
   "speeds-feeds": speedsFeeds,
   measured,
   castfit,
+  costs,
   "dial-moves": dialMoves,
   locating,
   "force-power": forcePower,

@@ -11,14 +11,14 @@ import { download, fileName } from "../../instruments/download.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { recordPath } from "../../instruments/job-paths.ts";
 import { PieceSwitch } from "../../instruments/pieces.tsx";
-import { PersonName } from "../../instruments/person-name.tsx";
-import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { Section, StationTitle } from "../../instruments/section.tsx";
 import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { Pieces } from "./pieces.tsx";
 import { ThisPiece } from "./this-piece.tsx";
 import { timeAtMachine } from "./time-taken.ts";
+import { WhatHappened } from "./what-happened.tsx";
 
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "short", timeStyle: "short" });
 
@@ -41,45 +41,9 @@ export function RecordStation() {
       )}
       {view === "" && <ThisPiece when={when} />}
       {view === "pieces" && <Pieces />}
-      {view === "log" && <Log />}
+      {view === "log" && <WhatHappened when={when} />}
       {view === "files" && <TimeAndFiles />}
     </StationViews>
-  );
-}
-
-/** Changes after the first cut, notes and troubles, newest last. */
-function Log() {
-  const { piece, records } = useJob();
-  // A change of a decision is of all pieces.
-  const log = effective(records)
-    .filter((r) => r.type === "changed" || r.type === "note" || r.type === "stale" || r.type === "scrapped")
-    .filter((r) => r.type === "changed" || r.piece === piece);
-  return (
-    <>
-      <PersonName />
-      {log.length === 0 ? (
-        <chakra.p color="quiet">No change after the first cut, no note, no trouble.</chakra.p>
-      ) : (
-        <Table label="Log" head={["when", "who", "what", "why"]}>
-          {log.map((r) => (
-            <tr key={r.id}>
-              <td>{when(r.at)}</td>
-              <td>{r.by || "—"}</td>
-              <td>
-                {r.type === "changed"
-                  ? r.changes.map((c) => c.path.replaceAll("/", " ")).join("; ")
-                  : r.type === "note"
-                    ? r.text
-                    : r.type === "scrapped"
-                      ? "scrapped"
-                      : `zero stale: ${r.cause}`}
-              </td>
-              <td>{"reason" in r ? r.reason || "no reason given" : ""}</td>
-            </tr>
-          ))}
-        </Table>
-      )}
-    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import { counted } from "../../core/working/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import { memo, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
@@ -95,7 +96,7 @@ export const Ribbon = memo(function Ribbon({
             <Figure of={quantity("time", plan.minutes.total)} />
           </chakra.b>
           <br />
-          {clampingsOf(plan)} {clampingsOf(plan) === 1 ? "setup" : "setups"}
+          {counted(clampingsOf(plan), "setup")}
           {!job.part.shaft && `, ${schoolName(schoolOf(job)).toLowerCase()}`}
         </Box>
       </Box>
@@ -108,7 +109,7 @@ function WhatComesOut({ setup }: { setup: Setup }) {
   if (!isFaceSetup(setup))
     return (
       <>
-        {setup.at.up} up, {setup.features.length} {setup.features.length === 1 ? "feature" : "features"}
+        {setup.at.up} up, {counted(setup.features.length, "feature")}
       </>
     );
   const { sized, to, face, key } = faceOf(setup);

@@ -35,6 +35,14 @@ export function SideList({
       display="flex"
       flexDirection={{ base: "row", md: "column" }}
       overflowX="auto"
+      {...(dense
+        ? {
+            position: { md: "sticky" },
+            top: "0",
+            maxH: { md: "calc(100vh - 44px)" },
+            overflowY: { md: "auto" },
+          }
+        : {})}
     >
       {rooms.map(({ id, to, name, more, under }) => (
         <Fragment key={id}>
@@ -47,8 +55,8 @@ export function SideList({
             to={to}
             aria-current={id === chosen ? "page" : undefined}
             px="14px"
-            py={{ base: "10px", md: dense ? "4px" : "10px" }}
-            minH={{ base: "44px", md: dense ? "30px" : "44px" }}
+            py={{ base: "10px", md: dense ? "3px" : "10px" }}
+            minH={{ base: "44px", md: dense ? "28px" : "44px" }}
             borderBottomWidth={{ md: "1px" }}
             bg={id === chosen ? "strong" : "transparent"}
             color={id === chosen ? "onStrong" : "ink"}

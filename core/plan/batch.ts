@@ -1,7 +1,7 @@
 import type { Job } from "../job/index.ts";
 import { setupWith } from "../route/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
-import { rule, warn, type Warning } from "../working/index.ts";
+import { counted, rule, warn, type Warning } from "../working/index.ts";
 import type { Plan } from "./plan.ts";
 
 /**
@@ -89,7 +89,7 @@ export function batchOf(
           warn(
             rule(
               "M36.short",
-            )`${wanted} ${wanted === 1 ? "is" : "are"} required, and only ${left.length} can still be good. Add ${short} in place of what was scrapped.`,
+            )`${counted(wanted, "is", "are")} required, and only ${left.length} can still be good. Add ${short} in place of what was scrapped.`,
           ),
         ]
       : []),
@@ -98,7 +98,7 @@ export function batchOf(
           warn(
             rule(
               "M36.beyond",
-            )`${named(beyond)} cut, and only ${wanted + added} ${wanted + added === 1 ? "is" : "are"} planned. Raise the quantity on the Drawing.`,
+            )`${named(beyond)} cut, and only ${counted(wanted + added, "is", "are")} planned. Raise the quantity on the Drawing.`,
           ),
         ]
       : []),

@@ -2,7 +2,7 @@ import { axisNames } from "../frame/index.ts";
 import { blockedFeatures, type DrawingFinding, stopsPlan } from "../part/index.ts";
 import { mm, quantity } from "../quantity/index.ts";
 import { faceOf, faceSetupsOf, featureSetupsOf } from "../route/index.ts";
-import { say, words } from "../working/index.ts";
+import { counted, say, words } from "../working/index.ts";
 import type { Job } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 
@@ -16,7 +16,7 @@ export const statusOf = (job: Job, made: Planned): Plan["status"] =>
 function featureCount(job: Job, findings: readonly DrawingFinding[]): string {
   const count = job.part.features.order.length;
   const blocked = Object.keys(blockedFeatures(findings)).length;
-  const all = count === 0 ? "" : count === 1 ? ", 1 feature" : `, ${count} features`;
+  const all = count === 0 ? "" : `, ${counted(count, "feature")}`;
   return blocked === 0 ? all : `${all}, ${blocked} to correct`;
 }
 
@@ -29,12 +29,12 @@ function shaftStatus(job: Job, made: Planned): Plan["status"] {
     drawing:
       stops > 0
         ? say`${stops} still to fill in`
-        : say`shaft, ${sections.length} ${sections.length === 1 ? "section" : "sections"}${featureCount(job, made.findings)}`,
+        : say`shaft, ${counted(sections.length, "section")}${featureCount(job, made.findings)}`,
     stock: say`turned, ${measured} of ${sections.length} measured`,
     ...featureStatus(made),
     setups: made.features
       ? made.setups.length > 0
-        ? say`${made.setups.length} ${made.setups.length === 1 ? "setup" : "setups"}, ${quantity("time", made.minutes.total)}`
+        ? say`${counted(made.setups.length, "setup")}, ${quantity("time", made.minutes.total)}`
         : words("nothing can be cut")
       : words("a shaft is not squared"),
   };

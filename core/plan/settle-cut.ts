@@ -1,7 +1,7 @@
 import { type Cut, type CutTask, hardLimitBroken, nothingOwn, type OwnConditions } from "../cutting/index.ts";
 import { type Mm, mm, quantity } from "../quantity/index.ts";
 import { type Machine, pickSetting } from "../shop/index.ts";
-import { done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
+import { counted, done, type Outcome, type Phrase, refused, rule, say, words } from "../working/index.ts";
 import type { Override } from "../job/index.ts";
 
 /** Overrides of how fast, how deep, with how much left at last, and which way something is cut: the same for a face and for a feature. */
@@ -63,7 +63,7 @@ function finishApplied(cut: Cut, value: Mm): Outcome<Settled> {
     );
   return done({
     own: { cutter: cut.cutter, finish: value },
-    why: say`${mm(value)} is left for the last pass: ${cut.passes.length} ${cut.passes.length === 1 ? "pass" : "passes"} in all.`,
+    why: say`${mm(value)} is left for the last pass: ${counted(cut.passes.length, "pass", "passes")} in all.`,
   });
 }
 

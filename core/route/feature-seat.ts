@@ -212,7 +212,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     return refused(
       rule(
         "holding.onAir",
-      )`Earlier cuts leave nothing for ${onAir.at === "bed" ? "the bed" : onAir.at === "middle" ? "the parallel" : `the parallel at the ${onAir.at} jaw`} to support: the part would tip.`,
+      )`Earlier cuts leave the part nothing to rest on over ${onAir.at === "bed" ? "the bed" : onAir.at === "middle" ? "the parallel" : `the parallel at the ${onAir.at} jaw`}: it would tip.`,
       words("Turn the part in the vise, use wider parallels, or cut this before the bottom is cut away."),
     );
   const effectiveGrip = tidy(Math.min(seat.value.effectiveGrip, touched.fixed, touched.moving));

@@ -1,4 +1,5 @@
 export * from "./capital.ts";
+export * from "./counted.ts";
 export * from "./entry-problem.ts";
 export * from "./formulas.ts";
 export * from "./limit.ts";

@@ -1,3 +1,4 @@
+import { counted } from "../../../core/working/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { fluidWords } from "../../../core/cutting/index.ts";
@@ -284,12 +285,7 @@ const Passes = ({ of }: { of: FaceOperation }) => (
 
 const Floor = ({ of }: { of: FeatureOperation }) =>
   of.set && (
-    <Fact
-      of={of}
-      name="places"
-      label="floor below the face"
-      more={`${of.levels.length} ${of.levels.length === 1 ? "level" : "levels"}`}
-    >
+    <Fact of={of} name="places" label="floor below the face" more={counted(of.levels.length, "level")}>
       <Figure of={mm(of.floor)} />
     </Fact>
   );

@@ -1,3 +1,4 @@
+import { counted } from "../../../core/working/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { type DxfDrawing, largestDxf, outlineInMm } from "../../../core/exchange/index.ts";
@@ -124,12 +125,12 @@ function Shapes({
   return (
     <Box borderWidth="1px" p="12px" mt="8px">
       <chakra.h3 fontSize="16px" mb="4px">
-        {name}: {drawing.closed.length} closed {drawing.closed.length === 1 ? "shape" : "shapes"}
+        {name}: {counted(drawing.closed.length, "closed shape")}
       </chakra.h3>
       {drawing.open > 0 && (
         <Notice severity="note">
-          {drawing.open} {drawing.open === 1 ? "way does" : "ways do"} not close and{" "}
-          {drawing.open === 1 ? "is" : "are"} left out. Close the gaps in the drawing to have them.
+          {counted(drawing.open, "way does", "ways do")} not close and {drawing.open === 1 ? "is" : "are"}{" "}
+          left out. Close the gaps in the drawing to have them.
         </Notice>
       )}
       {drawing.ignored.length > 0 && (

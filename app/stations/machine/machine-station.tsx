@@ -1,3 +1,4 @@
+import { counted } from "../../../core/working/index.ts";
 import { chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { piecesOf, scrappedIn } from "../../../core/plan/index.ts";
@@ -28,8 +29,8 @@ export function MachineStation() {
   if (!piecesOf(job, records).includes(piece))
     return (
       <NotThisPiece title={`There is no piece ${piece}`}>
-        {job.quantity + job.added} {job.quantity + job.added === 1 ? "is" : "are"} planned. Add a piece at the
-        Record, or raise the quantity on the Drawing.
+        {counted(job.quantity + job.added, "is", "are")} planned. Add a piece at the Record, or raise the
+        quantity on the Drawing.
       </NotThisPiece>
     );
   if (step && machine && vise) {

@@ -1,3 +1,4 @@
+import { counted } from "../../../core/working/index.ts";
 import { Box, chakra } from "@chakra-ui/react";
 import { setupSection } from "../../../core/figure/index.ts";
 import { errorKey, largestError, type RouteOption } from "../../../core/plan/index.ts";
@@ -119,11 +120,11 @@ function Option({
       <chakra.td width="84px" textAlign="right">
         <Figure of={quantity("time", option.minutes)} />
         <br />
-        {option.clampings} {option.clampings === 1 ? "setup" : "setups"}
+        {counted(option.clampings, "setup")}
         {option.kept > 0 && (
           <>
             <br />
-            {option.kept} {option.kept === 1 ? "feature" : "features"} still clamped
+            {counted(option.kept, "feature")} still clamped
           </>
         )}
       </chakra.td>

@@ -1,3 +1,4 @@
+import { counted } from "../../../core/working/index.ts";
 import { chakra } from "@chakra-ui/react";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
@@ -24,13 +25,7 @@ export function WalkedThrough() {
   if (plan.steps.length === 0) return null;
   const count = found?.findings.length ?? 0;
   return (
-    <Section
-      title={
-        found
-          ? `Walked through: ${count} ${count === 1 ? "finding" : "findings"}`
-          : "Walked through to the end"
-      }
-    >
+    <Section title={found ? `Walked through: ${counted(count, "finding")}` : "Walked through to the end"}>
       {found ? (
         <Findings of={found} plan={plan} />
       ) : (
@@ -75,12 +70,7 @@ function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: P
               <td>{setupNumbered(first.setup, plan)}</td>
               <td>
                 <StepName of={first} plan={plan} jobId={job.id} />
-                {more > 0 && (
-                  <chakra.span color="quiet">
-                    {" "}
-                    and {more} more {more === 1 ? "step" : "steps"}
-                  </chakra.span>
-                )}
+                {more > 0 && <chakra.span color="quiet"> and {counted(more, "more step")}</chakra.span>}
               </td>
               <td>
                 <Words of={findingPhrase(worst, names)} />

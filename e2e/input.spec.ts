@@ -120,6 +120,16 @@ test("a wedge of 0.04 read at four corners: a cause is named with its test, and 
   await expect(page.getByText(/raise the right by 0\.050 mm/)).toBeVisible();
   await expect(page.getByText(/The head is out of tram along X/)).toBeVisible();
   await expect(page.getByText(/To tell: Sweep an indicator in the spindle/)).toBeVisible();
+  // What is too thick is accepted with a reason: the verdict stays, the reason stands beside it.
+  await field.fill("38.09");
+  await field.press("Enter");
+  await expect(page.getByText(/Take off between/)).toBeVisible();
+  await page.getByLabel("Accepted by whoever may: who, and why").fill("the fitter scrapes the seat");
+  await page.getByRole("button", { name: "Accept it" }).click();
+  await expect(page.getByText(/Accepted as it is: the fitter scrapes the seat/)).toBeVisible();
+  await expect(page.getByText("rework").first()).toBeVisible();
+  await page.getByRole("button", { name: "Take that back" }).click();
+  await expect(page.getByRole("button", { name: "Accept it" })).toBeVisible();
 });
 
 test("a casting probed on its faces is balanced: what comes off, what goes under it, and a forbidden tilt", async ({

@@ -41,7 +41,7 @@ export function inspectionCsv(
       smallest: values.length > 0 ? Math.min(...values) : "",
       largest: values.length > 0 ? Math.max(...values) : "",
       U: r.u > 0 ? r.u : "",
-      verdict: r.verdict ? verdictWords[r.verdict.verdict] : "not judged",
+      verdict: `${r.verdict ? verdictWords[r.verdict.verdict] : "not judged"}${r.accepted ? `; accepted: ${r.accepted.reason}` : ""}`,
       instruments: used.map((id) => shop.instruments.find((i) => i.id === id)?.name ?? id).join("; "),
       read:
         r.readings

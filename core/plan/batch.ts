@@ -53,7 +53,8 @@ export function scrappedIn(records: readonly JobRecord[], piece: number): PieceS
 
 /** What the readings of a plan's piece come to. */
 export function verdictOf({ requirements, missing }: Pick<Plan, "requirements" | "missing">): PieceVerdict {
-  const verdicts = requirements.map((r) => r.verdict?.verdict ?? null);
+  // What was accepted as it is counts as good; the sheet goes on saying what it is.
+  const verdicts = requirements.map((r) => (r.accepted ? "good" : (r.verdict?.verdict ?? null)));
   if (verdicts.some((v) => v === "under" || v === "over" || v === "rework")) return "notGood";
   if (verdicts.length === 0 || missing.length > 0 || verdicts.includes(null)) return "open";
   return verdicts.every((v) => v === "good") ? "good" : "unsure";

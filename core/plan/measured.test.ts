@@ -4,12 +4,14 @@ import type { Spot } from "../inspect/index.ts";
 import { demoShop } from "../shop/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
 import { phraseText } from "../working/index.ts";
-import { adviceFor, liesBy, plan, suspicions } from "./index.ts";
+import { adviceFor, liesBy, plan, suspicions, verdictOf } from "./index.ts";
 
 /** A plan of the cheek block with its height read at the inspection. */
 function read(
   heights: readonly (readonly [value: number, x: Spot["x"], y: Spot["y"]])[],
   instrument = "mic-25-50",
+  accepted = "",
+  after = heights.length,
 ) {
   const job = cheekBlock();
   job.part.parallelism = 0.03;
@@ -29,6 +31,20 @@ function read(
     questioned: [],
     spot: { x, y },
   }));
+  if (accepted !== "") {
+    const { follows, at, by, piece } = records[0]!;
+    records.push({
+      seq: after + 0.5,
+      id: "accepted",
+      follows,
+      at,
+      by,
+      piece,
+      type: "accepted",
+      of: "height",
+      reason: accepted,
+    });
+  }
   const made = plan({ job, records, shop: demoShop, piece: 1 });
   const height = made.requirements.find((r) => r.of === "height")!;
   const advice = adviceFor(height, {
@@ -113,6 +129,27 @@ describe("a height of 38 ±0.05 read at its corners", () => {
   test("read with a caliper that does not tell: the micrometer that would is named", () => {
     const { advice } = read([[38.03, -1, -1]], "caliper");
     expect(advice.join(" ")).toMatch(/Read it with the Micrometer 25–50/);
+  });
+
+  test("under size and accepted: the piece can be good, the verdict stays; a later reading asks anew", () => {
+    const { height } = read([[37.8, -1, -1]]);
+    expect([height.verdict?.verdict, height.accepted]).toEqual(["under", null]);
+    const said = read([[37.8, -1, -1]], "mic-25-50", "the fitter shims it");
+    expect(said.height.verdict?.verdict).toBe("under");
+    expect(said.height.accepted).toMatchObject({ reason: "the fitter shims it" });
+    expect(verdictOf({ requirements: [said.height], missing: [] })).toBe("good");
+    expect(verdictOf({ requirements: [height], missing: [] })).toBe("notGood");
+    expect(
+      read(
+        [
+          [37.8, -1, -1],
+          [37.81, 1, 1],
+        ],
+        "mic-25-50",
+        "the fitter shims it",
+        1,
+      ).height.accepted,
+    ).toBeNull();
   });
 
   test("under size: no cut is offered", () => {

@@ -43,7 +43,7 @@ function shaftStatus(job: Job, made: Planned): Plan["status"] {
 /** What machine, cuts and record say in a line. */
 function featureStatus(made: Planned): Pick<Plan["status"], "cuts" | "machine" | "record"> {
   const judged = made.requirements.filter((r) => r.verdict !== null);
-  const bad = judged.filter((r) => r.verdict?.verdict !== "good").length;
+  const bad = judged.filter((r) => r.verdict?.verdict !== "good" && !r.accepted).length;
   const done = made.steps.filter((s) => s.done).length;
   const passes = faceSetupsOf(made.setups).reduce((sum, s) => sum + faceOf(s).cut.passes.length, 0);
   const operations = featureSetupsOf(made.setups).reduce((sum, s) => sum + s.operations.length, 0);

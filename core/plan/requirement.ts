@@ -38,6 +38,8 @@ export interface Requirement {
   /** Largest uncertainty of the instruments used, mm. */
   u: number;
   verdict: SizeVerdict | null;
+  /** It was accepted as it is, after its last reading: who, why, and the record that says so. */
+  accepted: { id: string; by: string; reason: string } | null;
 }
 
 /** Largest uncertainty of the instruments that readings were taken with, mm. */
@@ -70,7 +72,7 @@ export interface Judged {
 }
 
 /** What a requirement is judged by. */
-type Asked = Omit<Requirement, "u" | "verdict" | "readings"> & { readings: readonly Reading[] };
+type Asked = Omit<Requirement, "u" | "verdict" | "readings" | "accepted"> & { readings: readonly Reading[] };
 
 type Reading = JobRecord & { type: "reading" };
 
@@ -109,7 +111,12 @@ export function requirementsOf(judged: Judged): Requirement[] {
             asked.how,
             shop,
           );
-    return { ...asked, readings: used, u, verdict };
+    const said = here.findLast(
+      (r): r is JobRecord & { type: "accepted" } => r.type === "accepted" && r.of === asked.of,
+    );
+    const standing = said && by.every((r) => r.seq < said.seq);
+    const accepted = standing ? { id: said.id, by: said.by, reason: said.reason } : null;
+    return { ...asked, readings: used, u, verdict, accepted };
   };
   const since = sinceLastCut(judged, here);
   const sizes = sizesAsked(judged, (of) => readings.filter((r) => r.of === of && r.seq > since(of))).map(
@@ -130,7 +137,7 @@ export function requirementsOf(judged: Judged): Requirement[] {
         ];
   return [
     ...sizes,
-    ...parallelismOf(part, sizes),
+    ...parallelismOf(part, sizes, here),
     ...squareness,
     ...featuresAsked(judged, readings).map(judge),
   ];
@@ -167,8 +174,13 @@ const sizesAsked = ({ job, part }: Judged, readingsOf: (of: Axis) => readonly Re
   });
 
 /** Parallelism of a pair is the spread of its readings; the worst pair counts. */
-function parallelismOf(part: Part, sizes: readonly Requirement[]): Requirement[] {
+function parallelismOf(part: Part, sizes: readonly Requirement[], here: readonly JobRecord[]): Requirement[] {
   if (part.parallelism === null) return [];
+  const last = Math.max(0, ...here.map((r) => (r.type === "reading" && r.of in part.sizes ? r.seq : 0)));
+  const said = here.findLast(
+    (r): r is JobRecord & { type: "accepted" } =>
+      r.type === "accepted" && r.of === "parallelism" && r.seq > last,
+  );
   const [worst] = sizes
     .filter((s) => s.readings.length >= 2)
     .map((s) => ({ spread: s.verdict!.spread, u: s.u }))
@@ -183,6 +195,7 @@ function parallelismOf(part: Part, sizes: readonly Requirement[]): Requirement[]
       readings: [],
       u: worst?.u ?? 0,
       verdict: worst ? formVerdict([worst.spread], part.parallelism, worst.u) : null,
+      accepted: said ? { id: said.id, by: said.by, reason: said.reason } : null,
     },
   ];
 }

@@ -58,8 +58,14 @@ const eventSchema = z.discriminatedUnion("type", [
   z.object({ type: z.literal("note"), text: z.string() }),
   /** The piece will never be good: why. */
   z.object({ type: z.literal("scrapped"), reason: z.string() }),
+  /** What is not good was accepted as it is, by whoever may: why. A later reading of it asks anew. */
+  z.object({
+    type: z.literal("accepted"),
+    of: z.union([readingOfSchema, z.literal("parallelism")]),
+    reason: z.string().min(1),
+  }),
   /** Takes back an earlier record by its id: records are never erased. */
-  z.object({ type: z.literal("withdrawn"), of: z.string() }),
+  z.object({ type: z.literal("withdrawn"), of: z.string(), reason: z.string().optional() }),
 ]);
 /** What happened, before it has a place in the sequence. */
 export type RecordEvent = z.infer<typeof eventSchema>;

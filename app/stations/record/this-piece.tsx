@@ -13,6 +13,7 @@ import { mm, showDimension } from "../../../core/quantity/index.ts";
 import type { ReadingOf } from "../../../core/steps/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
+import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
@@ -43,7 +44,7 @@ export function ThisPiece({ when }: { when: (iso: string) => string }) {
   const scrapped = scrappedIn(records, piece);
   // What is not good is looked at first.
   const worst = plan.requirements.find(
-    (r) => r.of !== "parallelism" && r.verdict && r.verdict.verdict !== "good",
+    (r) => r.of !== "parallelism" && r.verdict && r.verdict.verdict !== "good" && !r.accepted,
   );
   const of: ReadingOf = asked ?? (worst?.of as ReadingOf | undefined) ?? "length";
   return (
@@ -227,6 +228,7 @@ function Looked({ of }: { of: ReadingOf }) {
           </Section>
         )}
         {accused.length > 0 && <MostLikely things={accused} />}
+        {r && <Acceptance of={r} />}
         {advice.length === 0 && accused.length === 0 && (
           <chakra.p color="quiet" fontSize="14px" mt="14px">
             {r && r.readings.length > 0
@@ -235,6 +237,40 @@ function Looked({ of }: { of: ReadingOf }) {
           </chakra.p>
         )}
       </Box>
+    </Box>
+  );
+}
+
+/** What is not good accepted as it is, with the reason that goes into the record; or taken back. */
+function Acceptance({ of: r }: { of: Requirement }) {
+  const submit = useSubmit();
+  const [reason, setReason] = useState("");
+  const { accepted } = r;
+  if (accepted)
+    return (
+      <Notice severity="note">
+        Accepted as it is: {accepted.reason}. Its verdict stays on the sheet.{" "}
+        <Button onClick={() => void submit.append({ type: "withdrawn", of: accepted.id })}>
+          Take that back
+        </Button>
+      </Notice>
+    );
+  if (!r.verdict || r.verdict.verdict === "good") return null;
+  const accept = () => {
+    if (reason.trim() !== "") void submit.append({ type: "accepted", of: r.of, reason: reason.trim() });
+  };
+  return (
+    <Box display="flex" gap="8px" alignItems="flex-end" mt="8px" className="no-print">
+      <Field
+        label="Accepted by whoever may: who, and why"
+        grow
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+        onKeyDown={(e) => e.key === "Enter" && accept()}
+      />
+      <Button disabled={reason.trim() === ""} onClick={accept}>
+        Accept it
+      </Button>
     </Box>
   );
 }
@@ -408,6 +444,11 @@ function RequirementRow({
           </chakra.b>
         ) : (
           <chakra.span color="quiet">○ not judged yet</chakra.span>
+        )}
+        {r.accepted && (
+          <chakra.span display="block" fontSize="13px">
+            accepted{r.accepted.by && ` by ${r.accepted.by}`}: {r.accepted.reason}
+          </chakra.span>
         )}
         {r.verdict && r.readings.length === 1 && r.drawn && (
           <chakra.span display="block" fontSize="13px" color="quiet">

@@ -114,6 +114,8 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
       return r.changes.map((c) => `${c.path.replaceAll("/", " ")} changed`).join("; ");
     case "note":
       return r.text;
+    case "accepted":
+      return `${r.of.replace("/", " ")} accepted as it is`;
     case "scrapped":
       return "scrapped";
     default:

@@ -63,7 +63,7 @@ export function balanceView(
     ];
   };
   return {
-    title: "The finished part in the lump, from above and from the front, with the points probed.",
+    title: "The finished part in the blank, from above and from the front, with the points probed.",
     width: 2 * finished.length + 4 * room,
     height: Math.max(finished.width, finished.height) + 2 * room,
     shapes: [

@@ -18,4 +18,5 @@ export * from "./setup-sheet.ts";
 export * from "./sum-cutting.ts";
 export * from "./sum-drawings.ts";
 export * from "./sum-holding.ts";
+export * from "./sum-measuring.ts";
 export * from "./sum-money.ts";

@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { expect, test } from "vitest";
-import { liesOf, shimsFor, type Spot, spotsRound, spotWords } from "./index.ts";
+import { levelBetween, liesOf, shimsFor, type Spot, spotsRound, spotWords, squareReversed } from "./index.ts";
 
 const at = (x: Spot["x"], y: Spot["y"], value: number) => ({ spot: { x, y }, value });
 
@@ -82,3 +82,32 @@ test("spots are called as a person sees them", () =>
     "left back",
     "middle",
   ]));
+
+test.each([
+  ["a true square on a face that leans", [0.02, 0.02, 50], { square: 0, face: 0.04 }],
+  ["a square that is off on a true face", [0.02, -0.02, 50], { square: 0.04, face: 0 }],
+  ["both", [0.03, -0.01, 100], { square: 0.02, face: 0.01 }],
+] as const)("reversal: %s", (_what, [first, second, height], expected) => {
+  const found = squareReversed(first, second, height)!;
+  expect(found.square).toBeCloseTo(expected.square, 9);
+  expect(found.face).toBeCloseTo(expected.face, 9);
+});
+
+test.each([
+  [[0, 0.06, 100, 80], { per100: 0.06, shim: 0.048 }],
+  [[0.06, 0, 100, 80], { per100: -0.06, shim: 0.048 }],
+  [[1, 1, 50, 40], { per100: 0, shim: 0 }],
+] as const)("level between %j", ([left, right, apart, rests], expected) => {
+  const found = levelBetween(left, right, apart, rests)!;
+  expect(found.per100).toBeCloseTo(expected.per100, 9);
+  expect(found.shim).toBeCloseTo(expected.shim, 9);
+});
+
+test("what has no height or no distance tells nothing", () => {
+  expect([
+    squareReversed(0, 0, 0),
+    squareReversed(NaN, 0, 10),
+    levelBetween(0, 1, 0, 10),
+    levelBetween(0, 1, 10, -1),
+  ]).toEqual([null, null, null, null]);
+});

@@ -4,6 +4,7 @@ import { centerSum } from "./center.ts";
 import { combinedZSum } from "./combined-z.ts";
 import { dialSum } from "./dial.ts";
 import { pocketSum } from "./pocket.ts";
+import { slopeSum } from "./slope.ts";
 import { slotSum } from "./slot.ts";
 import { touchOffSum } from "./touch-off.ts";
 import { boltCircleSum } from "./bolt-circle.ts";
@@ -12,6 +13,7 @@ import { dovetailSum } from "./dovetail.ts";
 import { fitSum } from "./fit.ts";
 import { fractionSum } from "./fraction.ts";
 import { keySum } from "./key.ts";
+import { reversalSum } from "./reversal.ts";
 import { sineSum } from "./sine.ts";
 import { threadSum } from "./thread.ts";
 import { vGrooveSum } from "./v-groove.ts";
@@ -35,7 +37,10 @@ import { weightSum } from "./weight.ts";
 export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]])[] = [
   ["Cutting", [speedFeed, chipThickness, power, bendingSum, handwheel, passesSum, finishSum]],
   ["Holding", [viseSum, strapSum, weightSum]],
-  ["Zero and dials", [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum]],
+  [
+    "Zero, dials and measuring",
+    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum],
+  ],
   ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum]],
   [
     "Shapes",

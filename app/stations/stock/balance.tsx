@@ -97,10 +97,10 @@ export function BalanceView() {
     ]);
   return (
     <>
-      <StationTitle above="Stock">Where does the part lie in the lump?</StationTitle>
+      <StationTitle above="Stock">Where does the part lie in the blank?</StationTitle>
       {!finished && (
         <Notice severity="note">
-          Enter the three finished sizes first (1). You can probe the lump meanwhile.
+          Enter the three finished sizes first (1). You can probe the blank meanwhile.
         </Notice>
       )}
       <Box

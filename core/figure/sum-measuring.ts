@@ -53,7 +53,7 @@ export const reversalDrawing = (first: Mm, second: Mm, height: Mm): Figure =>
 export const slopeDrawing = (left: Mm, right: Mm, apart: Mm, shim: Mm): Figure => {
   const rises = right >= left;
   const [a, b] = rises ? [24, 18] : [18, 24];
-  return sketch("Heights at two places, and the shim that levels them.", 66, [
+  return sketch("Heights at two places, and the shim that levels them.", 76, [
     box(4, 56, 92, 5, "bed"),
     body(
       [
@@ -68,7 +68,7 @@ export const slopeDrawing = (left: Mm, right: Mm, apart: Mm, shim: Mm): Figure =
     box(72, b + 24, 8, 56 - b - 24, "parallel"),
     told([24, a - 2], quantity("chip", left), "below", 3.8),
     told([76, b - 2], quantity("chip", right), "below", 3.8),
-    dimension([24, 65], [76, 65], apart, "below", text),
+    dimension([24, 73], [76, 73], apart, "below", text),
     told([rises ? 30 : 82, 52], quantity("chip", shim), "right", 3.6, "shim here"),
     label(50, 38, "part", 3.4),
   ]);

@@ -123,7 +123,7 @@ test("a wedge of 0.04 read at four corners: a cause is named with its test, and 
   // What is too thick is accepted with a reason: the verdict stays, the reason stands beside it.
   await field.fill("38.09");
   await field.press("Enter");
-  await expect(page.getByText(/Take off between/)).toBeVisible();
+  await expect(page.getByText(/no single cut brings every place inside/)).toBeVisible();
   await page.getByLabel("Accepted by whoever may: who, and why").fill("the fitter scrapes the seat");
   await page.getByRole("button", { name: "Accept it" }).click();
   await expect(page.getByText(/Accepted as it is: the fitter scrapes the seat/)).toBeVisible();

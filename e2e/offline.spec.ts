@@ -49,7 +49,11 @@ test("with the server gone a step URL reloads, a cut is kept, every document ope
   await expect(page.getByText("Why this way")).toBeVisible();
   await page.goto("/handbook/materials");
   await expect(page.getByText("Low-carbon steel, cold-drawn")).toBeVisible();
-  await page.keyboard.press("/");
+  // As above: the key counts once the page listens.
+  await expect(async () => {
+    await page.keyboard.press("/");
+    await expect(page.getByRole("combobox")).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.getByRole("combobox").fill("bench");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("link", { name: /Cheek block/ })).toBeVisible();

@@ -189,7 +189,13 @@ export const views: View[] = [
     ready: "left to make",
     picture: false,
   },
-  { name: "record-log", url: `${job}/record/1/log`, sizes: [desk], ready: "Nothing was cut", picture: false },
+  {
+    name: "record-log",
+    url: `${job}/record/1/log`,
+    sizes: [desk],
+    ready: "Your name in the log",
+    picture: false,
+  },
   {
     name: "record-files",
     url: `${job}/record/1/files`,

@@ -18,6 +18,7 @@ import { LookChoice } from "../instruments/look-choice.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
+import { demoJobIds } from "./demo-job-ids.ts";
 import { JobLine } from "./job-line.tsx";
 import { useGlances } from "./use-glances.ts";
 
@@ -121,12 +122,14 @@ export function BenchView({ jobs, deleted }: { jobs: JobCard[]; deleted: JobCard
               </Button>
             </Box>
           </Form>
-          <fetcher.Form method="post" action="/?index">
-            <input type="hidden" name="intent" value="demo" />
-            <Button type="submit" look={jobs.length === 0 ? "plain" : "quiet"}>
-              {jobs.length === 0 ? "Load the demo jobs" : "Demo jobs"}
-            </Button>
-          </fetcher.Form>
+          {demoJobIds.some((id) => !jobs.some((job) => job.id === id)) && (
+            <fetcher.Form method="post" action="/?index">
+              <input type="hidden" name="intent" value="demo" />
+              <Button type="submit" look={jobs.length === 0 ? "plain" : "quiet"}>
+                {jobs.length === 0 ? "Load the demo jobs" : "Demo jobs"}
+              </Button>
+            </fetcher.Form>
+          )}
           <ImportJob />
           {jobs.length > 1 && (
             <Box ml={{ md: "auto" }} display="flex" gap="10px" alignItems="flex-end" flexWrap="wrap">

@@ -11,6 +11,7 @@ import {
   tagsIn,
 } from "../../store/index.ts";
 import { BenchSkeleton, BenchView } from "../bench/bench-view.tsx";
+import { demoJobIds } from "../bench/demo-job-ids.ts";
 import { demoContext } from "../entry.server.tsx";
 import { Failure } from "../frame/failure.tsx";
 import type { Route } from "./+types/bench.ts";
@@ -25,16 +26,7 @@ export function loader({ context }: Route.LoaderArgs) {
   return { demo: context.get(demoContext) };
 }
 
-/** The last is the newest, and stands first. */
-const demoFiles = [
-  "wear-strip",
-  "cast-foot",
-  "track-dogs",
-  "crank-shaft",
-  "drum-shaft",
-  "pawl-plate",
-  "cheek-block",
-].map((name) => `/demo/${name}.json`);
+const demoFiles = demoJobIds.map((id) => `/demo/${id}.json`);
 const now = () => new Date().toISOString();
 /** What makes and copies jobs knows all that a job is made of: it comes when the first one is made. */
 const jobs = () => import("../../store/jobs.ts");

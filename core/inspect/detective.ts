@@ -56,9 +56,10 @@ export interface Accused {
 }
 
 /** Scatter of any cut beside the uncertainty of its reading, mm (guess). */
-export const scatter = 0.006;
+const scatter = 0.006;
 
-const spreadOf = (reading: Seen): Mm => Math.hypot(reading.sigma, scatter);
+/** How far a reading may lie off by its own uncertainty and by the scatter of any cut, mm. */
+export const spreadOf = (reading: Seen): Mm => Math.hypot(reading.sigma, scatter);
 
 /**
  * The suspects that make the readings likelier than mere scatter does, the likeliest first.

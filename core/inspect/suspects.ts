@@ -1,5 +1,5 @@
 import { type Mm, mm } from "../quantity/index.ts";
-import { say, words } from "../working/index.ts";
+import { capital, say, words } from "../working/index.ts";
 import type { Seen, Suspect } from "./detective.ts";
 
 /** What a job's own things can have done to its sizes. All lengths in mm. */
@@ -10,7 +10,6 @@ export interface SuspectFacts {
   /** Tip of the edge finder; null where none is used. */
   finder: Mm | null;
   paper: Mm;
-  /** Length the taper of a face is counted over, and height of the part at the jaw. */
   setups: { id: string; name: string }[];
 }
 
@@ -33,22 +32,26 @@ export function suspectsOf(
   return [
     ...ops.flatMap((op): Suspect[] => {
       const mine = (r: Seen) => (cut(r) && r.op === op && r.kind !== "place" ? 1 : 0);
-      const axis = readings.find((r) => r.op === op)!.axis;
-      const { lead, division } = axes[axis];
+      const { axis, kind } = readings.find((r) => r.op === op)!;
+      // Which of the table's two dials sets a width is not known here: either may be it.
+      const dials = kind === "width" ? [axes.x, axes.y] : [axes[axis]];
+      const dial = kind === "width" ? "a table" : `the ${axis.toUpperCase()}`;
+      const leads = [...new Set(dials.map((d) => d.lead))];
+      const divisions = [...new Set(dials.map((d) => d.division))];
       return [
         {
           id: `turn ${op}`,
-          says: say`One turn of the ${axis.toUpperCase()} dial, ${mm(lead)}, was counted wrong at ${opName(op)}.`,
+          says: say`One turn of ${dial} dial, ${mm(leads[0]!)}, was counted wrong at ${opName(op)}.`,
           test: words("Go back to zero and count the turns again, or check the position with a rule."),
           shows: mine,
-          amount: both(lead),
+          amount: both(...leads),
         },
         {
           id: `division ${op}`,
-          says: say`The ${axis.toUpperCase()} dial was set one or two divisions of ${mm(division)} off at ${opName(op)}.`,
+          says: say`${capital(dial)} dial was set one or two divisions of ${mm(divisions[0]!)} off at ${opName(op)}.`,
           test: words("Set zero again on the finished face and read the collar: it shows the divisions."),
           shows: mine,
-          amount: both(division, 2 * division),
+          amount: both(...divisions.flatMap((d) => [d, 2 * d])),
         },
         {
           id: `unit ${op}`,

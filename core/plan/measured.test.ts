@@ -4,7 +4,7 @@ import type { Spot } from "../inspect/index.ts";
 import { demoShop } from "../shop/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
 import { phraseText } from "../working/index.ts";
-import { adviceFor, liesBy, plan, suspicions, verdictOf } from "./index.ts";
+import { adviceFor, liesBy, plan, suspicions, verdictOf, workingOf } from "./index.ts";
 
 /** A plan of the cheek block with its height read at the inspection. */
 function read(
@@ -56,7 +56,7 @@ function read(
   const accused = suspicions(made, job, demoShop, demoShop.machines[0]).map((rivals) =>
     rivals.map((a) => a.suspect.id),
   );
-  return { height, advice, accused };
+  return { height, advice, accused, made, job };
 }
 
 describe("a height of 38 ±0.05 read at its corners", () => {
@@ -150,6 +150,22 @@ describe("a height of 38 ±0.05 read at its corners", () => {
         1,
       ).height.accepted,
     ).toBeNull();
+  });
+
+  test("what is advised has its working: the window and the slopes, under the verdict", () => {
+    const { made, job } = read([
+      [38.2, -1, -1],
+      [38.24, 1, -1],
+      [38.24, 1, 1],
+      [38.2, -1, 1],
+    ]);
+    const lines = workingOf(made, job, demoShop, "verdict#height")!.lines;
+    const value = (start: string) =>
+      lines.find((l) => phraseText(l.what, "mm").startsWith(start))?.result.value ?? NaN;
+    expect(value("largest reading −")).toBeCloseTo(0.19, 6);
+    expect(value("smallest reading −")).toBeCloseTo(0.25, 6);
+    expect(value("slope along X")).toBeCloseTo(0.04, 6);
+    expect(value("slope along Y")).toBeCloseTo(0, 6);
   });
 
   test("under size: no cut is offered", () => {

@@ -1,4 +1,4 @@
-import { type Accused, accuse, type Seen, suspectsOf } from "../inspect/index.ts";
+import { type Accused, accuse, type Seen, spreadOf, suspectsOf } from "../inspect/index.ts";
 import { type Job, paperOf } from "../job/index.ts";
 import { cuttingDiameter, edgeFinderOf, type Machine, type Shop } from "../shop/index.ts";
 import {
@@ -26,7 +26,7 @@ const mostThings = 2;
 export function suspicions(made: Plan, job: Job, shop: Shop, machine: Machine | undefined): Accused[][] {
   if (!machine) return [];
   const readings = made.requirements.flatMap((r) => seenOf(r, made.setups));
-  if (!readings.some((r) => Math.abs(r.off) > 3 * Math.hypot(r.sigma, 0.006))) return [];
+  if (!readings.some((r) => Math.abs(r.off) > 3 * spreadOf(r))) return [];
   const used = new Set(readings.flatMap((r) => r.cutter ?? []));
   const axis = (name: "x" | "y" | "z") => {
     const { lead, division, backlash } = machine.axes[name];

@@ -1,5 +1,7 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { cuttingFigure } from "../cutting/index.ts";
+import { liesBy } from "./advice.ts";
+import { cutWindow } from "../inspect/index.ts";
 import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
@@ -258,7 +260,16 @@ function spareWorking(key: string, spare: Spare): Working {
 function verdictWorking(key: string, made: Plan, of: string): Working | null {
   const requirement = made.requirements.find((r) => r.of === of);
   if (!requirement?.verdict) return null;
-  const { limits, u, verdict } = requirement;
+  const { limits, u, verdict, readings } = requirement;
+  const lies = liesBy(requirement);
+  const window =
+    requirement.how === "outside" && verdict.verdict === "rework"
+      ? cutWindow(
+          readings.map((r) => r.value),
+          limits.lower,
+          limits.upper,
+        )
+      : null;
   return {
     key,
     title: say`Working: verdict on the ${of}`,
@@ -271,8 +282,28 @@ function verdictWorking(key: string, made: Plan, of: string): Working | null {
       line("smallest reading", mm(verdict.smallest), { decimals: 3 }),
       line("largest reading", mm(verdict.largest), { decimals: 3 }),
       line("spread", mm(verdict.spread), { decimals: 3, sum: true, formula: "guard-band", terms: [] }),
+      ...(window
+        ? [
+            line("largest reading − upper limit: the least to take off", mm(window.least), { decimals: 3 }),
+            line("smallest reading − lower limit: the most", mm(window.most), { decimals: 3 }),
+          ]
+        : []),
+      ...(lies
+        ? [
+            line("slope along X over the face: the shim at its thick end", mm(Math.abs(lies.right)), {
+              decimals: 3,
+            }),
+            line("slope along Y", mm(Math.abs(lies.back)), { decimals: 3 }),
+            line("off that plane: uneven", mm(lies.uneven), { decimals: 3 }),
+          ]
+        : []),
     ],
     limits: [],
-    notes: [words("Every point counts, not just the best one.")],
+    notes: [
+      words("Every point counts, not just the best one."),
+      ...(lies
+        ? [words("The slopes are those of the plane that fits the readings best (least squares).")]
+        : []),
+    ],
   };
 }

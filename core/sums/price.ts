@@ -1,5 +1,5 @@
 import { barsDrawing } from "../figure/index.ts";
-import { quantity } from "../quantity/index.ts";
+import { notNegative, quantity } from "../quantity/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
 import { domesticPrice, importGoodsOnly, importPrice, netOf } from "./money.ts";
 import { choice, number, type Sum } from "./sum.ts";
@@ -32,7 +32,7 @@ export const priceSum: Sum = {
     ),
     number("goods", "Goods, all of them", "money", "80"),
     number("shipping", "Shipping", "money", "25"),
-    number("duty", "Duty, percent", "ratio", "2.7"),
+    number("duty", "Duty, percent; from abroad only", "ratio", "2.7"),
     number("tax", "Tax, percent", "ratio", "20"),
     number("handling", "Handling by the carrier", "money", "0"),
     number("discount", "Discount, percent", "ratio", "0"),
@@ -91,20 +91,19 @@ function pricedAs(
     discount,
   }: { goods: number; shipping: number; duty: number; tax: number; handling: number; discount: number },
 ): Priced | null {
+  const less = goods * (1 - discount / 100);
+  if (!notNegative(goods, shipping, dutyPercent, taxPercent, handling, discount) || discount > 100)
+    return null;
   if (from === "abroad") {
-    const less = goods * (1 - discount / 100);
-    const price =
-      discount > 100
-        ? null
-        : importPrice({ goods: less, shipping, insurance: 0, dutyPercent, taxPercent, handling });
+    const price = importPrice({ goods: less, shipping, insurance: 0, dutyPercent, taxPercent, handling });
     return price && { net: less + shipping + handling, duty: price.duty, tax: price.tax, total: price.total };
   }
+  // The carrier's fee comes last, without tax.
   if (from === "goods") {
-    const less = goods * (1 - discount / 100);
-    const price =
-      discount > 100
-        ? null
-        : importGoodsOnly({ goods: less, shipping, dutyPercent, taxPercent }, { duty: true, shipping: true });
+    const price = importGoodsOnly(
+      { goods: less, shipping, dutyPercent, taxPercent },
+      { duty: true, shipping: true },
+    );
     return (
       price && {
         net: less + shipping + handling,
@@ -115,9 +114,9 @@ function pricedAs(
     );
   }
   if (from === "gross") {
-    const price = netOf(goods, taxPercent);
-    return price && { net: price.net, duty: 0, tax: price.tax, total: goods };
+    const price = netOf(less + shipping, taxPercent);
+    return price && { net: price.net + handling, duty: 0, tax: price.tax, total: less + shipping + handling };
   }
   const price = domesticPrice(goods, 1, discount, shipping, taxPercent);
-  return price && { net: price.net, duty: 0, tax: price.tax, total: price.gross };
+  return price && { net: price.net + handling, duty: 0, tax: price.tax, total: price.gross + handling };
 }

@@ -27,9 +27,9 @@ import { nameOf, type Settable, settableKinds, useOwnEntry } from "./own-entry.t
 import { type OwnEntry, OwnFigure } from "./own-figure.tsx";
 
 interface Opening {
-  /** The figure that is being set; null for none. */
-  opened: Settable | null;
-  onOpen: (what: Settable | null) => void;
+  /** The figures that are being set: what is typed in one is not lost by pressing another. */
+  opened: readonly Settable[];
+  onOpen: (what: Settable, open: boolean) => void;
 }
 
 /** The figures of a cut, each with its working: speed, feed, depth, how often, power, force, time. Pressed, one becomes one's own. */
@@ -189,7 +189,7 @@ function Fact({
   const own = useOverrides(of.key);
   const mine = yours !== undefined && own.reportOf(yours)?.state === "applied";
   const entry = yours ? (entryOf?.(yours) ?? null) : null;
-  const open = entry !== null && opened === yours;
+  const open = entry !== null && (opened?.includes(yours!) ?? false);
   const working = name === null ? null : cutKey(of.key, name);
   return (
     <Box
@@ -212,7 +212,7 @@ function Fact({
             entry={entry}
             working={working}
             open={open}
-            onOpen={(to) => onOpen?.(to ? yours : null)}
+            onOpen={(to) => onOpen?.(yours, to)}
           >
             {children}
           </OwnFigure>

@@ -35,14 +35,16 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const comparison = useAnswer(operation.key, plan, compare);
   const navigate = useNavigate();
   const { state } = useLocation() as { state: { own?: boolean } | null };
-  const [opened, setOpened] = useState<Settable | null>(state?.own ? "depth" : null);
+  const [opened, setOpened] = useState<readonly Settable[]>(state?.own ? ["depth"] : []);
+  const open = (what: Settable, to: boolean) =>
+    setOpened((now) => [...now.filter((w) => w !== what), ...(to ? [what] : [])]);
   const [single] = useSingleKeys();
   useKeyboard(
     {
       o: [
         "own depth per pass",
         () => {
-          setOpened("depth");
+          open("depth", true);
           if (view !== "") void navigate(cutPath(job.id, operation.key));
         },
       ],
@@ -56,7 +58,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const cutterEntry = entryOf("cutter");
   const tool = (name: string | undefined) =>
     cutterEntry ? (
-      <Worked at={null} title="Press to take another cutter" onPress={() => setOpened("cutter")}>
+      <Worked at={null} title="Press to take another cutter" onPress={() => open("cutter", true)}>
         {name}
       </Worked>
     ) : (
@@ -77,14 +79,14 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
           </>
         )}
       </StationTitle>
-      {cutterEntry && opened === "cutter" && (
+      {cutterEntry && opened.includes("cutter") && (
         <Box mb="8px">
           <OwnEntryForm
             at={operation.key}
             what="cutter"
             name={nameOf.cutter}
             entry={cutterEntry}
-            onClose={() => setOpened(null)}
+            onClose={() => open("cutter", false)}
           />
         </Box>
       )}
@@ -154,7 +156,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
             operation={operation}
             comparison={comparison}
             opened={opened}
-            onOpen={setOpened}
+            onOpen={open}
           />
           <Warnings of={face ? operation.cut.warnings : operation.warnings} />
         </Box>

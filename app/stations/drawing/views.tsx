@@ -84,9 +84,15 @@ export function Views({
   const placed = useSharing(drawn.placed);
   /** Over the right view nothing is drawn, px of the sheet at a desk. */
   const free = sheetWidth - (views[2]!.x(0) / figure.width) * viewsWidth - 28;
+  // While sizes or material are still wanting, they all stand on one screen: the views leave room for the title block.
+  const wanting = part.material === null || axisNames.some((axis) => part.sizes[axis] === null);
+  const aspect = (figure.width / figure.height).toFixed(3);
+  const widest = wanting
+    ? `min(${viewsWidth}px, max(400px, calc((100vh - 430px) * ${aspect})))`
+    : `${viewsWidth}px`;
   /** And how far down it is free. */
   const freeDown = (views[2]!.y(site.sizes.height) / figure.width) * viewsWidth - 40;
-  const roomBeside = zoom === 1 && free >= 200 && angle === "third";
+  const roomBeside = !wanting && zoom === 1 && free >= 200 && angle === "third";
   /** Where the views are cut: through the open feature, else the middle. */
   const at = (axis: Axis) => {
     const box = cut?.cutout.box[axis];
@@ -148,7 +154,7 @@ export function Views({
       </Box>
       <Box borderWidth="2px" borderColor="ink" position="relative">
         <Box overflow={zoom === 1 ? "visible" : "auto"} maxH={zoom === 1 ? "none" : "70vh"} px="8px">
-          <Box maxW={zoom === 1 ? `${viewsWidth}px` : "none"} width={`${zoom * 100}%`}>
+          <Box maxW={zoom === 1 ? { base: `${viewsWidth}px`, lg: widest } : "none"} width={`${zoom * 100}%`}>
             <FigureView
               figure={figure}
               saveAs={saveAs}

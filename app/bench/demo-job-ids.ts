@@ -1,5 +1,6 @@
 /** The demo jobs, by the name of their file, which is their id. The last is the newest, and stands first. */
 export const demoJobIds = [
+  "keeper-blocks",
   "wear-strip",
   "cast-foot",
   "track-dogs",

@@ -162,12 +162,28 @@ describe("the stations do what they say", () => {
     );
   });
 
-  test("a wrong reading can be taken back at the record", async () => {
+  test.each([
+    ["taken back", "", "Take it back", [{ type: "withdrawn", reason: "misread" }]],
+    [
+      "put right",
+      "95.97",
+      "Put it right",
+      [
+        { type: "withdrawn", reason: "misread" },
+        { type: "reading", of: "length", value: 95.97 },
+      ],
+    ],
+  ])("a wrong reading is %s at the record, with the reason", async (_what, right, press, events) => {
     const { records } = walk(cheekBlock(), {});
     open(<RecordStation />, "record", cheekBlock(), records);
-    const [first] = await screen.findAllByRole("button", { name: /Take back the reading/ });
+    const [first] = await screen.findAllByRole("button", { name: /take back the reading/ });
     fireEvent.click(first!);
-    await waitFor(() => expect(intents).toMatchObject([{ events: [{ type: "withdrawn" }] }]));
+    const button = screen.getByRole("button", { name: /^Take it back/ });
+    expect(button.hasAttribute("disabled")).toBe(true);
+    fireEvent.change(screen.getByLabelText(/^Instead of/), { target: { value: right } });
+    fireEvent.change(screen.getByLabelText("Why"), { target: { value: "misread" } });
+    fireEvent.click(screen.getByRole("button", { name: press }));
+    await waitFor(() => expect(intents).toMatchObject([{ events }]));
   });
 });
 

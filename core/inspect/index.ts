@@ -2,6 +2,7 @@ export * from "./cannot-be.ts";
 export * from "./correction.ts";
 export * from "./plane.ts";
 export * from "./remaining.ts";
+export * from "./series.ts";
 export * from "./squareness.ts";
 export * from "./verdict.ts";
 export * from "./detective.ts";

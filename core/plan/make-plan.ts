@@ -4,7 +4,8 @@ import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } 
 import { inUse, type Shop } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
 import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
-import { blockSetups, nothingPlanned, type SetupsAsked, shaftSetups, withoutObject } from "./plan-setups.ts";
+import { blockSetups, nothingPlanned, shaftSetups, withoutObject } from "./plan-setups.ts";
+import type { SetupsAsked } from "./planned-setups.ts";
 import { cutTwice, cutTwiceWarnings } from "./cut-twice.ts";
 import { statusOf } from "./plan-status.ts";
 import type { Plan } from "./plan.ts";

@@ -1,8 +1,7 @@
 import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
-import type { Material } from "../handbook/index.ts";
-import { blockedFeatures, type DrawingFinding, type Part } from "../part/index.ts";
+import { blockedFeatures } from "../part/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
-import { makesFace } from "../squaring/index.ts";
+import { extentOf, makesFace } from "../squaring/index.ts";
 import {
   faceOf,
   type FaceSetup,
@@ -12,41 +11,16 @@ import {
   planRoute,
   type Setup,
 } from "../route/index.ts";
-import type { Machine, Shop, Vise } from "../shop/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
-import { begunOf, type FaceProgress, livePasses, minutesOfPasses, type Progress } from "../steps/index.ts";
+import { begunOf, type FaceProgress, livePasses, minutesOfPasses } from "../steps/index.ts";
 import { precise, rule, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
-import { type Job, type Override, paperOf } from "../job/index.ts";
+import { type Override, paperOf } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
+import type { PlannedSetups, SetupsAsked } from "./planned-setups.ts";
+import { withReworks } from "./rework.ts";
 import { planStart } from "./plan-start.ts";
 import { type OverrideReport, paperCounted, settleAll } from "./settle-overrides.ts";
-
-export interface SetupsAsked {
-  job: Job;
-  part: Part;
-  target: Sizes;
-  findings: readonly DrawingFinding[];
-  progress: Progress;
-  equipped: { machine: Machine; vise: Vise; material: Material };
-  shop: Shop;
-  overrides: readonly Override[];
-}
-
-/** What a plan has of its setups, before anything is walked. */
-export type PlannedSetups = Pick<
-  Plan,
-  | "setups"
-  | "zeros"
-  | "refusal"
-  | "warnings"
-  | "features"
-  | "ladders"
-  | "overrides"
-  | "spares"
-  | "spareVerdict"
-  | "raw"
->;
 
 export const nothingPlanned = {
   setups: [],
@@ -74,10 +48,9 @@ const ofWholeJob = (override: Override): OverrideReport =>
 export function shaftSetups(asked: SetupsAsked): PlannedSetups {
   const { overrides } = asked;
   const features = featuresOn(asked, null, []);
+  const planned = { ...nothingPlanned, setups: features?.setups ?? [], zeros: zerosOf(features) };
   return {
-    ...nothingPlanned,
-    setups: features?.setups ?? [],
-    zeros: zerosOf(features),
+    ...withReworks(planned, asked, { piece: null, context: null }),
     features: outcomeOf(features),
     overrides: features
       ? [...overrides.filter((o) => !isOfFeature(o)).map(ofWholeJob), ...features.reports]
@@ -90,8 +63,9 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
   const { job, part, target, progress, equipped, shop, overrides } = asked;
   const { machine } = equipped;
   const { spares, raw, context } = planStart(job, part, target, equipped, shop);
-  const begun = [...progress.faces.values()].map((state) =>
-    begunOf(state, moreAllowed(state, spares, target)),
+  const begun = [...progress.faces.values()].flatMap((state) =>
+    // What is cut once more comes after all else, whatever the route was.
+    extentOf(state.told.key) === "again" ? [] : [begunOf(state, moreAllowed(state, spares, target))],
   );
   const settled = settleAll(
     overrides.filter((o) => !isOfFeature(o)),
@@ -110,13 +84,16 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
     return { ...setup, minutes: { ...setup.minutes, cutting: minutesOfPasses(op, passes) } };
   });
-  return {
+  const planned = {
     setups: inOrder(faces, features?.setups ?? []),
     zeros: zerosOf(features),
     refusal: route.refusal,
+    ladders,
+  };
+  return {
+    ...withReworks(planned, asked, { piece: route.setups.at(-1)?.after ?? raw, context }),
     warnings: axisNames.flatMap((axis) => spareWarning(spares[axis])),
     features: outcomeOf(features),
-    ladders,
     overrides: [
       ...settled,
       ...(features ? features.reports : overrides.filter(isOfFeature).map(withoutObject)),
@@ -136,6 +113,7 @@ export function featuresOn(
   piece: Piece | null,
   faces: readonly FaceSetup[],
 ): PlannedFeatures | null {
+  const reworked = new Set<string>(progress.reworks.map((r) => r.op));
   return planFeaturesOf({
     part,
     blocked: blockedFeatures(findings),
@@ -146,7 +124,7 @@ export function featuresOn(
     ...equipped,
     shop,
     overrides,
-    states: progress.features,
+    states: new Map([...progress.features].filter(([key]) => !reworked.has(key))),
   });
 }
 

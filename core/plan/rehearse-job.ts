@@ -30,6 +30,7 @@ import {
   eventsToFinish,
   type Found,
   type Record as JobRecord,
+  type RecordEvent,
   type StaleCause,
   type Step,
 } from "../steps/index.ts";
@@ -75,6 +76,8 @@ export interface RehearsalAsked {
   upsets?: (step: Step, draws: Chance) => StaleCause | null;
   /** Draws nothing: every size comes as it was read, every thing is true. */
   chance?: Chance;
+  /** Once the part is finished: what is decided and recorded then, such as a size that is wanted smaller now and cut once more. */
+  later?: (made: Plan, really: (of: Requirement) => Mm | null) => { job: Job; events: RecordEvent[] } | null;
 }
 
 /** More steps than any plan has. */
@@ -90,9 +93,10 @@ const rounded = (value: Mm): Mm => Math.round(value * 1000) / 1000;
  * be stopped.
  */
 export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress, Rehearsal> {
-  const { job, shop, kit, own = noOwnValues } = asked;
+  const { shop, kit, own = noOwnValues } = asked;
+  let { job, later } = asked;
   const draws = asked.chance ?? chance(asked.seed);
-  const drawing = effectivePart(job);
+  let drawing = effectivePart(job);
   const { machine, vise, material } = equipment(job, shop, own);
   const target = partSizes(drawing);
   let records: JobRecord[] = [];
@@ -152,6 +156,20 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
       records = appended(records, ...beginningOf(made.setups, step.op, records), ...events);
       done++;
       made = advanced(made, step, planned);
+      const more: ReturnType<NonNullable<typeof later>> =
+        made.current >= made.steps.length && later
+          ? later(made, (r) => {
+              const size = toldSizeOf(r);
+              return size && literal.trueSize(size);
+            })
+          : null;
+      if (more) {
+        later = undefined;
+        job = more.job;
+        drawing = effectivePart(job);
+        records = appended(records, ...more.events);
+        made = planned();
+      }
       yield { done, of: made.steps.length, setup: step.setup };
     }
     const finished = made.current >= made.steps.length && made.refusal === null;

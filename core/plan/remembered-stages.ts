@@ -13,7 +13,7 @@ import {
   type WalkPlace,
 } from "../steps/index.ts";
 import type { Plan } from "./plan.ts";
-import type { PlannedSetups } from "./plan-setups.ts";
+import type { PlannedSetups } from "./planned-setups.ts";
 
 /** Stages of a plan that a tick or a reading leaves as they were, each known by all that it hangs on (architecture.md). */
 
@@ -38,10 +38,11 @@ const setups = remembered<PlannedSetups>(4);
 const asText = (value: unknown): string =>
   JSON.stringify(value, (_key, v: unknown) => (v instanceof Map || v instanceof Set ? [...v] : v));
 
-const cutSoFar = ({ faces, features }: Progress): string =>
+const cutSoFar = ({ faces, features, reworks }: Progress): string =>
   asText([
     [...faces.values()].map((state) => ({ ...state, ticks: null })),
     [...features.values()].map((state) => [state.told, isCut(state)]),
+    reworks,
   ]);
 
 /** The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next. */

@@ -3,15 +3,17 @@ import { guardedVerdict, sizeVerdict, type SizeVerdict, type Spot } from "../ins
 import { featureNames, featuresOf, fittedLimits, limitsOf, type Part, widerThan } from "../part/index.ts";
 import { type Dimension, type Limits, tidy } from "../quantity/index.ts";
 import {
+  datumsOf,
   type FeatureKey,
   featureOfKey,
   type FeaturePlan,
   featureSetupsOf,
   type Setup,
 } from "../route/index.ts";
-import type { OperationKey } from "../squaring/index.ts";
+import { extentOf, faceOfKey, type OperationKey } from "../squaring/index.ts";
 import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
 import {
+  cutsMetal,
   effective,
   type FaceProgress,
   howMeasured,
@@ -139,7 +141,7 @@ export function requirementsOf(judged: Judged): Requirement[] {
     ...sizes,
     ...parallelismOf(part, sizes, here),
     ...squareness,
-    ...featuresAsked(judged, readings).map(judge),
+    ...featuresAsked(judged, readings, here).map(judge),
   ];
 }
 
@@ -200,30 +202,46 @@ function parallelismOf(part: Part, sizes: readonly Requirement[], here: readonly
   ];
 }
 
-/** Sizes of features that are measured. */
-function featuresAsked({ part, setups }: Judged, readings: readonly Reading[]): Asked[] {
+/** Sizes of features that are measured. What was cut once more is read anew, and so is what counts from a face that was. */
+function featuresAsked(
+  { part, setups }: Judged,
+  readings: readonly Reading[],
+  here: readonly JobRecord[],
+): Asked[] {
   const names = featureNames(featuresOf(part));
-  return featureSetupsOf(setups).flatMap(({ operations }) =>
-    operations.flatMap((operation): Asked[] => {
-      const { measure, feature, key } = operation;
-      if (!measure || measure.before) return [];
+  const byId = new Map(featuresOf(part).map((f) => [f.id, f]));
+  const asked = new Map<FeatureKey, Asked>();
+  for (const { operations, at } of featureSetupsOf(setups))
+    for (const { measure, feature, key } of operations) {
+      if (!measure || measure.before) continue;
       const path: FeatureKey = `${feature}/${measure.size}`;
       const drawn = (
         part.features.byId[feature]?.sizes as { [size: string]: Dimension | null } | undefined
       )?.[measure.size];
-      return [
-        {
-          of: path,
-          name: say`${names.get(feature) ?? feature}, ${measure.name}`,
-          drawn: drawn ?? null,
-          limits: measure.limits,
-          deviation: fitDeviation(part, path, drawn ? limitsOf(drawn, part) : null),
-          how: howMeasured(measure),
-          readings: readings.filter((r) => r.of === path && (r.op === key || r.op === null)),
-        },
-      ];
-    }),
-  );
+      const again = asked.has(path);
+      const drawnFrom = byId.get(feature);
+      const faces = drawnFrom ? [at.up, drawnFrom.face, ...datumsOf(drawnFrom, byId)] : [at.up];
+      const since = Math.max(
+        0,
+        ...here.flatMap((r) => {
+          const recut = r.type === "cut" && extentOf(r.op) === "again" && faces.includes(faceOfKey(r.op));
+          const cutAgain = again && r.type === "tick" && r.op === key && cutsMetal(r);
+          return recut || cutAgain ? [r.seq] : [];
+        }),
+      );
+      asked.set(path, {
+        of: path,
+        name: say`${names.get(feature) ?? feature}, ${measure.name}`,
+        drawn: drawn ?? null,
+        limits: measure.limits,
+        deviation: fitDeviation(part, path, drawn ? limitsOf(drawn, part) : null),
+        how: howMeasured(measure),
+        readings: readings.filter(
+          (r) => r.of === path && r.seq > since && (again || r.op === key || r.op === null),
+        ),
+      });
+    }
+  return [...asked.values()];
 }
 
 /** The deviation of a size made to a mate as it was measured, where that needs limits the drawing does not give. */

@@ -35,15 +35,17 @@ export function titleOf(setup: Facts, measured: boolean): Phrase {
         : say`Measure the ${setup.axis} of the stock first: nothing can be planned for the ${face} face.`
       : extent === "rough"
         ? say`Take the scale off the ${face} face, down to ${mm(setup.to)}.`
-        : extent === "rest"
-          ? say`Cut the rest of face ${number} to match.`
-          : extent === "part" && cut.kind === "side"
-            ? say`Cut face ${number}${size} with the side of the cutter, down to above the jaws.`
-            : extent === "part"
-              ? say`Cut face ${number}${size} as far as the straps leave it free.`
-              : cut.kind === "side"
-                ? say`Cut face ${number}${size} with the side of the cutter.`
-                : say`Cut face ${number}${size}.`;
+        : extent === "again"
+          ? say`Cut face ${number} once more${size}.`
+          : extent === "rest"
+            ? say`Cut the rest of face ${number} to match.`
+            : extent === "part" && cut.kind === "side"
+              ? say`Cut face ${number}${size} with the side of the cutter, down to above the jaws.`
+              : extent === "part"
+                ? say`Cut face ${number}${size} as far as the straps leave it free.`
+                : cut.kind === "side"
+                  ? say`Cut face ${number}${size} with the side of the cutter.`
+                  : say`Cut face ${number}${size}.`;
   if (setup.entry === "stays") return say`Still clamped. ${what}`;
   if (seat.table)
     return setup.entry === "swapped"
@@ -93,6 +95,10 @@ export function extentReasons(setup: Facts): Phrase[] {
   if (extent === "rough")
     return [
       say`The scale comes off with a cutter that can be spared; ${mm(leftForGood)} is left for the one that makes the size, in the same clamping.`,
+    ];
+  if (extent === "again")
+    return [
+      say`It was read at ${mm(setup.from)} where it is thickest: ${mm(tidy(setup.from - setup.to))} comes off there. Its seat clean, a part that lay askew comes parallel.`,
     ];
   const rest = setup.after.faces[setup.face].rest;
   return [

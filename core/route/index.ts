@@ -19,6 +19,7 @@ export { rememberedFeatures } from "./remembered-features.ts";
 export * from "./reference-chain.ts";
 export { routeRisk } from "./risk.ts";
 export * from "./route.ts";
+export * from "./rework-setup.ts";
 export * from "./route-context.ts";
 export * from "./search.ts";
 export * from "./setup.ts";

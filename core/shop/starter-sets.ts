@@ -283,6 +283,10 @@ export const metricInstruments: Instrument[] = [
       from + 25,
     ),
   ),
+  instrument("bore-gauges", "Telescopic gauges and micrometer", "telescopicGauge", 0.02, 8, 150),
+  instrument("depth-mic-50", "Depth micrometer 0–50", "depthMicrometer", 0.01, 0, 50),
+  instrument("square-100", "Engineer's square 100", "square", 0.01, 0, 100),
+  instrument("lever-indicator", "Lever indicator", "indicator", 0.005, 0, 0.8),
 ];
 const inchInstruments: Instrument[] = [
   instrument("caliper-6in", "Caliper 6 in", "caliper", 0.03, 0, inch(6), inch(0.0005)),

@@ -211,11 +211,13 @@ function touchStep(
       },
       notes: [
         note(
-          raw && (state?.cuts.length ?? 0) === 0
-            ? words(
-                "The face is raw: try at least three spots and zero at the highest, where the paper drags first.",
-              )
-            : words("Zero where the paper just drags."),
+          extentOf(op.key) === "again" && (state?.cuts.length ?? 0) === 0
+            ? say`Zero at the place that read ${mm(op.from)}, the thickest: over the others the cutter must run free.`
+            : raw && (state?.cuts.length ?? 0) === 0
+              ? words(
+                  "The face is raw: try at least three spots and zero at the highest, where the paper drags first.",
+                )
+              : words("Zero where the paper just drags."),
         ),
         ...(end === null
           ? []

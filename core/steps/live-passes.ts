@@ -137,6 +137,8 @@ export function restToCut(op: FaceOperation, state: FaceProgress | null, screw: 
     // Read within its limits, and less over than a cutter can take: it is there without a cut.
     return op.sized && state && rest <= thinnestPass && state.present <= op.limits.upper ? 0 : rest;
   }
+  // Out of the vise nothing more is cut here: what is too large then is cut once more in a setup of its own.
+  if (state.ticks.has("out-part")) return 0;
   const last = state.cuts.at(-1)!;
   if (!op.sized) {
     const nominal = tidy(last.expected - op.to);

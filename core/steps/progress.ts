@@ -1,28 +1,45 @@
+import type { Mm } from "../quantity/index.ts";
 import { type AnyKey, type FeatureKey, isFaceKey, isFaceTold } from "../route/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
 import { applyToFace, beginFace, type FaceProgress } from "./face-progress.ts";
 import { applyToFeature, beginFeature, type FeatureProgress } from "./feature-progress.ts";
-import { effective, type Record } from "./record.ts";
+import { effective, type ReadingOf, type Record } from "./record.ts";
 
 /** Where every operation that was begun stands, in the order they began. */
 export interface Progress {
   faces: Map<OperationKey, FaceProgress>;
   features: Map<FeatureKey, FeatureProgress>;
+  /** What goes back to the machine once more, in order. */
+  reworks: Rework[];
 }
 
-export const nothingBegun = (): Progress => ({ faces: new Map(), features: new Map() });
+/** A size that was not good and is cut once more. */
+export interface Rework {
+  of: ReadingOf;
+  op: AnyKey;
+  /** What was read where most is left, and how much that is too much; mm. */
+  from: Mm;
+  left: Mm;
+}
+
+export const nothingBegun = (): Progress => ({ faces: new Map(), features: new Map(), reworks: [] });
 
 /** Where an operation stands; undefined while it was not begun. */
 export const progressOf = (
-  { faces, features }: Progress,
+  { faces, features }: Pick<Progress, "faces" | "features">,
   key: AnyKey,
 ): FaceProgress | FeatureProgress | undefined => (isFaceKey(key) ? faces.get(key) : features.get(key));
 
 /** Folds the records of one piece into where each begun operation stands. */
 export function foldRecords(records: Record[], piece: number): Progress {
-  const { faces, features } = nothingBegun();
+  const { faces, features, reworks } = nothingBegun();
   for (const record of effective(records)) {
     if (record.piece !== piece || !("op" in record) || record.op === null) continue;
+    if (record.type === "rework") {
+      const { of, op, from, left } = record;
+      reworks.push({ of, op, from, left });
+      continue;
+    }
     const key = record.op;
     const known = progressOf({ faces, features }, key);
     if (record.type === "begun") {
@@ -33,5 +50,5 @@ export function foldRecords(records: Record[], piece: number): Progress {
     } else if (known && "cuts" in known) applyToFace(known, record);
     else if (known) applyToFeature(known, record);
   }
-  return { faces, features };
+  return { faces, features, reworks };
 }

@@ -64,6 +64,8 @@ const eventSchema = z.discriminatedUnion("type", [
     of: z.union([readingOfSchema, z.literal("parallelism")]),
     reason: z.string().min(1),
   }),
+  /** What is not good goes back to the machine: the operation that cuts it once more, and how much too much was read, mm. */
+  z.object({ type: z.literal("rework"), of: readingOfSchema, op: anyOp, from: z.number(), left: z.number() }),
   /** Takes back an earlier record by its id: records are never erased. */
   z.object({ type: z.literal("withdrawn"), of: z.string(), reason: z.string().optional() }),
 ]);

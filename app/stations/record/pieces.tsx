@@ -8,6 +8,7 @@ import { machinePath, recordPath } from "../../instruments/job-paths.ts";
 import { Warnings } from "../../instruments/notice.tsx";
 import { standingText, useBatch } from "../../instruments/pieces.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
+import { RunChart } from "./run-chart.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
 const plain = { textDecoration: "underline" } as const;
@@ -22,78 +23,81 @@ export function Pieces() {
   const mine = batch.pieces.find((p) => p.piece === piece);
   const last = batch.pieces.at(-1);
   return (
-    <Section title="Pieces">
-      <chakra.p mb="6px">
-        <b>{batch.wanted}</b> ordered, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
-        <b>{batch.possible - batch.good}</b> left to make.
-      </chakra.p>
-      <Warnings of={batch.warnings} />
-      <Table label="Pieces" head={["piece", "where it stands", ""]}>
-        {batch.pieces.map((p) => (
-          <tr key={p.piece}>
-            <th scope="row">
-              {p.piece}
-              {p.piece === piece && ", shown here"}
-            </th>
-            <td>
-              {standingText(p)}
-              {p.scrapped && `: ${p.scrapped.reason || "no reason given"}`}
-            </td>
-            <td className="no-print">
-              {p.scrapped ? (
-                <Button
-                  disabled={submit.busy}
-                  onClick={() => void submit.append({ type: "withdrawn", of: p.scrapped!.id })}
-                >
-                  Undo the scrap
-                </Button>
-              ) : (
-                <>
-                  {p.piece !== piece && (
-                    <Link to={recordPath(job.id, p.piece)} style={plain}>
-                      Its sizes
+    <>
+      <RunChart />
+      <Section title="Pieces">
+        <chakra.p mb="6px">
+          <b>{batch.wanted}</b> ordered, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
+          <b>{batch.possible - batch.good}</b> left to make.
+        </chakra.p>
+        <Warnings of={batch.warnings} />
+        <Table label="Pieces" head={["piece", "where it stands", ""]}>
+          {batch.pieces.map((p) => (
+            <tr key={p.piece}>
+              <th scope="row">
+                {p.piece}
+                {p.piece === piece && ", shown here"}
+              </th>
+              <td>
+                {standingText(p)}
+                {p.scrapped && `: ${p.scrapped.reason || "no reason given"}`}
+              </td>
+              <td className="no-print">
+                {p.scrapped ? (
+                  <Button
+                    disabled={submit.busy}
+                    onClick={() => void submit.append({ type: "withdrawn", of: p.scrapped!.id })}
+                  >
+                    Undo the scrap
+                  </Button>
+                ) : (
+                  <>
+                    {p.piece !== piece && (
+                      <Link to={recordPath(job.id, p.piece)} style={plain}>
+                        Its sizes
+                      </Link>
+                    )}{" "}
+                    <Link to={machinePath(job.id, p.piece)} style={plain}>
+                      At the machine
                     </Link>
-                  )}{" "}
-                  <Link to={machinePath(job.id, p.piece)} style={plain}>
-                    At the machine
-                  </Link>
-                </>
-              )}
-            </td>
-          </tr>
-        ))}
-      </Table>
-      <Box display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap" mt="8px" className="no-print">
-        {mine && !mine.scrapped && (
-          <>
-            <Field
-              label={`Scrap piece ${piece}: why`}
-              value={reason}
-              maxLength={200}
-              onChange={(e) => setReason(e.target.value)}
-            />
-            <Button
-              look="warn"
-              disabled={reason.trim() === "" || submit.busy}
-              onClick={() =>
-                void submit
-                  .append({ type: "scrapped", reason: reason.trim() })
-                  .then((answer) => answer.ok && setReason(""))
-              }
-            >
-              Scrap it
-            </Button>
-          </>
-        )}
-        <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added + 1)}>
-          Add a piece
-        </Button>
-        {job.added > 0 && last && !records.some((r) => r.piece === last.piece) && (
-          <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added - 1)}>
-            Remove piece {last.piece}
+                  </>
+                )}
+              </td>
+            </tr>
+          ))}
+        </Table>
+        <Box display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap" mt="8px" className="no-print">
+          {mine && !mine.scrapped && (
+            <>
+              <Field
+                label={`Scrap piece ${piece}: why`}
+                value={reason}
+                maxLength={200}
+                onChange={(e) => setReason(e.target.value)}
+              />
+              <Button
+                look="warn"
+                disabled={reason.trim() === "" || submit.busy}
+                onClick={() =>
+                  void submit
+                    .append({ type: "scrapped", reason: reason.trim() })
+                    .then((answer) => answer.ok && setReason(""))
+                }
+              >
+                Scrap it
+              </Button>
+            </>
+          )}
+          <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added + 1)}>
+            Add a piece
           </Button>
-        )}
-      </Box>
-    </Section>
+          {job.added > 0 && last && !records.some((r) => r.piece === last.piece) && (
+            <Button disabled={submit.busy} onClick={() => void submit.set("added", job.added - 1)}>
+              Remove piece {last.piece}
+            </Button>
+          )}
+        </Box>
+      </Section>
+    </>
   );
 }

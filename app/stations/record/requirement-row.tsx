@@ -28,30 +28,24 @@ export function RequirementRow({
   requirement: Requirement;
   unit: "mm" | "in";
   chosen: boolean;
-  onChoose: (() => void) | null;
+  onChoose: () => void;
 }) {
   const verdict = r.verdict ? verdicts[r.verdict.verdict] : null;
   return (
     <chakra.tr bg={chosen ? "accentSoft" : "transparent"}>
       <th scope="row">
-        {onChoose ? (
-          <chakra.button
-            type="button"
-            textAlign="start"
-            textDecoration="underline"
-            cursor="pointer"
-            color="ink"
-            minH="28px"
-            aria-current={chosen ? "true" : undefined}
-            onClick={onChoose}
-          >
-            {r.name ? <Words of={r.name} /> : r.of}
-          </chakra.button>
-        ) : r.name ? (
-          <Words of={r.name} />
-        ) : (
-          r.of
-        )}
+        <chakra.button
+          type="button"
+          textAlign="start"
+          textDecoration="underline"
+          cursor="pointer"
+          color="ink"
+          minH="28px"
+          aria-current={chosen ? "true" : undefined}
+          onClick={onChoose}
+        >
+          {r.name ? <Words of={r.name} /> : r.of}
+        </chakra.button>
         {r.drawn && (
           <chakra.span fontWeight="700" color="ink">
             {" "}

@@ -1,8 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { scrappedIn } from "../../../core/plan/index.ts";
+import { type Requirement, scrappedIn } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
-import type { ReadingOf } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Table } from "../../instruments/section.tsx";
@@ -14,14 +13,13 @@ import { RequirementRow } from "./requirement-row.tsx";
 /** Every required size against its readings: the one looked at drawn, with what would make it right and what most likely made it so. */
 export function ThisPiece({ when }: { when: (iso: string) => string }) {
   const { job, plan, piece, records, unit } = useJob();
-  const [asked, setOf] = useState<ReadingOf | null>(null);
+  const [asked, setOf] = useState<Requirement["of"] | null>(null);
   const judged = plan.requirements.filter((r) => r.verdict);
   const scrapped = scrappedIn(records, piece);
   // What is not good is looked at first.
-  const worst = plan.requirements.find(
-    (r) => r.of !== "parallelism" && r.verdict && r.verdict.verdict !== "good" && !r.accepted,
-  );
-  const of: ReadingOf = asked ?? (worst?.of as ReadingOf | undefined) ?? "length";
+  const bad = plan.requirements.filter((r) => r.verdict && r.verdict.verdict !== "good" && !r.accepted);
+  const worst = bad.find((r) => r.of !== "parallelism") ?? bad[0];
+  const of = asked ?? worst?.of ?? "length";
   return (
     <>
       {scrapped && (
@@ -42,7 +40,7 @@ export function ThisPiece({ when }: { when: (iso: string) => string }) {
             requirement={r}
             unit={unit}
             chosen={r.of === of}
-            onChoose={r.of === "parallelism" ? null : () => setOf(r.of as ReadingOf)}
+            onChoose={() => setOf(r.of)}
           />
         ))}
         {!plan.requirements.some((r) => r.of === "squareness") && plan.requirements.length > 0 && (

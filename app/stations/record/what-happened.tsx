@@ -28,7 +28,9 @@ export function WhatHappened({ when }: { when: (iso: string) => string }) {
   const { plan, piece, records, shop, unit } = useJob();
   const [search, setSearch] = useState("");
   const [sorted, setSorted] = useState<Sorted>(null);
-  const gone = new Set(records.flatMap((r) => (r.type === "withdrawn" ? [r.of] : [])));
+  const gone = new Map(
+    records.flatMap((r) => (r.type === "withdrawn" ? [[r.of, r.reason ?? ""] as const] : [])),
+  );
   const rows = records
     // A change of a decision is of all pieces.
     .filter((r) => r.type === "changed" || r.piece === piece)
@@ -44,7 +46,7 @@ export function WhatHappened({ when }: { when: (iso: string) => string }) {
           by: r.by,
           setup: setup ? setupLabel(setup, plan) : "",
           what,
-          why: "reason" in r ? r.reason || "no reason given" : "",
+          why: gone.get(r.id) || ("reason" in r ? r.reason || "no reason given" : ""),
           takenBack: gone.has(r.id),
         },
       ];
@@ -118,6 +120,8 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
       return `${r.of.replace("/", " ")} accepted as it is`;
     case "scrapped":
       return "scrapped";
+    case "rework":
+      return `${r.of.replace("/", " ")} cut once more: ${size(r.left)} was left`;
     default:
       return null;
   }

@@ -1,0 +1,69 @@
+import { chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
+import { readAgainAfter, type Requirement, reworkOffer } from "../../../core/plan/index.ts";
+import { mm, quantity } from "../../../core/quantity/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { machinePath } from "../../instruments/job-paths.ts";
+import { Notice } from "../../instruments/notice.tsx";
+import { setupPlace } from "../../instruments/setup-place.ts";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Figure } from "../../instruments/words.tsx";
+
+/** A size that has metal left goes back to the machine: as a setup of its own, with what it takes and what hangs on its face. */
+export function Rework({ of: r }: { of: Requirement }) {
+  const { job, plan, piece, records } = useJob();
+  const submit = useSubmit();
+  const offer = reworkOffer(r, plan, records, piece);
+  if (!offer || r.of === "parallelism") return null;
+  const again = readAgainAfter(r.of, plan, job.part);
+  const machine = (
+    <Link to={machinePath(job.id, piece)} style={{ textDecoration: "underline" }}>
+      At the machine
+    </Link>
+  );
+  if (offer.state === "clamped")
+    return (
+      <Notice severity="note">
+        It is still clamped in {setupPlace(offer.setup, plan)}: go on there. {machine}
+      </Notice>
+    );
+  if (offer.state === "offered")
+    return (
+      <chakra.div mt="8px" className="no-print">
+        <Button
+          look="strong"
+          disabled={submit.busy}
+          onClick={() => void submit.append(offer.event)}
+          aria-describedby="rework-what"
+        >
+          Cut it once more: plan the rework
+        </Button>
+        <chakra.p id="rework-what" fontSize="13.5px" color="quiet" mt="4px">
+          A setup of its own, after all others, for <Figure of={mm(offer.event.left)} decimals={3} /> that is
+          left.
+          {again.length > 0 && <> Then to be read again: {again.map((f) => f.name).join(", ")}.</>}
+        </chakra.p>
+      </chakra.div>
+    );
+  const { minutes } = offer.setup;
+  return (
+    <Notice severity="warn">
+      <b>Rework planned:</b> {setupPlace(offer.setup, plan)},{" "}
+      <Figure of={quantity("time", minutes.cutting + minutes.handling)} />.{" "}
+      {again.length > 0 && <>Then to be read again: {again.map((f) => f.name).join(", ")}. </>}
+      {machine}
+      {!offer.begun && (
+        <>
+          {" "}
+          <Button
+            look="quiet"
+            onClick={() => void submit.append({ type: "withdrawn", of: offer.record, reason: "no rework" })}
+          >
+            No rework
+          </Button>
+        </>
+      )}
+    </Notice>
+  );
+}

@@ -1,0 +1,41 @@
+import { axisNames, axisOf } from "../frame/index.ts";
+import { type PieceRead, type Series, seriesOf } from "../inspect/index.ts";
+import { featureOfKey, isFaceKey } from "../route/index.ts";
+import { faceOfKey } from "../squaring/index.ts";
+import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
+import type { Requirement } from "./requirement.ts";
+
+/** Whether a record cut what a size is of: then what was read before it is history. */
+function cutsSize(record: JobRecord, of: Requirement["of"]): boolean {
+  if (!cutsMetal(record) || !("op" in record) || record.op === null) return false;
+  const axis = axisNames.find((a) => a === of);
+  if (isFaceKey(record.op)) return axis !== undefined && axisOf(faceOfKey(record.op)) === axis;
+  return axis === undefined && featureOfKey(record.op) === of.split("/")[0];
+}
+
+/**
+ * How a size runs over the pieces of a job: of each what was read after it was cut last. What a piece was read before it was
+ * finished does not count.
+ */
+export function seriesFor(
+  r: Pick<Requirement, "of" | "limits" | "u">,
+  records: readonly JobRecord[],
+): (Series & { scrapped: ReadonlySet<number> }) | null {
+  const byPiece = new Map<number, number[]>();
+  const scrapped = new Set<number>();
+  for (const record of effective([...records])) {
+    if (record.type === "scrapped") scrapped.add(record.piece);
+    if (record.type === "reading" && record.of === r.of) {
+      const known = byPiece.get(record.piece);
+      if (known) known.push(record.value);
+      else byPiece.set(record.piece, [record.value]);
+    } else if (cutsSize(record, r.of)) byPiece.delete(record.piece);
+  }
+  const reads = [...byPiece].map(([piece, values]): PieceRead => ({
+    piece,
+    low: Math.min(...values),
+    high: Math.max(...values),
+  }));
+  const series = seriesOf(reads, r.limits, r.u);
+  return series && { ...series, scrapped };
+}

@@ -1,0 +1,102 @@
+import { beforeAll, describe, expect, test } from "vitest";
+import { applyChanges, changeOf, type Job } from "../core/job/index.ts";
+import { plan, type Rehearsal, rehearse, reworkOf } from "../core/plan/index.ts";
+import { openSolids, type SolidKit } from "../core/rehearse/index.ts";
+import { extentOf } from "../core/squaring/index.ts";
+import { isFaceKey } from "../core/route/index.ts";
+import { demoShop } from "../core/shop/index.ts";
+import { foldRecords, type RecordEvent } from "../core/steps/index.ts";
+import { cheekBlock, cheekBlockWithFeatures, dim } from "./support/cheek-block.ts";
+
+/** What is read at the inspection is too much: it goes back to the machine, and the part ends as it is wanted. */
+
+let kit: SolidKit;
+beforeAll(async () => {
+  kit = await openSolids();
+});
+
+const wanted = (job: Job, path: string, to: unknown): Job => {
+  const applied = applyChanges(job, [changeOf(job, path, to)]);
+  if (!applied.ok) throw new Error(`${path} could not be set`);
+  return applied.job;
+};
+
+const read = (of: string, value: number): RecordEvent => ({
+  type: "reading",
+  op: null,
+  of: of as `${string}/${string}`,
+  value,
+  written: { text: String(value), unit: "mm" },
+  instrument: "micrometer",
+  questioned: [],
+});
+
+/** Walks a job to its end, wants a size otherwise then, reads it, and cuts it once more. */
+function reworked(job: Job, of: string, path: string, to: string): Rehearsal {
+  return rehearse({
+    job,
+    shop: demoShop,
+    kit,
+    seed: 7,
+    later: (made, really) => {
+      const r = made.requirements.find((q) => q.of === of)!;
+      const op = reworkOf(r.of as `${string}/${string}`, made.setups)!;
+      const is = Math.round(really(r)! * 1000) / 1000;
+      const target = Number.parseFloat(to);
+      return {
+        job: wanted(job, path, dim(to)),
+        events: [
+          read(of, is),
+          {
+            type: "rework",
+            of: r.of as `${string}/${string}`,
+            op,
+            from: is,
+            left: Math.abs(Math.round((is - target) * 1000) / 1000),
+          },
+        ],
+      };
+    },
+  });
+}
+
+describe("a size that is too large is cut once more and comes out as wanted", () => {
+  test.each([
+    ["length", "95.6 ±0.1"],
+    ["width", "59.7 ±0.05"],
+    ["height", "37.8 ±0.05"],
+  ])("%s to %s", (axis, to) => {
+    const { findings, truths, finished, records } = reworked(cheekBlock(), axis, `part/sizes/${axis}`, to);
+    expect(findings).toEqual([]);
+    expect(finished).toBe(true);
+    const truth = truths.find((t) => t.of === axis)!;
+    expect([truth.good, truth.verdict]).toEqual([true, "good"]);
+    const cut = records.filter((r) => r.type === "cut" && isFaceKey(r.op) && extentOf(r.op) === "again");
+    expect(cut.length).toBeGreaterThan(0);
+  });
+
+  test("a slot that is too narrow, by its wall", () => {
+    const job = cheekBlockWithFeatures();
+    const of = plan({ job, records: [], shop: demoShop, piece: 1 }).requirements.find((r) =>
+      /^slot.*\/width$/.test(r.of),
+    )!;
+    const [id] = of.of.split("/");
+    const to = `${of.drawn!.nominal + 0.12} ±0.03`;
+    const { truths, finished } = reworked(job, of.of, `part/features/byId/${id}/sizes/width`, to);
+    expect(finished).toBe(true);
+    const truth = truths.find((t) => t.of === of.of)!;
+    expect(truth.good).toBe(true);
+    // The caliper leaves in doubt what lies near a limit.
+    expect(["good", "withinU"]).toContain(truth.verdict);
+  });
+});
+
+describe("what a rework leaves open", () => {
+  const job = cheekBlock();
+  test("a rework is a setup of its own after all others, in its own clamping, and none without a size to cut", () => {
+    const fresh = plan({ job, records: [], shop: demoShop, piece: 1 });
+    expect(reworkOf("height", fresh.setups)).toMatch(/\/again$/);
+    expect(reworkOf("squareness", fresh.setups)).toBeNull();
+    expect(foldRecords([], 1).reworks).toEqual([]);
+  });
+});

@@ -9,13 +9,14 @@ import {
   showFixed,
   showQuantity,
 } from "../../core/quantity/index.ts";
-import { canMeasure, instrumentById, type MeasuredHow } from "../../core/shop/index.ts";
+import { canMeasure, type Instrument, instrumentById, type MeasuredHow } from "../../core/shop/index.ts";
 import type { ReadingOf } from "../../core/steps/index.ts";
-import { capital, entryProblem, phraseText, say, type Phrase } from "../../core/working/index.ts";
+import { capital, entryProblem, phraseText, rule, say, type Phrase } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
 import { Choice } from "./choice.tsx";
 import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
+import { moreOf, nothingMore, ReadingMore } from "./reading-more.tsx";
 import { Words } from "./words.tsx";
 
 export interface TakenReading {
@@ -23,6 +24,10 @@ export interface TakenReading {
   written: { text: string; unit: LengthUnit };
   instrument: string;
   questioned: string[];
+  held?: "clamped" | "free";
+  atMost?: boolean;
+  temperatures?: { part: number; instrument: number };
+  against?: string;
 }
 
 interface ReadingPadProps {
@@ -45,6 +50,22 @@ interface ReadingPadProps {
 }
 
 const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", "0", ".", "⌫"];
+
+/** A place may be compared by the machine's own readout or dials, from the edge that was picked up. */
+const byReadout = { id: "readout", name: "the machine's readout or dials" } as const;
+
+/** A size that the instrument does not reach was not read with it. */
+const outOfReach = (instrument: Instrument, how: MeasuredHow, value: number): Question[] =>
+  how === "form" || how === "place" || canMeasure(instrument, how, value)
+    ? []
+    : [
+        {
+          phrase: rule(
+            "M35.reach",
+          )`${instrument.name} does not measure ${mm(value)}. Choose the instrument you read it with.`,
+          perhaps: null,
+        },
+      ];
 
 const noSize = (value: number) => say`The block cannot be ${mm(value)}. Type what the instrument shows.`;
 
@@ -74,11 +95,14 @@ export function ReadingPad({
   const [asked, setAsked] = useState<{ value: number; questions: Question[] } | null>(null);
   const instrument = instrumentById(shop, instrumentId) ?? best;
 
+  const [more, setMore] = useState(nothingMore);
+
   const accept = (value: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
     onReading({
+      ...moreOf(more),
       value,
       written: { text: written, unit: writtenUnit },
-      instrument: instrument?.id ?? "",
+      instrument: instrumentId === byReadout.id ? byReadout.id : (instrument?.id ?? ""),
       questioned,
     });
     setText("");
@@ -104,6 +128,7 @@ export function ReadingPad({
       setProblem(noSize(read.value));
       return;
     }
+    if (moreOf(more) === null) return;
     setProblem(null);
     const typedUnit: LengthUnit = /("|in|inch|thou)\s*$/i.test(text)
       ? "in"
@@ -113,10 +138,15 @@ export function ReadingPad({
     const questions =
       of === "squareness" || !instrument
         ? []
-        : cannotBe({ value: read.value, text: text.trim(), unit: typedUnit }, expected, before, instrument);
+        : questionsOn({ value: read.value, text: text.trim(), unit: typedUnit }, instrument);
     if (questions.length > 0) setAsked({ value: read.value, questions });
     else accept(read.value, text.trim(), []);
   };
+  /** That it cannot be comes before that the instrument does not reach it: then it is most likely a slip. */
+  function questionsOn(typed: { value: number; text: string; unit: LengthUnit }, by: Instrument): Question[] {
+    const cannot = cannotBe(typed, expected, before, by);
+    return cannot.length > 0 ? cannot : outOfReach(by, how, typed.value);
+  }
   const press = (key: string) => {
     setAsked(null);
     setText(key === "⌫" ? text.slice(0, -1) : text + key);
@@ -161,7 +191,10 @@ export function ReadingPad({
         <Choice
           label="Instrument"
           value={instrumentId}
-          options={offered.map((i) => [i.id, i.name] as const)}
+          options={[
+            ...offered.map((i) => [i.id, i.name] as const),
+            ...(how === "place" ? [[byReadout.id, byReadout.name] as const] : []),
+          ]}
           onChoose={setInstrument}
         />
         {!keypad && (
@@ -192,6 +225,7 @@ export function ReadingPad({
           "Type what the instrument shows, then Enter."
         )}
       </chakra.p>
+      {!keypad && <ReadingMore how={how} shop={shop} typed={more} onType={setMore} />}
       {asked && (
         <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">
           {asked.questions.map((q) => (

@@ -54,6 +54,7 @@ export function SideList({
           <SideLink
             to={to}
             aria-current={id === chosen ? "page" : undefined}
+            flexShrink="0"
             px="14px"
             py={{ base: "10px", md: dense ? "3px" : "10px" }}
             minH={{ base: "44px", md: dense ? "28px" : "44px" }}

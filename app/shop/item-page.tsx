@@ -28,6 +28,8 @@ import { FigureView } from "../instruments/figure-view.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { StationTitle } from "../instruments/section.tsx";
 import { Words } from "../instruments/words.tsx";
+import type { CheckedItem } from "../../core/sums/index.ts";
+import { OwnChecks } from "./own-checks.tsx";
 import { useShop } from "./use-shop.ts";
 
 /** A value as it stands in its field: lengths in the person's unit. */
@@ -191,6 +193,7 @@ export function ItemPage({ list, item }: { list: ShopList; item: ShopItem }) {
           </Box>
         ))}
       </Box>
+      <OwnChecks list={list} item={item as CheckedItem} />
       <Box
         className="no-print"
         display="flex"

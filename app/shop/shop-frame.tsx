@@ -31,7 +31,8 @@ export function ShopFrame({
   const fetcher = useFetcher<ShopSaved>();
   const busy = fetcher.state !== "idle";
   const send = (intent: ShopIntent) =>
-    void fetcher.submit(intent, { method: "post", encType: "application/json" });
+    // As text: what is left out of a thing is no JSON value of its own.
+    void fetcher.submit(JSON.stringify(intent), { method: "post", encType: "application/json" });
   const undo = () => {
     if (undos > 0) send({ intent: "undo" });
   };

@@ -23,6 +23,7 @@ import { SideList } from "../instruments/side-list.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Table } from "../instruments/section.tsx";
 import { WorkingSheet } from "../instruments/workings-margin.tsx";
+import { KeepCheck } from "./keep-check.tsx";
 import { EntryAngle } from "../instruments/entry-angle.tsx";
 
 const addressOf = (sum: Sum, unit: LengthUnit, texts: Record<string, string>) =>
@@ -123,6 +124,7 @@ export function SumView({ worked }: { worked: WorkedSum }) {
                   A field cannot be read: what is wrong is shown under it.
                 </Notice>
               )}
+              {sum.keeps && <KeepCheck sum={sum} worked={worked} />}
               {answer && <Results answer={answer} unit={worked.unit} />}
               {sum.id === "chip-thickness" && <EntryAngle />}
             </Box>

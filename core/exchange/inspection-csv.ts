@@ -33,11 +33,13 @@ export function inspectionCsv(
       piece,
       required: r.name ? phraseText(r.name, "mm") : r.of,
       drawn: r.drawn ? showDimension(r.drawn, "mm") : "",
-      lower: Number.isFinite(r.limits.lower) ? tidy(r.limits.lower) : "",
-      upper: tidy(r.limits.upper),
-      readings: r.readings
-        .map(({ value, spot }) => (spot ? `${value} (${spotWords(spot)})` : String(value)))
-        .join("; "),
+      lower: !r.gauge && Number.isFinite(r.limits.lower) ? tidy(r.limits.lower) : "",
+      upper: r.gauge ? "" : tidy(r.limits.upper),
+      readings: r.gauge?.answer
+        ? r.gauge.answers[r.gauge.answer.value]
+        : r.readings
+            .map(({ value, spot }) => (spot ? `${value} (${spotWords(spot)})` : String(value)))
+            .join("; "),
       smallest: values.length > 0 ? Math.min(...values) : "",
       largest: values.length > 0 ? Math.max(...values) : "",
       U: r.u > 0 ? r.u : "",

@@ -1,6 +1,6 @@
-import { type Mm, quantity } from "../quantity/index.ts";
+import { mm, type Mm, quantity } from "../quantity/index.ts";
 import type { Figure } from "./figure.ts";
-import { body, box, dimension, label, line, sketch, told } from "./sum-shapes.ts";
+import { body, box, dimension, disc, label, line, sketch, told } from "./sum-shapes.ts";
 
 /** Drawings of what the sums on measuring ask for. */
 
@@ -71,5 +71,72 @@ export const slopeDrawing = (left: Mm, right: Mm, apart: Mm, shim: Mm): Figure =
     dimension([24, 73], [76, 73], apart, "below", text),
     told([rises ? 30 : 82, 52], quantity("chip", shim), "right", 3.6, "shim here"),
     label(50, 38, "part", 3.4),
+  ]);
+};
+
+/** Readings of one thing as pins above a line, all to one scale, with where they are measured from. */
+export function trialsDrawing(title: string, values: readonly Mm[], base: Mm): Figure {
+  const far = Math.max(1e-9, ...values.map((v) => Math.abs(v - base)));
+  const step = 76 / Math.max(1, values.length);
+  return sketch(title, 64, [
+    line(
+      [
+        [8, 34],
+        [92, 34],
+      ],
+      "center",
+    ),
+    told([8, 44], mm(base), "right", 3.6),
+    ...values.flatMap((v, i) => {
+      const x = 12 + step * (i + 0.5);
+      const y = 34 - ((v - base) / far) * 18;
+      return [
+        line(
+          [
+            [x, 34],
+            [x, y],
+          ],
+          "thin",
+        ),
+        disc(x, y, 1.6, "edge"),
+        told([x, y < 34 ? y - 3 : y + 7], mm(v), "below", 3.6),
+      ];
+    }),
+  ]);
+}
+
+/** An upright face with an indicator at its foot and at its top. */
+export const uprightDrawing = (bottom: Mm, top: Mm, height: Mm): Figure => {
+  const leans = top - bottom === 0 ? 0 : Math.sign(top - bottom) * 5;
+  return sketch("An indicator at the foot and at the top of an upright face.", 76, [
+    box(4, 64, 92, 5, "bed"),
+    body(
+      [
+        [30, 64],
+        [30 - leans, 12],
+        [46 - leans, 12],
+        [46, 64],
+      ],
+      "fixedJaw",
+    ),
+    line(
+      [
+        [76, 18],
+        [47 - leans, 18],
+      ],
+      "accent",
+      true,
+    ),
+    line(
+      [
+        [76, 58],
+        [47, 58],
+      ],
+      "accent",
+      true,
+    ),
+    told([80, 18], quantity("chip", top), "right", 3.8),
+    told([80, 58], quantity("chip", bottom), "right", 3.8),
+    dimension([62, 18], [62, 58], height, "right", 3.8),
   ]);
 };

@@ -70,7 +70,9 @@ describe("seat in a plain vise", () => {
     [
       "held by less than its chamfers",
       request(piece([100, 62, 8], "milled"), "top", "front", {
-        parallels: [{ id: "p", name: "p", retired: false, height: 37, thickness: 6, length: 125 }],
+        parallels: [
+          { id: "p", name: "p", retired: false, height: 37, thickness: 6, unlike: null, length: 125 },
+        ],
       }),
       "M12.shallow",
     ],

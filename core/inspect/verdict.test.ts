@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import fc from "fast-check";
-import { sizeVerdict } from "./verdict.ts";
+import { formVerdict, sizeVerdict } from "./verdict.ts";
 
 const limits = { lower: 13.98, upper: 14.02 };
 
@@ -33,5 +33,25 @@ describe("the verdict of a size goes by what cutting does to it", () => {
         expect(inside.rework).toBeCloseTo(outside.rework, 6);
       }),
     );
+  });
+});
+
+describe("an error of form is at most so much", () => {
+  const is = (value: number) => ({ value, atMost: false });
+  const noMore = (value: number) => ({ value, atMost: true });
+  test.each([
+    ["well within", [is(0.02), is(0.03)], 0.005, "good"],
+    ["so near that it may be past", [is(0.048)], 0.005, "withinU"],
+    ["past", [is(0.02), is(0.06)], 0.005, "rework"],
+    ["read with what cannot tell it", [is(0.048)], 0.03, "cannotTell"],
+    ["no light under the square", [noMore(0.003)], 0.01, "good"],
+    ["a feeler too thick to prove it", [noMore(0.1)], 0.01, "cannotTell"],
+    ["no light at one place, a gap at another", [noMore(0.003), is(0.08)], 0.005, "rework"],
+  ])("%s", (_what, readings, u, verdict) => {
+    expect(formVerdict(readings, 0.05, u)?.verdict).toBe(verdict);
+  });
+  test("none without a reading, or with an uncertainty below nothing", () => {
+    expect(formVerdict([], 0.05, 0)).toBeNull();
+    expect(formVerdict([is(0.01)], 0.05, -1)).toBeNull();
   });
 });

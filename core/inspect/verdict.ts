@@ -74,3 +74,60 @@ export function sizeVerdict(
   if (high.insideLimits && low.insideLimits) return made("withinU");
   return made("cannotTell");
 }
+
+/**
+ * Verdict of a place: no cut moves it, so past either limit it is past saving.
+ * @returns null without readings, or where the limits or the uncertainty cannot be
+ */
+export function placeVerdict(readings: readonly number[], limits: Limits, u: number): SizeVerdict | null {
+  if (readings.length === 0) return null;
+  const [largest, smallest] = [Math.max(...readings), Math.min(...readings)];
+  const [high, low] = [guardedVerdict(largest, limits, u), guardedVerdict(smallest, limits, u)];
+  if (!high || !low) return null;
+  const verdict: Verdict =
+    high.verdict === "reject" && largest > limits.upper
+      ? "over"
+      : low.verdict === "reject"
+        ? "under"
+        : high.verdict === "accept" && low.verdict === "accept"
+          ? "good"
+          : high.insideLimits && low.insideLimits && 2 * u < limits.upper - limits.lower
+            ? "withinU"
+            : "cannotTell";
+  return { verdict, largest, smallest, spread: tidy(largest - smallest), rework: 0 };
+}
+
+/**
+ * Verdict of an error of form against its largest: nothing is too small, too large is rework. "No light" and a feeler that does
+ * not go say that it is no more than so much: that proves it where so much is allowed, and else nothing.
+ * @returns null without readings, or where the limit or the uncertainty cannot be
+ */
+export function formVerdict(
+  readings: readonly { value: number; atMost: boolean }[],
+  upper: number,
+  u: number,
+): SizeVerdict | null {
+  if (readings.length === 0 || !(upper >= 0) || !(u >= 0)) return null;
+  const values = readings.map((r) => r.value);
+  const [largest, smallest] = [Math.max(...values), Math.min(...values)];
+  const told = readings.filter((r) => !r.atMost).map((r) => r.value);
+  const judged = told.length > 0 ? guardedVerdict(Math.max(...told), { lower: -Infinity, upper }, u) : null;
+  const bounded = readings.every((r) => !r.atMost || r.value <= upper);
+  const verdict: Verdict =
+    judged?.verdict === "reject"
+      ? "rework"
+      : !bounded
+        ? "cannotTell"
+        : judged === null || judged.verdict === "accept"
+          ? "good"
+          : 2 * u >= upper
+            ? "cannotTell"
+            : "withinU";
+  return {
+    verdict,
+    largest,
+    smallest,
+    spread: tidy(largest - smallest),
+    rework: verdict === "rework" ? tidy(Math.max(...told) - upper) : 0,
+  };
+}

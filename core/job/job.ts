@@ -53,6 +53,7 @@ export function newJob(id: string, name: string, machine: string, vise: string):
       parallelism: null,
       faces: plainFaces(),
       features: { byId: {}, order: [] },
+      form: { byId: {}, order: [] },
       mates: { byId: {}, order: [] },
     },
     stock: { ...newStock("sawn"), lies: { ...asEntered } },

@@ -5,7 +5,8 @@ import type { Machine, Shop } from "../shop/index.ts";
 import { note, type Phrase, rule, stop, type Warning } from "../working/index.ts";
 import { checkFeatures } from "./features/check-features.ts";
 import { checkMates } from "./mates-of-part.ts";
-import { featuresOf, limitsOf, type Part } from "./part.ts";
+import { checkForm } from "./form.ts";
+import { featuresOf, formsOf, limitsOf, type Part } from "./part.ts";
 import { provable } from "./provable.ts";
 import { checkShaft } from "./shaft.ts";
 import { siteOfPart } from "./site-of-part.ts";
@@ -85,6 +86,7 @@ function checkContents(part: Part, shop: Shop, machine: Machine | null): Drawing
   const limits = (dimension: Dimension) => limitsOf(dimension, part);
   return [
     ...(site ? found(checkFeatures(features, { site, shop, machine, limitsOf: limits })) : []),
+    ...found(formsOf(part).flatMap((form) => checkForm(form, formsOf(part)))),
     ...found(checkMates(part)),
     ...(site && part.shaft && features.length === 0
       ? found([

@@ -20,6 +20,7 @@ import {
 } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 import { type Feature, featureSchema } from "./features/index.ts";
+import { type Form, formSchema } from "./form.ts";
 import { mateSchema } from "./mate.ts";
 import { shaftSchema } from "./shaft.ts";
 
@@ -45,6 +46,8 @@ export const partSchema = z.object({
   /** Parallelism wanted between opposite faces, mm (largest − smallest reading). */
   parallelism: z.number().positive().max(100).nullable(),
   faces: z.record(faceSchema, faceWantedSchema),
+  /** Flatness, parallelism and squareness by name, each with its own limit. */
+  form: z.ordered(formSchema).default({ byId: {}, order: [] }),
   /** What is cut into the part, in the order it was entered. */
   features: z.ordered(featureSchema),
   /** What must fit what. */
@@ -63,6 +66,10 @@ export const plainFaces = (): Record<Face, FaceWanted> =>
 /** Features in the order they were entered. */
 export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
   features.order.flatMap((id) => features.byId[id] ?? []);
+
+/** Errors of form that are limited by name, in the order they were entered. */
+export const formsOf = ({ form }: Pick<Part, "form">): Form[] =>
+  form.order.flatMap((id) => form.byId[id] ?? []);
 
 /** Limits of a drawn size in mm: its own tolerance, else the general one. */
 export function limitsOf(dimension: Dimension, part: Pick<Part, "general">): Limits {

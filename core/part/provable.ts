@@ -38,7 +38,7 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop):
 }
 
 /** How well a table axis is placed, mm either way: twice a readout's step and a little, else one division of the dial (guess). */
-const placing = ({ axes }: Machine): Mm =>
+export const placing = ({ axes }: Machine): Mm =>
   Math.max(
     ...[axes.x, axes.y].map(({ readout, division }) =>
       readout === null ? division : Math.max(0.01, 2 * readout),

@@ -20,7 +20,7 @@ export function faceSpan(setup: FaceSetup, sizes: Sizes): { x: Mm; y: Mm } {
 }
 
 const located = (r: Requirement): { value: Mm; spot: Spot }[] =>
-  r.readings.flatMap(({ value, spot }) => (spot ? [{ value, spot }] : []));
+  r.readings.flatMap(({ value, spot, counts }) => (spot && counts ? [{ value, spot }] : []));
 
 /** How the face of a size lies, by the readings that say where they were taken; null where they do not tell. */
 export const liesBy = (r: Requirement): Lies | null => liesOf(located(r));
@@ -41,7 +41,8 @@ export function adviceFor(
 ): Phrase[] {
   const { verdict, limits } = r;
   if (!verdict) return [];
-  const values = r.readings.map((reading) => reading.value);
+  if (r.gauge) return triedAdvice(r);
+  const values = r.readings.flatMap((reading) => (reading.counts ? [reading.value] : []));
   const band = limits.upper - limits.lower;
   const advice: Phrase[] = [];
   if (r.how === "outside" && verdict.verdict === "rework") {
@@ -52,6 +53,10 @@ export function adviceFor(
         : say`The readings spread ${precise(mm(verdict.spread), 3)}, wider than the limits of ${precise(mm(band), 3)}: no single cut brings every place inside. Take the taper out first.`,
     );
   }
+  if (verdict.verdict === "rework" && r.how === "form")
+    advice.push(
+      say`It is ${precise(mm(verdict.rework), 3)} more than allowed. Deburr and wipe, and read once more; then look at what it stood on and against when it was cut, and take a light cut over it from there.`,
+    );
   if (verdict.verdict === "rework" && r.how !== "outside" && r.how !== "form")
     advice.push(
       say`${precise(mm(verdict.rework), 3)} is still to come off there. Take half of it, and measure again.`,
@@ -68,6 +73,35 @@ export function adviceFor(
   const wanted = parallel ?? band / 2;
   if (lies && lies.spread > wanted) advice.push(...levelled(lies, r, setups, sizes, wanted));
   return advice;
+}
+
+/** What to do about a thread, a finish or a fit that did not pass. */
+function triedAdvice({ how, verdict }: Requirement): Phrase[] {
+  if (verdict?.verdict === "good") return [];
+  const loose = verdict?.verdict === "over";
+  if (how === "thread")
+    return [
+      loose
+        ? words(
+            "Too loose: the drill was too large, or the tap cut twice. Nothing puts the metal back; a thread insert may.",
+          )
+        : words(
+            "Run the tap through once more by hand, square and to the full depth, clear the chips, and try again.",
+          ),
+    ];
+  if (how === "surface")
+    return [
+      words(
+        "A light last cut with a sharp cutter, slower feed and the fluid on, if the size has that much left. Else ask whether it may stay.",
+      ),
+    ];
+  return [
+    loose
+      ? words("Too loose: measure both, and make the other part to this one, or scrap the piece.")
+      : words(
+          "Too tight: blue shows where it binds. Deburr first; then take off a little there, and try again.",
+        ),
+  ];
 }
 
 /** The instrument that would tell, where the shop has one. */

@@ -54,7 +54,9 @@ export function scrappedIn(records: readonly JobRecord[], piece: number): PieceS
 /** What the readings of a plan's piece come to. */
 export function verdictOf({ requirements, missing }: Pick<Plan, "requirements" | "missing">): PieceVerdict {
   // What was accepted as it is counts as good; the sheet goes on saying what it is.
-  const verdicts = requirements.map((r) => (r.accepted ? "good" : (r.verdict?.verdict ?? null)));
+  const verdicts = requirements
+    .filter((r) => r.required || r.verdict)
+    .map((r) => (r.accepted ? "good" : (r.verdict?.verdict ?? null)));
   if (verdicts.some((v) => v === "under" || v === "over" || v === "rework")) return "notGood";
   if (verdicts.length === 0 || missing.length > 0 || verdicts.includes(null)) return "open";
   return verdicts.every((v) => v === "good") ? "good" : "unsure";
@@ -99,26 +101,23 @@ export function batchOf(
           warn(
             rule(
               "M36.beyond",
-            )`${named(beyond)} cut, and only ${counted(wanted + added, "is", "are")} planned. Raise the quantity on the Drawing.`,
+            )`${named(beyond, "was", "were")} cut, and only ${counted(wanted + added, "is", "are")} planned. Raise the quantity on the Drawing.`,
           ),
         ]
       : []),
     ...[
-      [cut.filter((p) => p.verdict === "notGood"), "is not good. Rework it, or scrap it."] as const,
-      [
-        cut.filter((p) => p.verdict === "open"),
-        "is cut, but not all of its sizes are measured. Measure them.",
-      ] as const,
-      [
-        cut.filter((p) => p.verdict === "unsure"),
-        "is measured, but not certain to be good. Measure it with a finer instrument, or scrap it.",
-      ] as const,
-    ].flatMap(([which, then]) => which.map((p) => warn(rule("M36.open")`Piece ${p.piece} ${then}`))),
+      ["notGood", "not good: rework, or scrap."] as const,
+      ["open", "cut, but not all of the sizes are measured. Measure them."] as const,
+      ["unsure", "measured, but not certain to be good. Measure with a finer instrument, or scrap."] as const,
+    ].flatMap(([verdict, then]) => {
+      const which = cut.filter((p) => p.verdict === verdict);
+      return which.length > 0 ? [warn(rule("M36.open")`${named(which, "is", "are")} ${then}`)] : [];
+    }),
   ];
   return { wanted, pieces, good, scrapped: pieces.length - left.length, possible: left.length, warnings };
 }
 
-const named = (pieces: readonly PieceStanding[]): string =>
+const named = (pieces: readonly PieceStanding[], one: string, many: string): string =>
   pieces.length === 1
-    ? `Piece ${pieces[0]!.piece} was`
-    : `Pieces ${pieces.map((p) => p.piece).join(", ")} were`;
+    ? `Piece ${pieces[0]!.piece} ${one}`
+    : `Pieces ${pieces.map((p) => p.piece).join(", ")} ${many}`;

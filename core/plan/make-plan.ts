@@ -1,5 +1,5 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
+import { checkDrawing, partSizes, placing, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
@@ -45,7 +45,17 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     cutBegun: effective(records).some((r) => r.piece === piece && cutsMetal(r)),
   };
   const judge = (setups: readonly Setup[]) =>
-    requirementsOf({ job, part, setups, records, shop: everything, faces: progress.faces, piece });
+    requirementsOf({
+      job,
+      part,
+      setups,
+      records,
+      shop: everything,
+      faces: progress.faces,
+      piece,
+      expansion: material?.expansion ?? 0,
+      placing: machine ? placing(machine) : null,
+    });
   const told = (made: Omit<Plan, "status">): Plan => ({ ...made, status: statusOf(job, made) });
   if (!target || findings.some(stopsPlan) || !machine || !vise || !material)
     return told({
@@ -70,7 +80,13 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   );
   const { setups, features } = made;
   const faces = faceSetupsOf(setups);
-  const steps = stepsOfSetups(made, progress, { machine, shop, material, paper: paperOf(overrides) });
+  const steps = stepsOfSetups(made, progress, {
+    machine,
+    shop,
+    material,
+    paper: paperOf(overrides),
+    squareness: part.squareness,
+  });
   const twice = cutTwice(records, piece, steps);
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);

@@ -43,6 +43,7 @@ function shaftStatus(job: Job, made: Planned): Plan["status"] {
 /** What machine, cuts and record say in a line. */
 function featureStatus(made: Planned): Pick<Plan["status"], "cuts" | "machine" | "record"> {
   const judged = made.requirements.filter((r) => r.verdict !== null);
+  const wanted = made.requirements.filter((r) => r.required || r.verdict).length;
   const bad = judged.filter((r) => r.verdict?.verdict !== "good" && !r.accepted).length;
   const done = made.steps.filter((s) => s.done).length;
   const passes = faceSetupsOf(made.setups).reduce((sum, s) => sum + faceOf(s).cut.passes.length, 0);
@@ -64,10 +65,10 @@ function featureStatus(made: Planned): Pick<Plan["status"], "cuts" | "machine" |
             : say`step ${made.current + 1} of ${made.steps.length}`,
     record:
       judged.length === 0
-        ? say`0 of ${made.requirements.length} judged`
+        ? say`0 of ${wanted} judged`
         : bad > 0
-          ? say`${judged.length} of ${made.requirements.length} judged, ${bad} not good`
-          : say`${judged.length} of ${made.requirements.length} good`,
+          ? say`${judged.length} of ${wanted} judged, ${bad} not good`
+          : say`${judged.length} of ${wanted} good`,
   };
 }
 

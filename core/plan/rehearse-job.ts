@@ -11,6 +11,7 @@ import {
   LiteralMachine,
   rawBlock,
   type SolidKit,
+  type Told,
   type ToldSize,
   turnedShaft,
 } from "../rehearse/index.ts";
@@ -76,6 +77,8 @@ export interface RehearsalAsked {
   upsets?: (step: Step, draws: Chance) => StaleCause | null;
   /** Draws nothing: every size comes as it was read, every thing is true. */
   chance?: Chance;
+  /** What a person does instead of what is told: a slip, to see whether it is found. */
+  mishears?: (told: Told, step: Step) => Told;
   /** Once the part is finished: what is decided and recorded then, such as a size that is wanted smaller now and cut once more. */
   later?: (made: Plan, really: (of: Requirement) => Mm | null) => { job: Job; events: RecordEvent[] } | null;
 }
@@ -142,7 +145,7 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
       }
       const found: Found = {};
       for (const told of toldStep(step, made, { machine, vise, shop })) {
-        const answer = literal.obey(told);
+        const answer = literal.obey(asked.mishears?.(told, step) ?? told);
         if (answer && "reading" in answer) found.reading = rounded(answer.reading);
         if (answer && "clean" in answer) {
           const times = (looks.get(step.op) ?? 0) + 1;

@@ -18,12 +18,12 @@ export type ReworkOffer =
  * instruments do not tell.
  */
 export function reworkOffer(
-  r: Pick<Requirement, "of" | "verdict" | "how">,
+  r: Pick<Requirement, "of" | "verdict" | "how" | "gauge">,
   { setups, steps }: Pick<Plan, "setups" | "steps">,
   records: readonly JobRecord[],
   piece: number,
 ): ReworkOffer | null {
-  if (r.of === "parallelism" || r.of === "squareness") return null;
+  if (r.of === "parallelism" || r.how === "form" || r.gauge) return null;
   const open = (setup: Setup) => steps.some((s) => s.setup === setup.number && !s.done);
   const wanted = effective([...records]).findLast(
     (w): w is JobRecord & { type: "rework" } => w.piece === piece && w.type === "rework" && w.of === r.of,

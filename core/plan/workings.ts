@@ -260,7 +260,9 @@ function spareWorking(key: string, spare: Spare): Working {
 function verdictWorking(key: string, made: Plan, of: string): Working | null {
   const requirement = made.requirements.find((r) => r.of === of);
   if (!requirement?.verdict) return null;
-  const { limits, u, verdict, readings } = requirement;
+  const { limits, u, verdict } = requirement;
+  const readings = requirement.readings.filter((r) => r.counts);
+  const worst = readings.toSorted((a, b) => b.u - a.u)[0];
   const lies = liesBy(requirement);
   const window =
     requirement.how === "outside" && verdict.verdict === "rework"
@@ -278,7 +280,29 @@ function verdictWorking(key: string, made: Plan, of: string): Working | null {
         ? [line("lower limit", mm(limits.lower), { decimals: 3 })]
         : []),
       line("upper limit", mm(limits.upper), { decimals: 3 }),
-      line("uncertainty U", mm(u), { decimals: 3, source: "of the instrument used (guess until checked)" }),
+      ...(worst && (worst.overdue || worst.doubts.reference > 0 || worst.doubts.temperature > 0)
+        ? [
+            line("of the instrument", mm(worst.doubts.instrument), { decimals: 3 }),
+            ...(worst.overdue
+              ? [line("its check is overdue: half as much again", mm(worst.doubts.overdue), { decimals: 4 })]
+              : []),
+            ...(worst.doubts.reference > 0
+              ? [line("of what it was compared with", mm(worst.doubts.reference), { decimals: 4 })]
+              : []),
+            ...(worst.doubts.temperature > 0
+              ? [line("temperatures known to 1 °C", mm(worst.doubts.temperature), { decimals: 4 })]
+              : []),
+            line("uncertainty U", mm(u), {
+              decimals: 4,
+              source: "root of the squares of these; the instrument as registered (guess until checked)",
+            }),
+          ]
+        : [
+            line("uncertainty U", mm(u), {
+              decimals: 3,
+              source: "of the instrument used (guess until checked)",
+            }),
+          ]),
       line("smallest reading", mm(verdict.smallest), { decimals: 3 }),
       line("largest reading", mm(verdict.largest), { decimals: 3 }),
       line("spread", mm(verdict.spread), { decimals: 3, sum: true, formula: "guard-band", terms: [] }),

@@ -7,3 +7,4 @@ export * from "./quantity.ts";
 export * from "./show-dimension.ts";
 export * from "./guard.ts";
 export * from "./units.ts";
+export * from "./day.ts";

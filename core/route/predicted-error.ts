@@ -28,6 +28,7 @@ export function biasSlope(name: BiasName, machine: Machine, vise: Vise): { slope
   if (name === "jawSquare") return own(vise.jawSquareness, 50);
   if (name === "tramAlong") return own(machine.tramAlong, machine.tramSweep);
   if (name === "tramAcross") return own(machine.tramAcross, machine.tramSweep);
+  if (name === "jawLine" || name === "bedAlong" || name === "bedAcross") return own(vise[name], 100);
   return { slope: rise / over, own: false };
 }
 

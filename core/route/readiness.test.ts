@@ -16,7 +16,13 @@ test.each<[string, Partial<Machine>, Partial<Vise>, within: number, what: RegExp
   ["the jaw gives", {}, { stretch: 0.05 }, 0.03, /flex/, "tooMuch"],
   ["no instrument is sure enough", {}, {}, 0.01, /precise enough instrument/, "tooMuch"],
 ])("%s", (_name, onMachine, onVise, within, what, state) => {
-  const items = readiness({ ...machine, ...onMachine }, { ...vise, ...onVise }, [caliper], within);
+  const items = readiness(
+    { ...machine, ...onMachine },
+    { ...vise, ...onVise },
+    [caliper],
+    within,
+    "2026-11-30",
+  );
   const item = items.find((i) => what.test(i.what))!;
   expect(item.state).toBe(state);
   // What is not ready says what to do.
@@ -25,6 +31,17 @@ test.each<[string, Partial<Machine>, Partial<Vise>, within: number, what: RegExp
 
 test("an instrument checked is ready, one never checked is asked about", () => {
   const states = (lastCheck: string) =>
-    readiness(machine, vise, [{ ...caliper, lastCheck }], 0.05).find((i) => i.what === caliper.name)!.state;
-  expect([states("2026-10-01"), states("")]).toEqual(["ready", "unknown"]);
+    readiness(machine, vise, [{ ...caliper, lastCheck }], 0.05, "2026-11-30").find(
+      (i) => i.what === caliper.name,
+    )!.state;
+  expect([states("2026-10-01"), states(""), states("2024-10-01")]).toEqual(["ready", "unknown", "unknown"]);
+});
+
+test.each([
+  ["lately", "2026-11-20", "ready"],
+  ["too long ago", "2026-09-01", "unknown"],
+])("the jaw along X, tried %s", (_when, on, state) => {
+  const checks = { "check-jaw-line": { on, found: 0.005, texts: {}, unit: "mm" as const } };
+  const items = readiness(machine, { ...vise, jawLine: 0.005, checks }, [caliper], 0.05, "2026-11-30");
+  expect(items.find((i) => i.check === "check-jaw-line")!.state).toBe(state);
 });

@@ -1,6 +1,14 @@
 import { usualBias } from "../handbook/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
-import type { Instrument, Machine, Vise } from "../shop/index.ts";
+import { isOverdue } from "../inspect/index.ts";
+import {
+  ageOfCheck,
+  type CheckId,
+  checkLasts,
+  type Instrument,
+  type Machine,
+  type Vise,
+} from "../shop/index.ts";
 import { type Phrase, precise, say, words } from "../working/index.ts";
 
 /** One thing to know before tight work: what was found, or what to check. */
@@ -11,6 +19,8 @@ export interface ReadinessItem {
   found: Phrase;
   /** What to do; null when it is ready. */
   todo: Phrase | null;
+  /** The guided test that finds it, by its id; null where there is none. */
+  check: CheckId | null;
 }
 
 /** Thousandths count here. */
@@ -23,52 +33,80 @@ const over = 100;
  * The sheet "ready for this tolerance?" of a machine and vise (domain.md 5): what was checked and when, and what should be
  * before this job. A bias may take a third of the tolerance.
  * @param within half of the tightest tolerance of the job, mm
+ * @param today ISO date: what was tried too long ago is known no more
  */
 export function readiness(
   machine: Machine,
   vise: Vise,
   instruments: readonly Instrument[],
   within: Mm,
+  today: string,
 ): ReadinessItem[] {
   const may = within / 3;
+  /** When it was tried, where it was by a guided test; what is too old is known no more. */
+  const dated = (of: Pick<Machine | Vise, "checks">, check: CheckId): { said: Phrase; stale: boolean } => {
+    const made = of.checks?.[check];
+    if (!made) return { said: words(" as entered"), stale: false };
+    const { days, stale } = ageOfCheck(made, checkLasts[check], today);
+    return {
+      said: say`, tried ${made.on}${stale ? say`, ${days} days ago: too long` : say``}`,
+      stale,
+    };
+  };
   const slope = (
     what: string,
     value: number | null,
     sweep: Mm,
     usual: { rise: Mm; over: Mm },
     todo: string,
+    check: CheckId,
+    of: Machine | Vise,
   ): ReadinessItem => {
     if (value === null)
       return {
         what,
         state: "unknown",
         found: say`not checked; ${fine((usual.rise / usual.over) * over)} over ${mm(over)} is usual (guess)`,
-        todo: words(`${todo} Enter the reading in the shop.`),
+        todo: words(todo),
+        check,
       };
     const rise = (Math.abs(value) / sweep) * over;
-    const good = rise <= may + 1e-9;
+    return judged(what, rise <= may + 1e-9, say`${fine(rise)} over ${mm(over)}`, todo, check, of);
+  };
+  const judged = (
+    what: string,
+    good: boolean,
+    found: Phrase,
+    todo: string,
+    check: CheckId,
+    of: Machine | Vise,
+  ): ReadinessItem => {
+    const { said, stale } = dated(of, check);
+    const state = !good ? "tooMuch" : stale ? "unknown" : "ready";
     return {
       what,
-      state: good ? "ready" : "tooMuch",
-      found: say`${fine(rise)} over ${mm(over)} as entered; this job allows ${fine(may)}`,
-      todo: good ? null : words(todo),
+      state,
+      found: say`${found}${said}; this job allows ${fine(may)}`,
+      todo: state === "ready" ? null : words(todo),
+      check,
     };
   };
-  const amount = (what: string, value: number | null, todo: string): ReadinessItem => {
+  const amount = (
+    what: string,
+    value: number | null,
+    todo: string,
+    check: CheckId,
+    of: Machine | Vise,
+  ): ReadinessItem => {
     if (value === null)
       return {
         what,
         state: "unknown",
         found: words("not measured"),
-        todo: words(`${todo} Enter the reading in the shop.`),
+        todo: words(todo),
+        check,
       };
-    const good = value <= may + 1e-9;
-    return {
-      what,
-      state: good ? "ready" : "tooMuch",
-      found: say`${fine(value)} as entered; this job allows ${fine(may)}`,
-      todo: good ? null : words(todo),
-    };
+    return judged(what, value <= may + 1e-9, say`${fine(value)}`, todo, check, of);
   };
   return [
     slope(
@@ -77,6 +115,8 @@ export function readiness(
       machine.tramSweep,
       usualBias.tramAlong,
       "Sweep an indicator in the spindle over the table, left and right, and nod or tilt the head.",
+      "check-tram",
+      machine,
     ),
     slope(
       "Head square to the table, across",
@@ -84,6 +124,8 @@ export function readiness(
       machine.tramSweep,
       usualBias.tramAcross,
       "Sweep an indicator in the spindle over the table, front and back.",
+      "check-tram",
+      machine,
     ),
     slope(
       "Fixed jaw square to the table",
@@ -91,20 +133,34 @@ export function readiness(
       50,
       usualBias.jawSquare,
       "Run an indicator up a ground block held at the fixed jaw; shim or regrind the jaw.",
+      "check-jaw-upright",
+      vise,
     ),
     amount(
       "Jaw flex when tightened",
       vise.stretch,
       "Set an indicator at the fixed jaw and tighten as you do in work: set zero after clamping.",
+      "check-stretch",
+      vise,
     ),
-    {
-      what: "Fixed jaw in line with X, bed to table",
-      state: "unknown",
-      found: say`changes every time the vise is set; ${mm(usualBias.jawLine.rise)} over ${mm(usualBias.jawLine.over)} is usual (guess)`,
-      todo: words(
-        "Run an indicator along the fixed jaw and the bed when the vise is set up, and again after a crash.",
-      ),
-    },
+    slope(
+      "Fixed jaw in line with X",
+      vise.jawLine,
+      100,
+      usualBias.jawLine,
+      "Run an indicator along the fixed jaw when the vise is set up, and again after a crash.",
+      "check-jaw-line",
+      vise,
+    ),
+    slope(
+      "Bed of the vise along the table",
+      vise.bedAlong,
+      100,
+      usualBias.bedAlong,
+      "Run an indicator over the bed, and clean or regrind its foot.",
+      "check-bed",
+      vise,
+    ),
     ...instruments
       .filter((i) => i.uncertainty <= within)
       .map((i): ReadinessItem =>
@@ -113,14 +169,24 @@ export function readiness(
               what: i.name,
               state: "unknown",
               found: say`good to ±${fine(i.uncertainty)}, no check date`,
-              todo: words("Check it at zero and on a gauge block, and enter the date."),
+              todo: words("Check it at zero and on a gauge block."),
+              check: "check-instrument",
             }
-          : {
-              what: i.name,
-              state: "ready",
-              found: say`good to ±${fine(i.uncertainty)}, checked ${i.lastCheck}`,
-              todo: null,
-            },
+          : isOverdue(i.lastCheck, i.every, today)
+            ? {
+                what: i.name,
+                state: "unknown",
+                found: say`good to ±${fine(i.uncertainty)} when it was checked, ${i.lastCheck}: overdue, so half as much again`,
+                todo: words("Check it at zero and on a gauge block."),
+                check: "check-instrument",
+              }
+            : {
+                what: i.name,
+                state: "ready",
+                found: say`good to ±${fine(i.uncertainty)}, checked ${i.lastCheck}`,
+                todo: null,
+                check: null,
+              },
       ),
     ...(instruments.some((i) => i.uncertainty <= within)
       ? []
@@ -130,6 +196,7 @@ export function readiness(
             state: "tooMuch" as const,
             found: say`none in the shop is better than ±${fine(within)}`,
             todo: words("Measure with a finer one, or agree on a wider tolerance."),
+            check: null,
           },
         ]),
   ];

@@ -1,6 +1,7 @@
 import { extent, gap, type Mm } from "../quantity/index.ts";
 import { cutterKindFacts, cutterKindSchema, toolMaterialSchema } from "../handbook/index.ts";
 import * as z from "../zod.ts";
+import { ownChecksSchema } from "./own-check.ts";
 
 export const cutterConditions = ["new", "used", "worn", "expendable"] as const;
 export const ratings = ["good", "fair", "poor"] as const;
@@ -46,6 +47,7 @@ export const cutterSchema = z.object({
   minutesUsed: z.number().min(0).max(1_000_000),
   /** Holder it stands in; null when none is chosen. */
   holder: z.string().nullable(),
+  checks: ownChecksSchema,
 });
 export type Cutter = z.infer<typeof cutterSchema>;
 

@@ -78,6 +78,11 @@ const kindWords: Record<string, string> = {
   edgeFinder: "edge finder",
   square: "square",
   rule: "rule",
+  gaugeBlocks: "gauge blocks",
+  pins: "gauge pins",
+  feelers: "feeler gauges",
+  threadGauge: "thread gauge, go and no-go",
+  roughnessPlates: "roughness plates",
 };
 const worded = (values: readonly string[]) => options(values, (v) => kindWords[v] ?? v);
 const rated = options(ratings);
@@ -258,6 +263,9 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     },
     { key: "stretch", label: "jaw gives under a hard pull", kind: "length", mayBeEmpty: true },
     { key: "jawSquareness", label: "jaw out of square over 50", kind: "signed", mayBeEmpty: true },
+    { key: "jawLine", label: "jaw out of line with X over 100", kind: "signed", mayBeEmpty: true },
+    { key: "bedAlong", label: "bed rises along X over 100", kind: "signed", mayBeEmpty: true },
+    { key: "bedAcross", label: "bed rises across over 100", kind: "signed", mayBeEmpty: true },
   ),
   parallels: under(
     "Parallels, a pair",
@@ -265,6 +273,7 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     { key: "height", label: "height", kind: "length", column: true },
     { key: "thickness", label: "thickness", kind: "length", column: true },
     { key: "length", label: "length", kind: "length", column: true },
+    { key: "unlike", label: "one higher by", kind: "length", mayBeEmpty: true },
   ),
   rods: under("Round rod", name, { key: "diameter", label: "diameter", kind: "length", column: true }),
   aids: under(
@@ -298,6 +307,20 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     { key: "from", label: "from", kind: "length", column: true },
     { key: "to", label: "to", kind: "length", column: true },
     { key: "lastCheck", label: "last checked", kind: "date", mayBeEmpty: true, column: true },
+    {
+      key: "every",
+      label: "months between checks",
+      kind: "whole",
+      mayBeEmpty: true,
+      help: "Empty: a year. Overdue it counts as half as much again.",
+    },
+    {
+      key: "error",
+      label: "error found: it shows too much by",
+      kind: "signed",
+      mayBeEmpty: true,
+      help: "Taken off every reading.",
+    },
   ),
   houseRules: under(
     "House rule",

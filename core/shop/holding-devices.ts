@@ -1,5 +1,6 @@
 import { extent, gap } from "../quantity/index.ts";
 import * as z from "../zod.ts";
+import { ownChecksSchema } from "./own-check.ts";
 
 const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
 
@@ -25,6 +26,11 @@ export const viseSchema = z.object({
   stretch: z.number().min(0).max(10_000).nullable(),
   /** Fixed jaw out of square to the table: mm over 50, plus leans outward; null while not measured. */
   jawSquareness: z.number().min(-100).max(100).nullable(),
+  /** Fixed jaw out of line with X, bed against the table along X and across: mm over 100; null while not measured. */
+  jawLine: z.number().min(-100).max(100).nullable().default(null),
+  bedAlong: z.number().min(-100).max(100).nullable().default(null),
+  bedAcross: z.number().min(-100).max(100).nullable().default(null),
+  checks: ownChecksSchema,
 });
 export type Vise = z.infer<typeof viseSchema>;
 
@@ -35,6 +41,9 @@ export const parallelsSchema = z.object({
   height: extent,
   thickness: extent,
   length: extent,
+  /** How much one is higher than the other, mm; null while not measured. */
+  unlike: z.number().min(0).max(10).nullable().default(null),
+  checks: ownChecksSchema,
 });
 export type Parallels = z.infer<typeof parallelsSchema>;
 

@@ -1,5 +1,6 @@
 import { extent } from "../quantity/index.ts";
 import * as z from "../zod.ts";
+import { ownChecksSchema } from "./own-check.ts";
 
 export const instrumentKinds = [
   "caliper",
@@ -11,6 +12,11 @@ export const instrumentKinds = [
   "edgeFinder",
   "square",
   "rule",
+  "gaugeBlocks",
+  "pins",
+  "feelers",
+  "threadGauge",
+  "roughnessPlates",
 ] as const;
 
 export const instrumentSchema = z.object({
@@ -27,15 +33,20 @@ export const instrumentSchema = z.object({
   to: extent,
   /** Date it was last checked, as yyyy-mm-dd; empty when never. */
   lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
+  /** Months until it is to be checked again; null for a year. */
+  every: z.number().int().min(1).max(240).nullable().default(null),
+  /** Error found at its last check, mm: it shows so much more than there is; null where none was noted. */
+  error: z.number().min(-10).max(10).nullable().default(null),
+  checks: ownChecksSchema,
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
 
 /** How a size is measured. */
-export type MeasuredHow = "outside" | "inside" | "depth" | "form";
+export type MeasuredHow = "outside" | "inside" | "depth" | "form" | "place" | "thread" | "surface";
 
 /** What each kind of instrument can prove. */
 const proves: Record<Instrument["kind"], readonly MeasuredHow[]> = {
-  caliper: ["outside", "inside", "depth"],
+  caliper: ["outside", "inside", "depth", "place"],
   micrometer: ["outside"],
   depthCaliper: ["depth"],
   depthMicrometer: ["depth"],
@@ -43,7 +54,12 @@ const proves: Record<Instrument["kind"], readonly MeasuredHow[]> = {
   indicator: ["form"],
   edgeFinder: [],
   square: ["form"],
-  rule: ["outside", "inside", "depth"],
+  rule: ["outside", "inside", "depth", "place"],
+  gaugeBlocks: ["inside"],
+  pins: ["inside"],
+  feelers: ["form"],
+  threadGauge: ["thread"],
+  roughnessPlates: ["surface"],
 };
 
 /**
@@ -54,7 +70,8 @@ export const canMeasure = (
   { kind, from, to }: Pick<Instrument, "kind" | "from" | "to">,
   how: MeasuredHow,
   size: number,
-): boolean => proves[kind].includes(how) && (how === "form" || (from <= size && size <= to));
+): boolean =>
+  proves[kind].includes(how) && (how === "form" || how === "surface" || (from <= size && size <= to));
 
 /** The edge finder to pick up edges with: its range is its tip, so both ends of it are alike. */
 export const edgeFinderOf = ({

@@ -1,6 +1,7 @@
 import { extent, gap, type Kw, type Mm, type Rpm } from "../quantity/index.ts";
 import { classForce, classSpring, machineClassSchema } from "../handbook/index.ts";
 import * as z from "../zod.ts";
+import { ownChecksSchema } from "./own-check.ts";
 import { nearestByRatio } from "./speed-steps.ts";
 
 const axisScrewSchema = z.object({
@@ -74,6 +75,7 @@ export const machineSchema = z.object({
   tramAlong: z.number().min(-100).max(100).nullable(),
   tramAcross: z.number().min(-100).max(100).nullable(),
   tramSweep: extent,
+  checks: ownChecksSchema,
 });
 export type Machine = z.infer<typeof machineSchema>;
 

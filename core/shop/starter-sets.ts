@@ -227,6 +227,9 @@ const vise = (id: string, name: string, opening: number, jawWidth: number, jawDe
   pull: 40,
   stretch: null,
   jawSquareness: null,
+  jawLine: null,
+  bedAlong: null,
+  bedAcross: null,
 });
 export const vise125 = vise("vise-125", "125 vise", 130, 125, 40);
 
@@ -236,6 +239,7 @@ const parallel = (height: number, id = String(height), name = String(height)): P
   retired: false,
   height,
   thickness: height < 16 ? 6 : 8,
+  unlike: null,
   length: 125,
 });
 export const metricParallels = [8, 10, 12, 16, 19, 22, 25, 28, 32, 36].map((h) => parallel(h));
@@ -269,7 +273,19 @@ const instrument = (
   from: number,
   to: number,
   resolution = 0.01,
-): Instrument => ({ id, name, retired: false, kind, resolution, uncertainty, from, to, lastCheck: "" });
+): Instrument => ({
+  id,
+  name,
+  retired: false,
+  kind,
+  resolution,
+  uncertainty,
+  from,
+  to,
+  lastCheck: "",
+  every: null,
+  error: null,
+});
 export const metricInstruments: Instrument[] = [
   instrument("caliper", "Caliper 150", "caliper", 0.03, 0, 150),
   instrument("finder-10", "Edge finder, 10 tip", "edgeFinder", 0.01, 10, 10),

@@ -4,6 +4,7 @@ import { appended, walk } from "../../tests/support/walker.ts";
 import { type Override } from "../job/index.ts";
 import { plan } from "../plan/index.ts";
 import { demoShop, type Shop } from "../shop/index.ts";
+import { faceOf, faceSetupsOf } from "../route/index.ts";
 import { phraseText } from "../working/index.ts";
 import { eventsOfPress, isFaceStep, type Record, type Step } from "./index.ts";
 
@@ -273,4 +274,52 @@ describe("a pass after which nothing came off", () => {
     expect(step.ticks.some((t) => t.id.startsWith("unchanged-") && !t.done)).toBe(waits);
     expect(step.notes.some((n) => n.phrase.id === "surprise.unchanged" && n.severity === "stop")).toBe(waits);
   });
+});
+
+describe("the second face is tried against the first before anything hangs on it", () => {
+  const asks = (step: Step) => step.ticks.some((t) => t.id === "squared-2");
+
+  test("once, as face 2 comes out, with what to do where light shows; the walk waits for it", () => {
+    const asked = whole.done.filter(asks);
+    expect(asked.map((s) => s.kind)).toEqual(["takeOut"]);
+    const [tick] = asked[0]!.ticks.filter((t) => t.id === "squared-2");
+    expect(phraseText(tick!.other!.then.phrase, "mm")).toMatch(
+      /chip at the fixed jaw.*Turn the square round/s,
+    );
+    const before = whole.records.findIndex((r) => r.type === "tick" && r.tick === "squared-2");
+    const given = appended(whole.records.slice(0, before), {
+      type: "tick",
+      op: asked[0]!.op,
+      tick: "squared-2-light",
+    });
+    const now = planOf(cheekBlockWithFeatures(), given);
+    expect(asks(now.steps[now.current]!)).toBe(true);
+  });
+
+  test("not where the drawing asks for no squareness, nor of a job that went on before it was asked", () => {
+    const plain = cheekBlock();
+    const free = { ...plain, part: { ...plain.part, squareness: null } };
+    expect(planOf(free).steps.filter(asks)).toEqual([]);
+    const old = whole.records.filter((r) => !(r.type === "tick" && r.tick === "squared-2"));
+    const { steps, current } = planOf(cheekBlockWithFeatures(), old);
+    expect(current).toBe(steps.length);
+  });
+});
+
+test.each([
+  ["wide limits leave the indicator 0.02", 0.1, /within 0\.02/],
+  ["close ones a quarter of them", 0.01, /within 0\.005/],
+])("%s", (_what, half, within) => {
+  const plain = cheekBlock();
+  const height = { ...plain.part.sizes.height!, upper: half, lower: -half };
+  const job = { ...plain, part: { ...plain.part, sizes: { ...plain.part.sizes, height } } };
+  const { records } = walk(job);
+  const made = faceSetupsOf(planOf(job).setups).map(faceOf);
+  const { key } = made.find((f) => f.axis === "height" && f.sized)!;
+  const at = records.findLastIndex((r) => r.type === "cut" && r.op === key);
+  const moved = appended(records.slice(0, at), { type: "stale", op: key, cause: "moved" });
+  const texts = planOf(job, moved).steps.flatMap((s) =>
+    s.ticks.filter((t) => t.id === "rechecked").map((t) => phraseText(t.phrase, "mm")),
+  );
+  expect(texts.join(" ")).toMatch(within);
 });

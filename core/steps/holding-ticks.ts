@@ -1,13 +1,34 @@
-import { downOf, type Face } from "../frame/index.ts";
+import { axisOf, downOf, type Face, faceNames } from "../frame/index.ts";
 import { faceCalled, type Lies, type ParallelsUnder, type Seat } from "../holding/index.ts";
-import { mm } from "../quantity/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
 import { faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
-import { capital, note, type Phrase, rule, say, warn, type Warning, words } from "../working/index.ts";
+import {
+  capital,
+  note,
+  type Phrase,
+  precise,
+  rule,
+  say,
+  warn,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 
-/** What an indicator may show at a hold point before the part counts as moved, mm (guess). */
+/** What an indicator may show at most at a hold point before the part counts as moved, mm (guess). */
 const holdWithin = 0.02;
+/** Of a close size or place only this share of its limits, and never less than an indicator tells; mm (guess). */
+const holdShare = 1 / 4;
+const leastHold = 0.005;
+
+/** What an indicator may show at the hold points of a setup: less, the less the limits there leave. */
+function heldWithin(setup: Setup): Mm {
+  const bands = isFaceSetup(setup)
+    ? setup.operations.flatMap((o) => (o.sized ? [o.limits.upper - o.limits.lower] : []))
+    : [2 * (setup.closest ?? Infinity)];
+  return Math.max(leastHold, Math.min(holdWithin, holdShare * Math.min(Infinity, ...bands)));
+}
 
 /** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
 export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
@@ -137,8 +158,8 @@ const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
  */
 export function clampTicks(setup: Setup, since: Moved | null, tick: MakeTick): Tick[] {
   const { entry, device, seat } = setup;
-  const again = since?.cut ? [recheckedTick(tick)] : [];
-  if (entry === "swapped" && !since) return [heldTick(tick)];
+  const again = since?.cut ? [recheckedTick(heldWithin(setup), tick)] : [];
+  if (entry === "swapped" && !since) return [heldTick(heldWithin(setup), tick)];
   switch (device) {
     case "table":
       return [...tableClampTicks(setup, tick), ...again];
@@ -164,20 +185,20 @@ export interface Moved {
   cut: boolean;
 }
 
-const recheckedTick = (tick: MakeTick): Tick =>
+const recheckedTick = (within: Mm, tick: MakeTick): Tick =>
   tick(
     "rechecked",
     rule(
       "M14.moved",
-    )`Indicator over what is cut already: within ${mm(holdWithin)} from end to end. If it reads more, the part has shifted: measure before the next cut`,
+    )`Indicator over what is cut already: within ${precise(mm(within), 3)} from end to end. If it reads more, the part has shifted: measure before the next cut`,
   );
 
-const heldTick = (tick: MakeTick): Tick =>
+const heldTick = (within: Mm, tick: MakeTick): Tick =>
   tick(
     "held",
     rule(
       "M14.swapped",
-    )`Indicator reads as before, within ${mm(holdWithin)}. More: the part moved; set it anew, and check what was cut`,
+    )`Indicator reads as before, within ${precise(mm(within), 3)}. More: the part moved; set it anew, and check what was cut`,
   );
 
 const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
@@ -187,7 +208,7 @@ const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
     setup.seat.points
       ? words("Third point set until an indicator over the top reads level on average")
       : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
-        ? say`Indicator along the ${setup.seat.fixed} edge: within ${mm(holdWithin)}`
+        ? say`Indicator along the ${setup.seat.fixed} edge: within ${precise(mm(heldWithin(setup)), 3)}`
         : say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`,
   ),
 ];
@@ -276,7 +297,7 @@ function triedTick({ single }: ParallelsUnder, lies: Lies, tick: MakeTick): Tick
 }
 
 /** What was put in is taken out (M08), and a head that was tilted last is set upright. */
-export function takeOutTicks(setup: Setup, tick: MakeTick): Tick[] {
+export function takeOutTicks(setup: Setup, squareness: Mm | null, tick: MakeTick): Tick[] {
   const { seat, device } = setup;
   const tilted =
     !isFaceSetup(setup) && (setup.operations.findLast((o) => o.by !== "hand")?.tilt ?? null) !== null;
@@ -299,5 +320,33 @@ export function takeOutTicks(setup: Setup, tick: MakeTick): Tick[] {
         ]
       : []),
     ...(device === "vBlocks" ? [tick("out-blocks", words("V-blocks out"))] : []),
+    ...(squareness === null ? [] : squareTick(setup, squareness, tick)),
+  ];
+}
+
+/** Before anything hangs on the second face it is tried against the first: from there an error goes into every other. */
+function squareTick(setup: Setup, squareness: Mm, tick: MakeTick): Tick[] {
+  if (!isFaceSetup(setup)) return [];
+  const { face } = faceOf(setup);
+  const first = faceNames.find((f) => setup.after.faces[f].order === 1);
+  if (setup.after.faces[face].order !== 2 || !first || axisOf(first) === axisOf(face)) return [];
+  return [
+    answered(
+      tick(
+        "squared-2",
+        say`Square in the corner of face 1 and face 2, against the light: no light, or no more than ${precise(mm(squareness), 3)} over 100 mm`,
+      ),
+      {
+        id: "squared-2-light",
+        says: words("Light shows"),
+        then: warn(
+          rule(
+            "M39.second",
+          )`Before anything is cut from it: deburr and wipe both faces and try again. If light stays, try a feeler of ${precise(mm(squareness), 3)}: where it goes, look for a chip at the fixed jaw or under the rod, and recut face 2. Turn the square round: light that changes sides is the square's.`,
+        ),
+        serves: false,
+      },
+      tick,
+    ),
   ];
 }

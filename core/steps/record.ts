@@ -20,6 +20,12 @@ export type ReadingOf = z.infer<typeof readingOfSchema>;
 const third = z.union([z.literal(-1), z.literal(0), z.literal(1)]);
 const spotSchema = z.object({ x: third, y: third });
 
+const degrees = z.number().min(-30).max(120);
+const temperaturesSchema = z.object({ part: degrees, instrument: degrees });
+
+export const gaugeAnswers = ["passes", "tight", "loose"] as const;
+export type GaugeAnswer = (typeof gaugeAnswers)[number];
+
 const eventSchema = z.discriminatedUnion("type", [
   /** An operation begins: its seat, tool and conditions as told are facts from here on. */
   z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
@@ -49,6 +55,14 @@ const eventSchema = z.discriminatedUnion("type", [
     questioned: z.array(z.string()),
     /** Where on the face it was read, seen from above as the part lay; nobody said where it is left out. */
     spot: spotSchema.optional(),
+    /** Temperatures of part and instrument when it was read, °C; as in the room where nobody said. */
+    temperatures: temperaturesSchema.optional(),
+    /** Read while it was clamped, or after it was let go; left out where that does not matter. */
+    held: z.enum(["clamped", "free"]).optional(),
+    /** It is no more than this: no light under a square, a feeler that does not go. */
+    atMost: z.boolean().optional(),
+    /** What it was compared with: a gauge block or pin, by its id. */
+    against: z.string().optional(),
   }),
   /** Measuring after so many passes is finished, or was left out. */
   z.object({ type: z.literal("measured"), op: anyOp, after: z.number().int(), skipped: z.boolean() }),
@@ -63,6 +77,13 @@ const eventSchema = z.discriminatedUnion("type", [
     type: z.literal("accepted"),
     of: z.union([readingOfSchema, z.literal("parallelism")]),
     reason: z.string().min(1),
+  }),
+  /** A gauge, a plate or the mate tried: it passes, is too tight or rough, or too loose. */
+  z.object({
+    type: z.literal("gauged"),
+    of: readingOfSchema,
+    answer: z.enum(gaugeAnswers),
+    instrument: z.string(),
   }),
   /** What is not good goes back to the machine: the operation that cuts it once more, and how much too much was read, mm. */
   z.object({ type: z.literal("rework"), of: readingOfSchema, op: anyOp, from: z.number(), left: z.number() }),

@@ -36,6 +36,8 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
     phrase,
     done: (progressOf(progress, key)?.ticks.get(id) ?? -1) > since,
   });
+  // A job that went on before this was asked is not sent back to it.
+  const goneOn = [...progress.faces.values()].some(({ told }) => told.number > setup.number);
   const face = isFaceSetup(setup) ? (progress.faces.get(keyOfSetup(setup)) ?? null) : null;
   return saidOnce([
     ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
@@ -61,7 +63,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
       ? []
       : [
           newStep(last, setup.number, "takeOut", "out", words("Loosen and remove the part"), {
-            ticks: takeOutTicks(setup, tickOf(last, -1)),
+            ticks: takeOutTicks(setup, goneOn ? null : place.squareness, tickOf(last, -1)),
             notes: [
               warn(
                 rule(

@@ -18,6 +18,8 @@ export interface WalkPlace {
   material: Pick<Material, "fluid" | "workHardens">;
   /** The paper that is touched through, mm. */
   paper: Mm;
+  /** Squareness the drawing asks for, mm over 100 mm; null for none. */
+  squareness: Mm | null;
 }
 
 /** What is said when a tool goes in: eyes, the manual, and the fluid of its cut. */

@@ -8,6 +8,10 @@ import { slopeSum } from "./slope.ts";
 import { slotSum } from "./slot.ts";
 import { touchOffSum } from "./touch-off.ts";
 import { boltCircleSum } from "./bolt-circle.ts";
+import { checkPull, checkReadout, checkSlack, checkTram } from "./checks/check-machine.ts";
+import { checkInstrument, checkParallels, checkRunOut, checkWidth } from "./checks/check-tools.ts";
+import { checkBed, checkJawLine, checkJawUpright, checkStretch } from "./checks/check-vise.ts";
+import { indicatorRun } from "./checks/indicator-run.ts";
 import { chordSum } from "./chord.ts";
 import { dovetailSum } from "./dovetail.ts";
 import { fitSum } from "./fit.ts";
@@ -39,7 +43,24 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
   ["Holding", [viseSum, strapSum, weightSum]],
   [
     "Zero, dials and measuring",
-    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum],
+    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum, indicatorRun],
+  ],
+  [
+    "Trying your own things",
+    [
+      checkTram,
+      checkSlack,
+      checkReadout,
+      checkPull,
+      checkJawLine,
+      checkJawUpright,
+      checkBed,
+      checkStretch,
+      checkRunOut,
+      checkWidth,
+      checkParallels,
+      checkInstrument,
+    ],
   ],
   ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum]],
   [
@@ -53,4 +74,9 @@ export const sums: readonly Sum[] = sumGroups.flatMap(([, of]) => of);
 
 export const sumById = (id: string): Sum | undefined => sums.find((s) => s.id === id);
 
+/** The sums that try a thing of a list in the shop. */
+export const checksOf = (list: string): Sum[] => sums.filter((s) => s.keeps?.list === list);
+
+export * from "./checks/keeps.ts";
+export type { Entered } from "./entered.ts";
 export * from "./sum.ts";

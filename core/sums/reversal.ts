@@ -1,7 +1,9 @@
 import { reversalDrawing } from "../figure/index.ts";
 import { squareReversed } from "../inspect/index.ts";
 import { mm } from "../quantity/index.ts";
+import { checkLasts } from "../shop/index.ts";
 import { done, line, refused, words } from "../working/index.ts";
+import { keeps } from "./checks/keeps.ts";
 import { number, type Sum } from "./sum.ts";
 
 /** A square proves itself: read against a face, turned round, read again. */
@@ -39,4 +41,10 @@ export const reversalSum: Sum = {
       warnings: [],
     });
   },
+  keeps: keeps("instruments", {
+    lasts: checkLasts.reversal,
+    fits: (i) => i.kind === "square",
+    found: ({ n }) => squareReversed(n("first"), n("second"), n("height"))?.square ?? 0,
+    into: (square, _entered, on) => ({ ...square, lastCheck: on }),
+  }),
 };

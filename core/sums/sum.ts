@@ -1,3 +1,5 @@
+import type { Entered } from "./entered.ts";
+import type { Keeps } from "./checks/keeps.ts";
 import type { Figure as Drawing } from "../figure/index.ts";
 import {
   factorOf,
@@ -43,12 +45,6 @@ export interface ChoiceField extends SumField {
 
 export type Field = NumberField | ChoiceField;
 
-/** What was entered, as the sum reads it: numbers in canonical units (NaN where left empty), choices as their value. */
-export interface Entered {
-  n: (key: string) => number;
-  c: (key: string) => string;
-}
-
 export interface Figure {
   label: string;
   value: Quantity;
@@ -74,6 +70,8 @@ export interface Sum {
   what: string;
   fields: Field[];
   work: (entered: Entered) => Outcome<Answer>;
+  /** Set where it finds something of a thing in the shop. */
+  keeps?: Keeps;
 }
 
 export const isChoice = (field: Field): field is ChoiceField => "options" in field;

@@ -27,13 +27,13 @@ export function keeperBlocks(): Job {
     ["notes", "Slot comes narrower from piece to piece: change the end mill before the next lot."],
     ["part/material", "steel-low-drawn"],
     ["part/sizes/length", dim("60 ±0.1")],
-    ["part/sizes/width", dim("25 ±0.05")],
+    ["part/sizes/width", dim("30 ±0.05")],
     ["part/sizes/height", dim("20 ±0.03")],
     ["part/parallelism", 0.03],
     ["part/squareness", 0.05],
     ["stock/form", "coldDrawn"],
     ["stock/measured/length/p1", read(63)],
-    ["stock/measured/width/p1", read(28)],
+    ["stock/measured/width/p1", read(33)],
     ["stock/measured/height/p1", read(23)],
     ...(["front", "back", "bottom", "top"] as const).map((f): [string, unknown] => [
       `stock/conditions/${f}`,
@@ -42,7 +42,7 @@ export function keeperBlocks(): Job {
     ...conditions,
     [
       "part/features",
-      featureList([featureOf("slot", "track", "top", { sizes: { width: "10 ±0.03", depth: "6 ±0.1" } })]),
+      featureList([featureOf("slot", "track", "top", { sizes: { width: "10 ±0.05", depth: "6 ±0.1" } })]),
     ],
   ];
   return changes.reduce(
@@ -85,7 +85,7 @@ function inspected(piece: number, made: Plan, really: (of: Requirement) => Mm | 
     const is = really(r)!;
     if (axis === "length") events.push(reading(axis, toStep(is, 0.01), "caliper"));
     else if (axis === "width")
-      events.push(...roundTheFace(axis, piece === scrapped ? 24.91 : is, draws, 0, "mic-25-50"));
+      events.push(...roundTheFace(axis, piece === scrapped ? 29.91 : is, draws, 0, "mic-25-50"));
     else events.push(...roundTheFace(axis, is, draws, piece === askew ? 0.045 : 0, "mic-0-25"));
   }
   events.push(reading("squareness", toStep(0.02 + Math.abs(draws.about(0.01)), 0.01), "square-100"));
@@ -117,7 +117,7 @@ export function keeperRecords(job: Job, kit: SolidKit): JobRecord[] {
             left: tidy(tall - 20),
           });
         if (piece === scrapped)
-          events.push({ type: "scrapped", reason: "Width 24.91: the collar slipped before the last pass" });
+          events.push({ type: "scrapped", reason: "Width 29.91: the collar slipped before the last pass" });
         return { job, events };
       },
     });
@@ -130,12 +130,22 @@ export function keeperRecords(job: Job, kit: SolidKit): JobRecord[] {
   return kept;
 }
 
-/** A slot as the worn end mill leaves it. */
+/** What each size is read with. */
+const readWith: Partial<Record<ReadingOf, string>> = {
+  width: "mic-25-50",
+  height: "mic-0-25",
+  "track/width": "bore-gauges",
+  "track/depth": "depth-mic-50",
+};
+
+/** A slot as the worn end mill leaves it, read with what is at hand. */
 function worn(record: JobRecord, piece: number): JobRecord {
+  if (record.type !== "reading") return record;
+  const instrument = readWith[record.of] ?? record.instrument;
   // What is read before the last wall is no size yet.
-  if (record.type !== "reading" || record.of !== "track/width" || record.value < 9.9) return record;
+  if (record.of !== "track/width" || record.value < 9.9) return { ...record, instrument };
   const value = toStep(record.value - wear * (piece - 1), 0.001);
-  return { ...record, value, written: { text: String(value), unit: "mm" } };
+  return { ...record, instrument, value, written: { text: String(value), unit: "mm" } };
 }
 
 /** The record as the toolroom's own device kept it. */

@@ -6,6 +6,7 @@ import { ReasonLine, Section } from "../../instruments/section.tsx";
 import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { Cost } from "./cost.tsx";
 import { FaceTable } from "./face-table.tsx";
+import { Forms } from "./forms.tsx";
 import { Mates } from "./mates.tsx";
 import { Sheet } from "./sheet.tsx";
 import { UnderstoodSizes } from "./understood-sizes.tsx";
@@ -34,6 +35,7 @@ export function DrawingStation() {
           <>
             {!part.shaft && <FaceTable faces={part.faces} />}
             <Form squareness={part.squareness} parallelism={part.parallelism} />
+            {!part.shaft && <Forms />}
           </>
         )}
         {view === "fits" && <Mates />}

@@ -1,5 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
+import { Link } from "react-router";
+import type { Shop } from "../../../core/shop/index.ts";
 import { type Spot, spotsRound, spotWords } from "../../../core/inspect/index.ts";
 import { adviceFor, faceSpan, madeBy, type Requirement, suspicions } from "../../../core/plan/index.ts";
 import { showDimension } from "../../../core/quantity/index.ts";
@@ -18,6 +20,7 @@ import { Acceptance } from "./acceptance.tsx";
 import { MostLikely } from "./most-likely.tsx";
 import { Rework } from "./rework.tsx";
 import { SpotFace } from "./spot-face.tsx";
+import { Tried } from "./tried.tsx";
 import { TakenReadings } from "./taken-readings.tsx";
 import { verdicts } from "./verdicts.ts";
 
@@ -70,7 +73,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
           />
         )}
         <Box className="no-print" mt="6px">
-          {spot && (
+          {spot && !r?.gauge && (
             <chakra.p fontSize="14px" color="quiet" mb="4px">
               Next: at the <b>{spotWords(spot)}</b>, as it lay in {setup ? setupPlace(setup, plan) : ""}.{" "}
               {pressed ? (
@@ -82,7 +85,9 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
               )}
             </chakra.p>
           )}
-          {of === "parallelism" ? (
+          {r?.gauge ? (
+            <Tried of={r} gauge={r.gauge} />
+          ) : of === "parallelism" ? (
             <chakra.p color="quiet">
               The largest spread of the readings of one size: read length, width and height at two places or
               more.
@@ -104,6 +109,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
             />
           )}
           {r && <TakenReadings of={r} />}
+          {r && <Overdue of={r} shop={shop} />}
         </Box>
       </Box>
       <Box>
@@ -126,10 +132,27 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
           <chakra.p color="quiet" fontSize="14px" mt="14px">
             {r && r.readings.length > 0
               ? "Nothing here asks for a change."
-              : "Read it at the four corners and in the middle: a single reading proves one place only."}
+              : r?.gauge
+                ? "Wipe it, and try it by hand without force."
+                : "Read it at the four corners and in the middle: a single reading proves one place only."}
           </chakra.p>
         )}
       </Box>
     </Box>
+  );
+}
+
+/** Instruments whose check is overdue leave more in doubt: it is said where they were used. */
+function Overdue({ of: r, shop }: { of: Requirement; shop: Shop }) {
+  const late = new Set(r.readings.flatMap((q) => (q.overdue && q.counts ? [q.instrument] : [])));
+  const names = shop.instruments.filter((i) => late.has(i.id)).map((i) => i.name);
+  return names.length === 0 ? null : (
+    <Notice severity="warn">
+      The check of {names.join(", ")} was overdue: its readings are trusted less, U half as large again. Check
+      it on a gauge block, and read once more.{" "}
+      <Link to="/sums/check-instrument" style={{ textDecoration: "underline" }}>
+        Instrument and block
+      </Link>
+    </Notice>
   );
 }

@@ -54,7 +54,13 @@ export function RequirementRow({
         )}
       </th>
       <td>
-        {r.drawn ? (
+        {r.gauge ? (
+          r.required ? (
+            "tried"
+          ) : (
+            "tried, if wanted"
+          )
+        ) : r.drawn ? (
           <>
             <Figure of={mm(r.limits.lower)} decimals={3} /> … <Figure of={mm(r.limits.upper)} decimals={3} />
           </>
@@ -70,7 +76,13 @@ export function RequirementRow({
         )}
       </td>
       <td>
-        {r.readings.length === 0 ? (
+        {r.gauge ? (
+          r.gauge.answer ? (
+            r.gauge.answers[r.gauge.answer.value]
+          ) : (
+            "not tried"
+          )
+        ) : r.readings.length === 0 ? (
           r.of === "parallelism" && r.verdict ? (
             <Figure of={mm(r.verdict.largest)} decimals={3} />
           ) : (

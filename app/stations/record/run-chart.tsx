@@ -145,12 +145,12 @@ const runOption =
       yAxis: at(value),
       label: {
         formatter: `${name} ${showQuantity(mm(value), unit, unit === "mm" ? 3 : 4)}`,
-        position: "insideEndTop",
+        position: "end",
         color: c.ink,
       },
     });
     return {
-      grid: { left: 62, right: 14, top: 14, bottom: 40 },
+      grid: { left: 62, right: 112, top: 14, bottom: 40 },
       xAxis: {
         type: "value",
         min: first - 1,

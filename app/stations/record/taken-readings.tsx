@@ -37,7 +37,16 @@ export function TakenReadings({ of: r }: { of: Requirement }) {
           onClick={() => setChosen(q.id === chosen ? null : q.id)}
         >
           {q.spot && <chakra.span color="quiet">{spotWords(q.spot)}&nbsp;</chakra.span>}
-          <Figure of={mm(q.value)} decimals={3} />
+          <chakra.span opacity={q.counts ? 1 : 0.6}>
+            {q.atMost && "≤ "}
+            <Figure of={mm(q.read)} decimals={3} />
+            {q.held && ` ${q.held}`}
+          </chakra.span>
+          {!q.counts && (
+            <chakra.span color="quiet" title="a better instrument, or the part let go, was read after it">
+              &nbsp;gives way
+            </chakra.span>
+          )}
           {q.questioned.length > 0 && (
             <chakra.span color="warn" title="queried, saved as typed">
               &nbsp;▲

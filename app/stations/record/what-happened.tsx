@@ -118,6 +118,8 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
       return r.text;
     case "accepted":
       return `${r.of.replace("/", " ")} accepted as it is`;
+    case "gauged":
+      return `${r.of.replace("/", " ")} tried: ${r.answer === "passes" ? "passes" : `too ${r.answer}`}`;
     case "scrapped":
       return "scrapped";
     case "rework":

@@ -1,10 +1,13 @@
 import { chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
 import { mm } from "../../../core/quantity/index.ts";
 import { faceOf, faceSetupsOf, readiness } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
+
+const today = () => new Date().toISOString();
 
 const marks = { ready: "● ready", tooMuch: "■ too large", unknown: "▲ not known" };
 const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
@@ -31,7 +34,7 @@ export function ReadinessSheet() {
       }
     >
       <Table label="Readiness" head={["what", "", "found", "to do"]}>
-        {readiness(machine, vise, serving, within).map((item) => (
+        {readiness(machine, vise, serving, within, today()).map((item) => (
           <tr key={item.what}>
             <th scope="row">{item.what}</th>
             <chakra.td whiteSpace="nowrap" color={inks[item.state]}>
@@ -40,7 +43,14 @@ export function ReadinessSheet() {
             <td>
               <Words of={item.found} />
             </td>
-            <td>{item.todo && <Words of={item.todo} />}</td>
+            <td>
+              {item.todo && <Words of={item.todo} />}{" "}
+              {item.check && (
+                <Link to={`/sums/${item.check}`} style={{ textDecoration: "underline" }}>
+                  Try it
+                </Link>
+              )}
+            </td>
           </tr>
         ))}
       </Table>

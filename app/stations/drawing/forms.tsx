@@ -1,0 +1,108 @@
+import { Box } from "@chakra-ui/react";
+import { faceNames } from "../../../core/frame/index.ts";
+import { changeOf } from "../../../core/job/index.ts";
+import { checkForm, facesFor, type Form, formKinds, formsOf } from "../../../core/part/index.ts";
+import { newId } from "../../../store/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { Choice } from "../../instruments/choice.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
+import { NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
+import { Section } from "../../instruments/section.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Words } from "../../instruments/words.tsx";
+
+const words = { flat: "flat", parallel: "parallel to", square: "square to" } as const;
+
+/** Flatness, parallelism and squareness by name, each with its own limit: they are read at the record. */
+export function Forms() {
+  const { job, shown } = useJob();
+  const submit = useSubmit();
+  const add = () => {
+    const id = newId();
+    const form: Form = { id, kind: "parallel", face: "top", to: "bottom", limit: null };
+    const now = shown().job;
+    void submit.change([
+      changeOf(now, `part/form/byId/${id}`, form),
+      changeOf(now, "part/form/order", [...now.part.form.order, id]),
+    ]);
+  };
+  return (
+    <Section title="Flat, parallel, square: by name">
+      <Box as="ul" listStyleType="none">
+        {formsOf(job.part).map((form) => (
+          <FormItem key={form.id} form={form} />
+        ))}
+      </Box>
+      <Box className="no-print" mt="4px">
+        <Button onClick={add}>Add a limit</Button>
+      </Box>
+    </Section>
+  );
+}
+
+function FormItem({ form }: { form: Form }) {
+  const { job, shown } = useJob();
+  const submit = useSubmit();
+  const { id, kind, face, to } = form;
+  const at = `part/form/byId/${id}`;
+  const faces = facesFor(kind, face);
+  /** The other face follows: none for a flatness, the one across for a pair. */
+  const become = (next: Partial<Form>) => {
+    const now = { ...form, ...next };
+    const can = facesFor(now.kind, now.face);
+    const other = now.to !== null && can.includes(now.to) ? now.to : (can[0] ?? null);
+    void submit.set(at, { ...now, to: other });
+  };
+  const takeOut = () => {
+    const now = shown().job;
+    void submit.change([
+      changeOf(now, at, null),
+      changeOf(
+        now,
+        "part/form/order",
+        now.part.form.order.filter((other) => other !== id),
+      ),
+    ]);
+  };
+  return (
+    <Box as="li" borderTopWidth="1px" py="6px">
+      <Box display="flex" gap="8px 14px" flexWrap="wrap" alignItems="flex-end">
+        <Choice
+          label="Face"
+          value={face}
+          options={faceNames.map((f) => [f, f] as const)}
+          onChoose={(f) => become({ face: f })}
+        />
+        <Choice
+          label="is"
+          value={kind}
+          options={formKinds.map((k) => [k, words[k]] as const)}
+          onChoose={(k) => become({ kind: k })}
+        />
+        {faces.length > 0 && (
+          <Choice
+            label="Other face"
+            value={to ?? ""}
+            options={faces.map((f) => [f, f] as const)}
+            onChoose={(f) => become({ to: f })}
+          />
+        )}
+        <NumberEntry
+          label={kind === "square" ? "within, over 100 mm" : "within"}
+          path={`${at}/limit`}
+          kind={plainLength}
+          value={form.limit}
+          width="120px"
+          optional
+        />
+        <Button onClick={takeOut}>Remove</Button>
+      </Box>
+      {checkForm(form, formsOf(job.part)).map((w, i) => (
+        <Notice key={i} severity={w.severity}>
+          <Words of={w.phrase} />
+        </Notice>
+      ))}
+    </Box>
+  );
+}

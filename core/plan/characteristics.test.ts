@@ -1,0 +1,178 @@
+import { describe, expect, test } from "vitest";
+import { applyChanges, changeOf, type Job } from "../job/index.ts";
+import { demoShop, type Shop } from "../shop/index.ts";
+import { appended, type RecordEvent } from "../steps/index.ts";
+import { cheekBlock, featureList, featureOf } from "../../tests/support/cheek-block.ts";
+import { plan, verdictOf } from "./index.ts";
+
+const made = (...changes: [path: string, to: unknown][]): Job =>
+  changes.reduce((job, [path, to]) => {
+    const applied = applyChanges(job, [changeOf(job, path, to)]);
+    if (!applied.ok) throw new Error(`${path} could not be set`);
+    return applied.job;
+  }, cheekBlock());
+
+const form = (kind: string, face: string, to: string | null, limit: number) =>
+  ["part/form", { byId: { f: { id: "f", kind, face, to, limit } }, order: ["f"] }] as [string, unknown];
+const tapped = featureOf("hole", "bolt", "top", {
+  sizes: { depth: "20", threadDepth: "14" },
+  first: "left 30 ±0.05",
+  choices: { form: "tapped", screw: "M6" },
+});
+const job = made(
+  form("square", "top", "front", 0.03),
+  ["part/faces/top/ra", 1.6],
+  ["part/features", featureList([tapped])],
+);
+
+const judged = (events: RecordEvent[], shop: Shop = demoShop, of = job) =>
+  new Map(
+    plan({ job: of, records: appended([], ...events), shop, piece: 1 }).requirements.map((r) => [r.of, r]),
+  );
+type Of = `${string}/${string}`;
+const read = (of: string, value: number, more: object = {}): RecordEvent => ({
+  type: "reading",
+  op: null,
+  of: of as Of,
+  value,
+  written: { text: String(value), unit: "mm" },
+  instrument: "lever-indicator",
+  questioned: [],
+  ...more,
+});
+const tried = (of: string, answer: "passes" | "tight" | "loose"): RecordEvent => ({
+  type: "gauged",
+  of: of as Of,
+  answer,
+  instrument: "",
+});
+
+describe("what the drawing asks beside its sizes", () => {
+  test("each has its row; what only follows from how it is made may be left unread", () => {
+    const all = judged([]);
+    expect([...all].map(([of, r]) => [of, r.required])).toEqual([
+      ["length", true],
+      ["width", true],
+      ["height", true],
+      ["parallelism", true],
+      ["squareness", true],
+      ["form/f", true],
+      ["bolt/place-first", true],
+      ["bolt/thread", false],
+      ["ra/top", true],
+    ]);
+  });
+
+  test("a place without limits of its own has none", () => {
+    const plain = made([
+      "part/features",
+      featureList([featureOf("hole", "bolt", "top", { sizes: { diameter: "6" }, first: "left 30" })]),
+    ]);
+    expect([...judged([], demoShop, plain).keys()].filter((of) => of.includes("place"))).toEqual([]);
+  });
+
+  test.each([
+    ["a face square to another by name", read("form/f", 0.01), "form/f", "good"],
+    ["too far out of it", read("form/f", 0.05), "form/f", "rework"],
+    ["no light under the square", read("form/f", 0.003, { atMost: true }), "form/f", "good"],
+    [
+      "a place within",
+      read("bolt/place-first", 30.01, { instrument: "readout" }),
+      "bolt/place-first",
+      "good",
+    ],
+    [
+      "a place past its limit is past saving",
+      read("bolt/place-first", 30.2, { instrument: "readout" }),
+      "bolt/place-first",
+      "over",
+    ],
+    [
+      "and so below it",
+      read("bolt/place-first", 29.8, { instrument: "readout" }),
+      "bolt/place-first",
+      "under",
+    ],
+    [
+      "a caliper cannot tell a place so close",
+      read("bolt/place-first", 30.04, { instrument: "caliper" }),
+      "bolt/place-first",
+      "withinU",
+    ],
+    ["a gauge goes", tried("bolt/thread", "passes"), "bolt/thread", "good"],
+    ["it does not go", tried("bolt/thread", "tight"), "bolt/thread", "rework"],
+    ["the no-go goes", tried("bolt/thread", "loose"), "bolt/thread", "over"],
+    ["rougher than the plate", tried("ra/top", "tight"), "ra/top", "rework"],
+  ])("%s", (_what, event, of, verdict) => {
+    expect(judged([event]).get(of as Of)!.verdict!.verdict).toBe(verdict);
+  });
+
+  test("a face cut anew is to be read anew", () => {
+    const again: RecordEvent = { type: "cut", op: "top/face", pass: 1, stop: 0, last: true };
+    const after = judged([read("form/f", 0.01), tried("ra/top", "passes"), again]);
+    expect([after.get("form/f")!.verdict, after.get("ra/top")!.verdict]).toEqual([null, null]);
+  });
+
+  test("an answer given anew counts; taken back, none does", () => {
+    const events = appended([], tried("ra/top", "tight"), tried("ra/top", "passes"));
+    const last = events.at(-1)!;
+    const verdict = (records: typeof events) =>
+      plan({ job, records, shop: demoShop, piece: 1 }).requirements.find((r) => r.of === "ra/top")!.verdict;
+    expect(verdict(events)?.verdict).toBe("good");
+    expect(verdict(appended(events, { type: "withdrawn", of: last.id }))?.verdict).toBe("rework");
+  });
+
+  test("a part is good without what is not required, not with what is not good", () => {
+    const thread = judged([tried("bolt/thread", "loose")]).get("bolt/thread")!;
+    const untried = judged([]).get("bolt/thread")!;
+    const good = judged([read("form/f", 0.01)]).get("form/f")!;
+    expect(verdictOf({ requirements: [good, untried], missing: [] })).toBe("good");
+    expect(verdictOf({ requirements: [good, thread], missing: [] })).toBe("notGood");
+  });
+});
+
+describe("what a reading is worth", () => {
+  const size = (events: RecordEvent[], shop = demoShop) => judged(events, shop).get("height")!;
+  const mic = { instrument: "mic-25-50" };
+  const withMic = (more: object): Shop => ({
+    ...demoShop,
+    instruments: demoShop.instruments.map((i) => (i.id === "mic-25-50" ? { ...i, ...more } : i)),
+  });
+
+  test("an overdue check weakens it, and is said", () => {
+    const overdue = size([read("height", 38, mic)], withMic({ lastCheck: "1968-01-01" }));
+    expect([overdue.readings[0]!.overdue, overdue.u]).toEqual([true, 0.0075]);
+    expect(size([read("height", 38, mic)]).u).toBe(0.005);
+  });
+
+  test("the error known of an instrument is taken off", () => {
+    const { readings } = size([read("height", 38.06, mic)], withMic({ error: 0.02 }));
+    expect([readings[0]!.read, readings[0]!.value]).toEqual([38.06, 38.04]);
+  });
+
+  test("a warm part is judged at 20 °C, and less surely", () => {
+    const warm = size([read("height", 38, { ...mic, temperatures: { part: 60, instrument: 20 } })]);
+    expect(warm.readings[0]!.value).toBeLessThan(37.99);
+    expect(warm.u).toBeGreaterThan(0.005);
+  });
+
+  test("free it counts, clamped it is only shown", () => {
+    const { readings, verdict } = size([
+      read("height", 38, { ...mic, held: "clamped" }),
+      read("height", 38.04, { ...mic, held: "free" }),
+    ]);
+    expect(readings.map((r) => r.counts)).toEqual([false, true]);
+    expect(verdict!.smallest).toBe(38.04);
+  });
+
+  test("compared with a gauge block, the block is in doubt too", () => {
+    const blocks = {
+      ...demoShop.instruments[0]!,
+      id: "blocks",
+      kind: "gaugeBlocks" as const,
+      uncertainty: 0.012,
+    };
+    const shop = { ...demoShop, instruments: [...demoShop.instruments, blocks] };
+    expect(size([read("height", 38, { ...mic, against: "blocks" })], shop).u).toBeCloseTo(0.013, 6);
+  });
+});

@@ -1,0 +1,71 @@
+import { atReference, counting, type Doubts, doubtsOf, isOverdue, type Spot } from "../inspect/index.ts";
+import { type Mm, tidy } from "../quantity/index.ts";
+import type { MeasuredHow, Shop } from "../shop/index.ts";
+import type { Record as JobRecord } from "../steps/index.ts";
+
+export type Reading = JobRecord & { type: "reading" };
+
+/** Stands for the machine's own readout or dials, by which a place is compared. */
+export const byReadout = "readout";
+
+/** A reading as it is judged. */
+export interface JudgedReading {
+  id: string;
+  /** As it is judged: without the error known of the instrument, and at 20 °C; mm. */
+  value: Mm;
+  /** As it was read, mm. */
+  read: Mm;
+  instrument: string;
+  questioned: string[];
+  spot: Spot | null;
+  held: "clamped" | "free" | null;
+  atMost: boolean;
+  u: Mm;
+  doubts: Doubts;
+  overdue: boolean;
+  /** It gave way to what a better instrument said after it. */
+  counts: boolean;
+}
+
+/** Readings as they are judged, with what leaves each in doubt. */
+export function judgedReadings(
+  by: readonly Reading[],
+  how: MeasuredHow,
+  { shop, expansion, placing }: { shop: Shop; expansion: number; placing: Mm | null },
+): JudgedReading[] {
+  const uOf = (id: string | undefined) =>
+    id === byReadout ? (placing ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
+  const used = by.map(
+    ({ id, value, instrument, questioned, spot, temperatures, held, atMost, against, at }): JudgedReading => {
+      const by = shop.instruments.find((i) => i.id === instrument);
+      const overdue = by ? isOverdue(by.lastCheck, by.every, at) : false;
+      const doubts = doubtsOf({
+        instrument: uOf(instrument),
+        overdue,
+        reference: uOf(against),
+        size: value,
+        expansion,
+        temperatures: temperatures ?? null,
+      });
+      const is = tidy(value - (by?.error ?? 0));
+      return {
+        id,
+        value: how === "form" ? is : atReference(is, temperatures ?? null, expansion),
+        read: value,
+        instrument,
+        questioned,
+        spot: spot ?? null,
+        held: held ?? null,
+        atMost: atMost ?? false,
+        u: doubts.total,
+        doubts,
+        overdue,
+        counts: true,
+      };
+    },
+  );
+  // What was read free says what the part is; clamped it is only the half of the story.
+  const free = used.filter((r) => r.held === "free");
+  const left = new Set(counting(free.length > 0 ? used.filter((r) => r.held !== "clamped") : used));
+  return used.map((r) => ({ ...r, counts: left.has(r) }));
+}

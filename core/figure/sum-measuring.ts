@@ -86,7 +86,7 @@ export function trialsDrawing(title: string, values: readonly Mm[], base: Mm): F
       ],
       "center",
     ),
-    told([8, 44], mm(base), "right", 3.6),
+    told([6, 60], mm(base), "right", 3.6, "from"),
     ...values.flatMap((v, i) => {
       const x = 12 + step * (i + 0.5);
       const y = 34 - ((v - base) / far) * 18;

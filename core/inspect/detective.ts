@@ -78,6 +78,9 @@ export function accuse(readings: readonly Seen[], suspects: readonly Suspect[]):
       if (information < 1e-9) return [];
       const best = shows.reduce((sum, d, i) => sum + d * readings[i]!.off * weigh[i]!, 0) / information;
       const { amount, belief } = fitted(suspect.amount, best, information);
+      // It cannot be as much as is seen: whatever little it would explain, it did not do this.
+      if (Math.abs(best - amount) > Math.max(3 / Math.sqrt(information), 3 * scatter * alike(shows)))
+        return [];
       const with_ = chi((i) => readings[i]!.off - amount * shows[i]!);
       const weight = (without - with_) / 2 + belief;
       return weight > 0
@@ -86,6 +89,9 @@ export function accuse(readings: readonly Seen[], suspects: readonly Suspect[]):
     })
     .sort((a, b) => b.weight - a.weight);
 }
+
+/** How much an amount moves where it shows as a whole: what shows a thousandfold is known a thousand times better. */
+const alike = (shows: readonly number[]): number => 1 / Math.max(...shows.map(Math.abs), 1e-9);
 
 /** The amount that fits best of those a suspect can have, and how much is believed of one that was free to fit. */
 function fitted(can: Suspect["amount"], best: Mm, information: number): { amount: Mm; belief: number } {

@@ -103,6 +103,15 @@ export function suspectsOf(
           amount: { from: -0.2, to: 0.2 },
         })),
         {
+          id: `end ${id}`,
+          says: say`One end of the part was not down in ${name}: a chip or burr under it, or a parallel that was loose there.`,
+          test: words(
+            "Look at both ends of the face that was below for a mark, and try a feeler of 0.03 under each when it is clamped again.",
+          ),
+          shows: (r) => (here(r) && r.kind === "size" ? isAt(r, "x") : 0),
+          amount: { from: -0.2, to: 0.2 },
+        },
+        {
           id: `parallels ${id}`,
           says: say`The parallels were of unlike height, or one stood on a chip, in ${name}.`,
           test: words("Measure both parallels with one micrometer, and try each by hand under the part."),

@@ -25,6 +25,13 @@ const located = (r: Requirement): { value: Mm; spot: Spot }[] =>
 /** How the face of a size lies, by the readings that say where they were taken; null where they do not tell. */
 export const liesBy = (r: Requirement): Lies | null => liesOf(located(r));
 
+/** How a face lies where it is thicker in places than may be: than the parallelism asked for, or half its limits; else null. */
+export function askewBy(r: Requirement, parallel: Mm | null): { lies: Lies; wanted: Mm } | null {
+  const wanted = parallel ?? (r.limits.upper - r.limits.lower) / 2;
+  const lies = liesBy(r);
+  return lies && lies.spread > wanted ? { lies, wanted } : null;
+}
+
 /**
  * What to do about a size: what the next cut may take, what to set right first, which instrument would tell. Nothing where it is
  * good and lies flat.
@@ -69,9 +76,8 @@ export function adviceFor(
     );
   if (verdict.verdict === "cannotTell" || verdict.verdict === "withinU")
     advice.push(betterInstrument(r, shop, band));
-  const lies = liesBy(r);
-  const wanted = parallel ?? band / 2;
-  if (lies && lies.spread > wanted) advice.push(...levelled(lies, r, setups, sizes, wanted));
+  const askew = askewBy(r, parallel);
+  if (askew) advice.push(...levelled(askew.lies, r, setups, sizes, askew.wanted));
   return advice;
 }
 

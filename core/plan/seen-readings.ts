@@ -49,7 +49,8 @@ export function seenOf(
       id: r.name ? phraseText(r.name, "mm") : `the ${r.of}`,
       kind: kindOf(r),
       off: value - meant,
-      sigma: u / 2,
+      // A gap that is allowed needs no cause: only what comes near its limit does.
+      sigma: square ? Math.max(u / 2, r.limits.upper / 3) : u / 2,
       nominal: square ? 100 : meant,
       setup: keyOfSetup(setup),
       at: spot ?? null,

@@ -128,7 +128,7 @@ export function holdInVise(piece: Piece, next: NextCut, context: RouteContext): 
     seat,
     entry: "placed",
     kind,
-    extent: "face",
+    extent: next.extent === "again" ? "again" : "face",
     removal,
     from: piece.sizes[axisOf(face)],
     to,

@@ -135,7 +135,11 @@ export function taskOf(
     ra: context.roughness[face] ?? null,
     grip: seatGrip(seat, context),
     outside: context.outside,
-    own: context.own[of.key] ?? nothingOwn,
+    // Cut once more it is cut as the person wanted it the first time.
+    own:
+      context.own[of.key] ??
+      (extentOf(of.key) === "again" ? context.own[faceOperation(face)] : undefined) ??
+      nothingOwn,
     aim: context.aim,
   });
 }

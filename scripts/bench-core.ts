@@ -1,9 +1,20 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
 import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
-import { compareRoutes, plan } from "../core/plan/index.ts";
+import { adviceFor, compareRoutes, plan, seriesFor } from "../core/plan/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
-import { accuse, type Seen, type SuspectFacts, suspectsOf } from "../core/inspect/index.ts";
+import {
+  accuse,
+  fitPlane,
+  formVerdict,
+  type Seen,
+  type Spot,
+  spotsRound,
+  squareReversed,
+  type SuspectFacts,
+  suspectsOf,
+} from "../core/inspect/index.ts";
+import { appended, type RecordEvent } from "../core/steps/index.ts";
 import { balanceLump, type FacePoint } from "../core/stock/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { threeViews } from "../core/figure/index.ts";
@@ -298,3 +309,56 @@ for (let i = 0; i < 60; i++) {
 }
 told("what made 100 readings so", measured);
 told("a lump balanced by 60 points", balanced);
+
+// What a reading more changes: its verdict, what the next cut may take; form of many readings; a run of pieces.
+const read = (of: string, value: number, spot: Spot): RecordEvent => ({
+  type: "reading",
+  op: null,
+  of: of as "height",
+  value,
+  written: { text: String(value), unit: "mm" },
+  instrument: "mic-25-50",
+  questioned: [],
+  spot,
+});
+const finishedJob = cheekBlock();
+const finished = walk(finishedJob);
+const afterReading: Timed[] = [];
+const ofForm: Timed[] = [];
+const runs: Timed[] = [];
+let records = finished.records;
+const made0 = plan({ job: finishedJob, records, shop: demoShop, piece: 1 });
+const surface = Array.from({ length: 2000 }, (_, i): [number, number, number] => [
+  i % 50,
+  Math.floor(i / 50),
+  0.001 * Math.sin(i * 1.7),
+]);
+const gaps = surface.map(([, , z]) => ({ value: Math.abs(z), atMost: false }));
+const lot = Array.from({ length: 5000 }, (_, i) => ({
+  ...appended([], read("height", 38 + 0.01 * Math.sin(i) + i * 1e-6, spotsRound[i % 4]!))[0]!,
+  id: `lot.${i}`,
+  seq: i + 1,
+  piece: 1 + Math.floor(i / 10),
+}));
+for (let i = 0; i < 60; i++) {
+  records = appended(records, read("height", 38.06 + 0.001 * (i % 7), spotsRound[i % 5]!));
+  timed(afterReading, () => {
+    const made = plan({ job: finishedJob, records, shop: demoShop, piece: 1 });
+    const r = made.requirements.find((q) => q.of === "height")!;
+    adviceFor(r, { setups: made.setups, sizes: made.target!, shop: demoShop, parallel: 0.04 });
+  });
+  timed(ofForm, () => [
+    fitPlane(surface),
+    formVerdict(gaps, 0.05, 0.002),
+    squareReversed(0.01, i / 1000, 80),
+  ]);
+  timed(runs, () =>
+    seriesFor(
+      made0.requirements.find((q) => q.of === "height")!,
+      lot,
+    ),
+  );
+}
+told("verdict and next cut after a reading", afterReading);
+told("plane, form and squareness of 2 000 readings", ofForm);
+told("the run of 500 pieces, ten readings each", runs);

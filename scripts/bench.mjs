@@ -161,8 +161,7 @@ console.log(
   `from a key until the new plan shows: p50 ${percentile(seen, 0.5).toFixed(1)} ms, p95 ${percentile(seen, 0.95).toFixed(1)} ms`,
 );
 
-await page.goto(`${url}/jobs/cheek-block/setups`);
-await page.getByText(/Following every step/).waitFor();
+await page.goto(`${url}/jobs/cheek-block/setups/rehearse`);
 const walkBegan = Date.now();
 await page.getByText(/^Walked through: /).waitFor({ timeout: 60_000 });
 console.log(

@@ -11,7 +11,10 @@ import { Notice } from "../instruments/notice.tsx";
 
 /** The shop comes when a check is looked at: sums need none. */
 async function loadShop(): Promise<Shop> {
-  const { database, loadMine } = await import("../../store/index.ts");
+  const [{ database }, { loadMine }] = await Promise.all([
+    import("../../store/database.ts"),
+    import("../../store/shop.ts"),
+  ]);
   return loadMine(database());
 }
 

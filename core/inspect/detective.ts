@@ -53,6 +53,8 @@ export interface Accused {
   explains: number;
   /** Natural logarithm of how much likelier the readings are with it than without. */
   weight: number;
+  /** The readings it shows in: how far each is off, and how much of that it makes; mm. */
+  fits: { reading: Seen; makes: Mm }[];
 }
 
 /** Scatter of any cut beside the uncertainty of its reading, mm (guess). */
@@ -84,7 +86,17 @@ export function accuse(readings: readonly Seen[], suspects: readonly Suspect[]):
       const with_ = chi((i) => readings[i]!.off - amount * shows[i]!);
       const weight = (without - with_) / 2 + belief;
       return weight > 0
-        ? [{ suspect, amount, explains: without > 0 ? Math.max(0, 1 - with_ / without) : 0, weight }]
+        ? [
+            {
+              suspect,
+              amount,
+              explains: without > 0 ? Math.max(0, 1 - with_ / without) : 0,
+              weight,
+              fits: readings.flatMap((reading, i) =>
+                shows[i] === 0 ? [] : [{ reading, makes: amount * shows[i]! }],
+              ),
+            },
+          ]
         : [];
     })
     .sort((a, b) => b.weight - a.weight);

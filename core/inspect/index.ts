@@ -4,6 +4,7 @@ export * from "./plane.ts";
 export * from "./remaining.ts";
 export * from "./run.ts";
 export * from "./series.ts";
+export * from "./shop-biases.ts";
 export * from "./squareness.ts";
 export * from "./uncertainty.ts";
 export * from "./verdict.ts";

@@ -7,6 +7,7 @@ import {
   type Chance,
   chance,
   type Finding,
+  type HoldingErrors,
   judgePart,
   LiteralMachine,
   rawBlock,
@@ -14,6 +15,7 @@ import {
   type Told,
   type ToldSize,
   turnedShaft,
+  type Workpart,
 } from "../rehearse/index.ts";
 import {
   faceOf,
@@ -79,8 +81,14 @@ export interface RehearsalAsked {
   chance?: Chance;
   /** What a person does instead of what is told: a slip, to see whether it is found. */
   mishears?: (told: Told, step: Step) => Told;
+  /** How far out certain things that hold are; the rest is drawn. */
+  planted?: Partial<HoldingErrors>;
   /** Once the part is finished: what is decided and recorded then, such as a size that is wanted smaller now and cut once more. */
-  later?: (made: Plan, really: (of: Requirement) => Mm | null) => { job: Job; events: RecordEvent[] } | null;
+  later?: (
+    made: Plan,
+    really: (of: Requirement) => Mm | null,
+    part: Workpart,
+  ) => { job: Job; events: RecordEvent[] } | null;
 }
 
 /** More steps than any plan has. */
@@ -129,7 +137,17 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
     lump.solid.keep();
     return lump;
   });
-  const literal = new LiteralMachine({ kit, shop, machine, vise, material, drawing, part, chance: draws });
+  const literal = new LiteralMachine({
+    kit,
+    shop,
+    machine,
+    vise,
+    material,
+    drawing,
+    part,
+    chance: draws,
+    ...(asked.planted ? { planted: asked.planted } : {}),
+  });
   let done = 0;
   const looks = new Map<string, number>();
   const atEnds: Finding[] = [];
@@ -161,10 +179,14 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
       made = advanced(made, step, planned);
       const more: ReturnType<NonNullable<typeof later>> =
         made.current >= made.steps.length && later
-          ? later(made, (r) => {
-              const size = toldSizeOf(r);
-              return size && literal.trueSize(size);
-            })
+          ? later(
+              made,
+              (r) => {
+                const size = toldSizeOf(r);
+                return size && literal.trueSize(size);
+              },
+              literal.part,
+            )
           : null;
       if (more) {
         later = undefined;

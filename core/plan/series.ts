@@ -3,6 +3,7 @@ import { type PieceRead, type Series, seriesOf } from "../inspect/index.ts";
 import { featureOfKey, isFaceKey } from "../route/index.ts";
 import { faceOfKey } from "../squaring/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
+import type { Reading } from "./judged-reading.ts";
 import type { Requirement } from "./requirement.ts";
 
 /** Whether a record cut what a size is of: then what was read before it is history. */
@@ -13,6 +14,21 @@ function cutsSize(record: JobRecord, of: Requirement["of"]): boolean {
   return axis === undefined && featureOfKey(record.op) === of.split("/")[0];
 }
 
+/** Of each piece what was read of a size since it was cut last, and which pieces were scrapped. */
+export function lastReadings(of: Requirement["of"], records: readonly JobRecord[]) {
+  const byPiece = new Map<number, Reading[]>();
+  const scrapped = new Set<number>();
+  for (const record of effective([...records])) {
+    if (record.type === "scrapped") scrapped.add(record.piece);
+    if (record.type === "reading" && record.of === of) {
+      const known = byPiece.get(record.piece);
+      if (known) known.push(record);
+      else byPiece.set(record.piece, [record]);
+    } else if (cutsSize(record, of)) byPiece.delete(record.piece);
+  }
+  return { byPiece, scrapped };
+}
+
 /**
  * How a size runs over the pieces of a job: of each what was read after it was cut last. What a piece was read before it was
  * finished does not count.
@@ -21,21 +37,15 @@ export function seriesFor(
   r: Pick<Requirement, "of" | "limits" | "u">,
   records: readonly JobRecord[],
 ): (Series & { scrapped: ReadonlySet<number> }) | null {
-  const byPiece = new Map<number, number[]>();
-  const scrapped = new Set<number>();
-  for (const record of effective([...records])) {
-    if (record.type === "scrapped") scrapped.add(record.piece);
-    if (record.type === "reading" && record.of === r.of) {
-      const known = byPiece.get(record.piece);
-      if (known) known.push(record.value);
-      else byPiece.set(record.piece, [record.value]);
-    } else if (cutsSize(record, r.of)) byPiece.delete(record.piece);
-  }
-  const reads = [...byPiece].map(([piece, values]): PieceRead => ({
-    piece,
-    low: Math.min(...values),
-    high: Math.max(...values),
-  }));
+  const { byPiece, scrapped } = lastReadings(r.of, records);
+  const reads = [...byPiece].map(([piece, readings]): PieceRead => {
+    const values = readings.map((reading) => reading.value);
+    return {
+      piece,
+      low: Math.min(...values),
+      high: Math.max(...values),
+    };
+  });
   const series = seriesOf(reads, r.limits, r.u);
   return series && { ...series, scrapped };
 }

@@ -9,3 +9,4 @@ export { openSolids, type SolidKit } from "./solid.ts";
 export * from "./told.ts";
 export { findingPhrase } from "./words.ts";
 export { Workpiece } from "./workpiece.ts";
+export type { HoldingErrors } from "./fixture.ts";

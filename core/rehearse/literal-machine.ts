@@ -5,6 +5,7 @@ import type { Machine, Shop, Vise } from "../shop/index.ts";
 import { Axes } from "./axes.ts";
 import type { Chance } from "./chance.ts";
 import type { Finding } from "./finding.ts";
+import type { HoldingErrors } from "./fixture.ts";
 import type { Workpart } from "./lump.ts";
 import { OnTheTable } from "./on-the-table.ts";
 import { alongWall, lanesOver } from "./passes.ts";
@@ -34,6 +35,8 @@ export interface MachineAsked {
   drawing: Part;
   part: Workpart;
   chance: Chance;
+  /** How far out certain things are; the rest is drawn. */
+  planted?: Partial<HoldingErrors>;
 }
 
 /** Where a light way ends in a corner the round of the wall ahead is cut as well, as thick as the wall beside; mm². */
@@ -61,10 +64,10 @@ export class LiteralMachine {
 
   /** The machine owns the body of the part from here on: `drop` lets it go. */
   constructor(asked: MachineAsked) {
-    const { part, vise, kit, chance, shop, machine, material, drawing } = asked;
+    const { part, vise, kit, chance, shop, machine, material, drawing, planted } = asked;
     this.#a = asked;
     this.#axes = new Axes(machine, this.#report);
-    this.#table = new OnTheTable(part, vise, kit, chance, this.#report);
+    this.#table = new OnTheTable(part, vise, kit, chance, this.#report, planted);
     this.#spindle = new Spindle(shop, machine, this.#report);
     this.#strokes = new Strokes({
       table: this.#table,

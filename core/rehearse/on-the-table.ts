@@ -43,11 +43,18 @@ export class OnTheTable {
   #things = new Map<ThingId, Thing>();
   #bodies: Body[] = [];
 
-  constructor(part: Workpart, vise: Vise, kit: SolidKit, chance: Chance, report: Report) {
+  constructor(
+    part: Workpart,
+    vise: Vise,
+    kit: SolidKit,
+    chance: Chance,
+    report: Report,
+    planted: Partial<HoldingErrors> = {},
+  ) {
     this.kit = kit;
     this.vise = vise;
     this.#report = report;
-    this.#errors = holdingErrors(chance);
+    this.#errors = { ...holdingErrors(chance), ...planted };
     this.#part = { ...part, solid: part.solid.keep() };
   }
 

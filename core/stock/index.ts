@@ -3,3 +3,4 @@ export * from "./spare.ts";
 export * from "./stock.ts";
 export * from "./weight.ts";
 export * from "./balance.ts";
+export * from "./probed-check.ts";

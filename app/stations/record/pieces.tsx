@@ -9,6 +9,7 @@ import { Warnings } from "../../instruments/notice.tsx";
 import { standingText, useBatch } from "../../instruments/pieces.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { RunChart } from "./run-chart.tsx";
+import { ShopSaid } from "./shop-said.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
 const plain = { textDecoration: "underline" } as const;
@@ -98,6 +99,7 @@ export function Pieces() {
           )}
         </Box>
       </Section>
+      <ShopSaid />
     </>
   );
 }

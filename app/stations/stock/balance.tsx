@@ -29,6 +29,7 @@ import {
   mostPoints,
   packingFor,
   type Probed,
+  probedFindings,
   scribedAt,
 } from "../../../core/stock/index.ts";
 import { entryProblem, type Phrase, say } from "../../../core/working/index.ts";
@@ -38,7 +39,7 @@ import { Check } from "../../instruments/check.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Notice } from "../../instruments/notice.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { type EntryKind, NumberEntry } from "../../instruments/number-entry.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
@@ -110,7 +111,10 @@ export function BalanceView() {
       >
         <Box>
           {finished && (
-            <Told found={found} finished={finished} need={need} points={probed} tilts={canTilt(probed)} />
+            <>
+              <Warnings of={probedFindings(points, finished)} />
+              <Told found={found} finished={finished} need={need} points={probed} tilts={canTilt(probed)} />
+            </>
           )}
         </Box>
         <Section title="Points probed, from one plate or table">

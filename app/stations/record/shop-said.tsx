@@ -1,0 +1,69 @@
+import { chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
+import { type BiasName, biasWords } from "../../../core/handbook/index.ts";
+import { over100 } from "../../../core/inspect/index.ts";
+import { shopBiases } from "../../../core/plan/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
+import type { CheckId } from "../../../core/shop/index.ts";
+import { capital } from "../../../core/working/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Section, Table } from "../../instruments/section.tsx";
+import { Figure } from "../../instruments/words.tsx";
+
+/** The test that tells a bias by itself. */
+const tests: Partial<Record<BiasName, CheckId>> = {
+  jawSquare: "check-jaw-upright",
+  jawLine: "check-jaw-line",
+  bedAcross: "check-bed",
+  bedAlong: "check-bed",
+  tramAlong: "check-tram",
+  tramAcross: "check-tram",
+  square: "reversal",
+};
+
+/** What the pieces that were read at their corners say of vise, table and head; nothing where none was. */
+export function ShopSaid() {
+  const { plan, records, shop } = useJob();
+  const found = shopBiases(plan, records, shop);
+  if (found.length === 0) return null;
+  return (
+    <Section title="What these pieces say of vise and machine">
+      <Table
+        label="Errors of vise and machine by the pieces"
+        figures={[1, 2]}
+        head={["", "over 100 mm", "±", "", ""]}
+      >
+        {found.map((b) => (
+          <tr key={b.name}>
+            <th scope="row">{capital(biasWords[b.name])}</th>
+            <td>
+              <Figure of={mm(over100(b.slope))} decimals={3} />
+            </td>
+            <td>
+              <Figure of={mm(2 * over100(b.sigma))} decimals={3} />
+            </td>
+            <td>
+              {b.told
+                ? "told by these pieces"
+                : b.mixedWith.length > 0
+                  ? `not told apart from ${b.mixedWith.map((n) => biasWords[n as BiasName]).join("; ")}`
+                  : "hardly told: read more pieces at their corners"}
+            </td>
+            <td className="no-print">
+              {tests[b.name] && (
+                <Link to={`/sums/${tests[b.name]}`} style={{ textDecoration: "underline" }}>
+                  Try it
+                </Link>
+              )}
+            </td>
+          </tr>
+        ))}
+      </Table>
+      <chakra.p fontSize="13px" color="quiet" mt="4px">
+        Least squares over the slopes of every size read at its corners, against what is usual (guess). Pieces
+        cut once more or scrapped do not count. A block held turned round tells the jaw from the bed; so does
+        the test.
+      </chakra.p>
+    </Section>
+  );
+}

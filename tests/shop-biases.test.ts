@@ -1,0 +1,110 @@
+import { beforeAll, expect, test } from "vitest";
+import { axisNames, clampingAxes, facesOf } from "../core/frame/index.ts";
+import { spotsRound } from "../core/inspect/index.ts";
+import { plan, rehearse, shopBiases } from "../core/plan/index.ts";
+import { faceOf, faceSetupsOf } from "../core/route/index.ts";
+import { extentOf } from "../core/squaring/index.ts";
+import { noChance, openSolids, type SolidKit } from "../core/rehearse/index.ts";
+import { demoShop } from "../core/shop/index.ts";
+import { appended, type RecordEvent } from "../core/steps/index.ts";
+import { cheekBlock } from "./support/cheek-block.ts";
+
+/**
+ * Blocks are squared by the literal machine in a vise that is out by a known amount, and read at their corners: what the readings
+ * say of the vise is what was planted.
+ */
+
+let kit: SolidKit;
+beforeAll(async () => {
+  kit = await openSolids();
+});
+
+const job = cheekBlock();
+
+/** Walks the block in a vise with these errors and reads every size at its corners as the normals of its faces have it. */
+function readIn(planted: object) {
+  const { records } = rehearse({
+    job,
+    shop: demoShop,
+    kit,
+    seed: 1,
+    chance: noChance,
+    planted,
+    later: (made, _really, part) => {
+      const faces = faceSetupsOf(made.setups);
+      const events = axisNames.flatMap((axis): RecordEvent[] => {
+        const setup = faces.findLast((s) => faceOf(s).axis === axis && extentOf(faceOf(s).key) !== "again")!;
+        const [low, high] = facesOf(axis);
+        const index = axisNames.indexOf(axis);
+        const lever = (face: "low" | "high", along: number) => {
+          const n = part.planes[face === "low" ? low : high];
+          return -n[along]! / n[index]!;
+        };
+        const axes = clampingAxes(setup.at);
+        const sizes = made.target!;
+        return spotsRound.slice(0, 4).map((spot) => {
+          const thicker = (["x", "y"] as const).reduce((sum, side) => {
+            const { axis: part_, sign } = axes[side];
+            const along = axisNames.indexOf(part_);
+            const r = (spot[side] * sign * sizes[part_]) / 2;
+            return sum + (lever("high", along) - lever("low", along)) * r;
+          }, 0);
+          const value = sizes[axis] + thicker;
+          return {
+            type: "reading",
+            op: null,
+            of: axis,
+            value,
+            written: { text: String(value), unit: "mm" },
+            instrument: "mic-25-50",
+            questioned: [],
+            spot,
+          };
+        });
+      });
+      return { job, events };
+    },
+  });
+  const made = plan({ job, records: appended([]), shop: demoShop, piece: 1 });
+  return new Map(shopBiases(made, records, demoShop).map((b) => [b.name, b]));
+}
+
+test("a bed out along the table is told, near what was planted, and nothing else is accused", () => {
+  const found = readIn({ bedAlong: 2e-4 });
+  const bed = found.get("bedAlong")!;
+  expect(bed.told).toBe(true);
+  expect(Math.abs(bed.slope - 2e-4)).toBeLessThan(2 * bed.sigma);
+  for (const [name, { slope }] of found) if (name !== "bedAlong") expect(Math.abs(slope)).toBeLessThan(1e-5);
+});
+
+test("a leaning jaw has the right sign, and is not told apart from bed and head by blocks that all went one way", () => {
+  const found = readIn({ jawSquare: 4e-4 });
+  const jaw = found.get("jawSquare")!;
+  expect([jaw.told, jaw.slope > 1e-4]).toEqual([false, true]);
+  expect(jaw.mixedWith).toContain("tramAcross");
+});
+
+test("what no thickness shows is not named; a true vise is found true", () => {
+  const found = readIn({ jawLine: 4e-4 });
+  expect(found.has("jawLine")).toBe(false);
+  for (const { slope } of found.values()) expect(Math.abs(slope)).toBeLessThan(1e-5);
+});
+
+test("pieces that were cut once more or scrapped tell nothing", () => {
+  const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+  const events: RecordEvent[] = spotsRound.slice(0, 4).map((spot) => ({
+    type: "reading",
+    op: null,
+    of: "height",
+    value: 38 + spot.x * 0.02,
+    written: { text: "", unit: "mm" },
+    instrument: "mic-25-50",
+    questioned: [],
+    spot,
+  }));
+  const said = (...more: RecordEvent[]) =>
+    shopBiases(made, appended([], ...events, ...more), demoShop).length;
+  expect(said()).toBeGreaterThan(0);
+  expect(said({ type: "scrapped", reason: "dropped" })).toBe(0);
+  expect(said({ type: "rework", of: "height", op: "bottom/again", from: 38.02, left: 0.02 })).toBe(0);
+});

@@ -64,3 +64,25 @@ test("typing works at once, the address keeps it, the unit switch changes no res
   await expect(page.getByText("Type a number")).toBeVisible();
   await expect(feed).toHaveValue("fast");
 });
+
+test("a thing of the shop is tried: the figure is kept with it, has its day, and stands in the readiness sheet", async ({
+  strictPage: page,
+}) => {
+  await page.goto("/shop");
+  await page.getByText("Knee mill", { exact: true }).click();
+  await page.getByText("Readout on all three", { exact: true }).click();
+  await page.getByRole("button", { name: "Make this my shop" }).click();
+  await expect(page.getByRole("link", { name: /^Vises/ })).toContainText("1");
+  await page.goto("/sums/check-jaw-line");
+  await page.getByLabel("At the right end").fill("0.05");
+  await expect(page.getByTestId("result")).toHaveText("0.050 mm");
+  await expect(page.getByText("Not tried yet")).toBeVisible();
+  await page.getByRole("button", { name: "Save to the shop" }).click();
+  await expect(page.getByText(/Last tried \d{4}-\d{2}-\d{2}: 0\.050 mm/)).toBeVisible();
+  await page.goto("/shop/vises");
+  await page.getByRole("link", { name: "125 vise" }).click();
+  await expect(page.getByLabel("jaw out of line with X over 100, mm")).toHaveValue("0.05");
+  await expect(page.getByText(/0\.050 mm, \d{4}-\d{2}-\d{2}/)).toBeVisible();
+  await page.getByTitle(/^Undo/).click();
+  await expect(page.getByLabel("jaw out of line with X over 100, mm")).toHaveValue("");
+});

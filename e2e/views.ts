@@ -181,10 +181,16 @@ export const views: View[] = [
     ready: "Something is wrong",
     picture: true,
   },
-  { name: "record", url: `${job}/record`, sizes: [desk, phone], ready: "not judged yet", picture: true },
+  {
+    name: "record",
+    url: "/jobs/keeper-blocks/record/4",
+    sizes: [desk, phone],
+    ready: "under size",
+    picture: true,
+  },
   {
     name: "record-pieces",
-    url: "/jobs/track-dogs/record/1/pieces",
+    url: "/jobs/keeper-blocks/record/1/pieces",
     sizes: [desk, phone],
     ready: "left to make",
     picture: false,

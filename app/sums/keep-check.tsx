@@ -47,7 +47,7 @@ export function KeepCheck({ sum, worked }: { sum: Sum; worked: WorkedSum }) {
         <Link to={`/shop/${keeps.list}`} style={{ textDecoration: "underline" }}>
           shop
         </Link>
-        , then it is reckoned with in every plan.
+        : then every plan uses it.
       </Notice>
     );
   const last = item.checks?.[sum.id];

@@ -76,6 +76,7 @@ export function adviceFor(
     );
   if (verdict.verdict === "cannotTell" || verdict.verdict === "withinU")
     advice.push(betterInstrument(r, shop, band));
+  advice.push(...sprang(r));
   const askew = askewBy(r, parallel);
   if (askew) advice.push(...levelled(askew.lies, r, setups, sizes, askew.wanted));
   return advice;
@@ -119,7 +120,42 @@ function betterInstrument(r: Requirement, shop: Shop, band: Mm): Phrase {
     .sort((a, b) => a.uncertainty - b.uncertainty);
   return best
     ? say`Read it with the ${best.name}, good to ±${precise(mm(best.uncertainty), 3)}: what was used leaves ±${precise(mm(r.u), 3)} in doubt.`
-    : say`No instrument in the shop tells this: one good to ±${precise(mm(wanted), 3)} would.`;
+    : say`No instrument in the shop tells this: one good to ±${precise(mm(wanted), 3)} would. ${around(r)}`;
+}
+
+/** How a shop without such an instrument gets round it. */
+function around({ how }: Requirement): Phrase {
+  switch (how) {
+    case "inside":
+      return words(
+        "Or try gauge pins or gauge blocks in it, the next larger and the next smaller: it lies between what goes and what does not.",
+      );
+    case "place":
+      return words(
+        "Or pick the edge and the hole up with one indicator in the spindle, and read the way between on the machine: its readout compares better than it measures.",
+      );
+    case "form":
+      return words(
+        "Or compare: an indicator run over it and over a face that is known, without moving its stand.",
+      );
+    default:
+      return words(
+        "Or compare on a plate: an indicator set to 0 on gauge blocks of the size, then moved over the part, shows only the difference.",
+      );
+  }
+}
+
+/** Clamped it read one thing, let go another: how far it sprang, where that is more than the readings are in doubt. */
+function sprang({ readings, u }: Requirement): Phrase[] {
+  const mean = (held: "clamped" | "free") => {
+    const values = readings.flatMap((r) => (r.held === held ? [r.value] : []));
+    return values.length === 0 ? null : values.reduce((s, v) => s + v, 0) / values.length;
+  };
+  const [clamped, free] = [mean("clamped"), mean("free")];
+  if (clamped === null || free === null || Math.abs(free - clamped) <= u) return [];
+  return [
+    say`It sprang ${precise(mm(Math.abs(free - clamped)), 3)} when it was let go. Before the last pass loosen, let it settle, and clamp again only as hard as that light pass needs; packing under what is hollow.`,
+  ];
 }
 
 /** What takes a slope out: the shim, or for what is no slope the cut that cleans it. */

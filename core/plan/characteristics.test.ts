@@ -2,8 +2,9 @@ import { describe, expect, test } from "vitest";
 import { applyChanges, changeOf, type Job } from "../job/index.ts";
 import { demoShop, type Shop } from "../shop/index.ts";
 import { appended, type RecordEvent } from "../steps/index.ts";
-import { cheekBlock, featureList, featureOf } from "../../tests/support/cheek-block.ts";
-import { plan, verdictOf } from "./index.ts";
+import { cheekBlock, dim, featureList, featureOf } from "../../tests/support/cheek-block.ts";
+import { phraseText } from "../working/index.ts";
+import { adviceFor, plan, verdictOf } from "./index.ts";
 
 const made = (...changes: [path: string, to: unknown][]): Job =>
   changes.reduce((job, [path, to]) => {
@@ -174,5 +175,36 @@ describe("what a reading is worth", () => {
     };
     const shop = { ...demoShop, instruments: [...demoShop.instruments, blocks] };
     expect(size([read("height", 38, { ...mic, against: "blocks" })], shop).u).toBeCloseTo(0.013, 6);
+  });
+
+  test("clamped one thing, free another: it sprang, and what to do is said; within U nothing is", () => {
+    const advice = (free: number) => {
+      const events = [
+        read("height", 38, { ...mic, held: "clamped" }),
+        read("height", free, { ...mic, held: "free" }),
+      ];
+      const made = plan({ job, records: appended([], ...events), shop: demoShop, piece: 1 });
+      const r = made.requirements.find((q) => q.of === "height")!;
+      return adviceFor(r, { setups: made.setups, sizes: made.target!, shop: demoShop, parallel: null })
+        .map((p) => phraseText(p, "mm"))
+        .join(" ");
+    };
+    expect(advice(38.03)).toMatch(/sprang 0\.030 mm/);
+    expect(advice(38.004)).not.toMatch(/sprang/);
+  });
+
+  test("where no instrument of the shop tells, a way round it is named", () => {
+    const [caliper] = demoShop.instruments;
+    const shop = { ...demoShop, instruments: [caliper!] };
+    const close = made(["part/sizes/height", dim("38 ±0.02")]);
+    const one = plan({
+      job: close,
+      records: appended([], read("height", 38, { instrument: caliper!.id })),
+      shop,
+      piece: 1,
+    });
+    const r = one.requirements.find((q) => q.of === "height")!;
+    const said = adviceFor(r, { setups: one.setups, sizes: one.target!, shop, parallel: null });
+    expect(said.map((p) => phraseText(p, "mm")).join(" ")).toMatch(/No instrument.*gauge blocks of the size/);
   });
 });

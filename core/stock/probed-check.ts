@@ -26,7 +26,7 @@ function offFace({ face, first, second }: Probed, number: number, finished: Size
           warn(
             rule(
               "stock.offFace",
-            )`Point ${number} lies off the ${face} face: ${mm(at)} along its ${axes[i]!}, which is ${mm(size)} long. Correct where it was read; until then it is reckoned with as typed.`,
+            )`Point ${number} lies off the ${face} face: ${mm(at)} along its ${axes[i]!}, which is ${mm(size)} long. Correct where you read it; until then it counts as typed.`,
           ),
         ];
   });

@@ -97,8 +97,8 @@ function Told({
           It {drift > 0 ? "grows" : "shrinks"} by <Figure of={mm(Math.abs(drift))} decimals={4} /> a piece.{" "}
           {outAt !== null && (
             <>
-              Going on so, piece {outAt} is out of its limits: measure every piece from here, and change or
-              offset the cutter before then.
+              At that rate piece {outAt} is out of limits: measure every piece from here, and change the
+              cutter before then.
             </>
           )}{" "}
           {r.how === "inside" && drift < 0

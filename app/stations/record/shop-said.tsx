@@ -44,10 +44,10 @@ export function ShopSaid() {
             </td>
             <td>
               {b.told
-                ? "told by these pieces"
+                ? "clear from these pieces"
                 : b.mixedWith.length > 0
-                  ? `not told apart from ${b.mixedWith.map((n) => biasWords[n as BiasName]).join("; ")}`
-                  : "hardly told: read more pieces at their corners"}
+                  ? `cannot be told from ${b.mixedWith.map((n) => biasWords[n as BiasName]).join("; ")}`
+                  : "not enough yet: read more pieces at their corners"}
             </td>
             <td className="no-print">
               {tests[b.name] && (

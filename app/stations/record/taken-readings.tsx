@@ -44,7 +44,7 @@ export function TakenReadings({ of: r }: { of: Requirement }) {
           </chakra.span>
           {!q.counts && (
             <chakra.span color="quiet" title="a better instrument, or the part let go, was read after it">
-              &nbsp;gives way
+              &nbsp;not used
             </chakra.span>
           )}
           {q.questioned.length > 0 && (

@@ -49,6 +49,44 @@ export const reversalDrawing = (first: Mm, second: Mm, height: Mm): Figure =>
     dimension([50, 14], [50, 54], height, "right", text),
   ]);
 
+/** What an indicator is run over, with what it read at both ends. */
+export const runDrawing = (left: Mm, right: Mm, apart: Mm, over: string): Figure => {
+  const rises = right >= left;
+  const level = Math.abs(right - left) < 1e-9;
+  const [a, b] = level ? [26, 26] : rises ? [30, 22] : [22, 30];
+  return sketch("An indicator run over it, from one end to the other.", 70, [
+    body(
+      [
+        [12, a],
+        [88, b],
+        [88, 52],
+        [12, 52],
+      ],
+      "part",
+    ),
+    line(
+      [
+        [16, a - 12],
+        [16, a - 1],
+      ],
+      "accent",
+      true,
+    ),
+    line(
+      [
+        [84, b - 12],
+        [84, b - 1],
+      ],
+      "accent",
+      true,
+    ),
+    told([22, a - 6], quantity("chip", left), "right", 3.8),
+    told([66, b - 10], quantity("chip", right), "right", 3.8),
+    dimension([16, 64], [84, 64], apart, "below", text),
+    label(50, 43, over, 4),
+  ]);
+};
+
 /** A part on two rests with the heights read over them. */
 export const slopeDrawing = (left: Mm, right: Mm, apart: Mm, shim: Mm): Figure => {
   const rises = right >= left;

@@ -38,13 +38,17 @@ export function seriesFor(
   records: readonly JobRecord[],
 ): (Series & { scrapped: ReadonlySet<number> }) | null {
   const { byPiece, scrapped } = lastReadings(r.of, records);
-  const reads = [...byPiece].map(([piece, readings]): PieceRead => {
+  // A scrapped piece is no part of the run: what spoiled it says nothing of the others.
+  const reads = [...byPiece].flatMap(([piece, readings]): PieceRead[] => {
+    if (scrapped.has(piece)) return [];
     const values = readings.map((reading) => reading.value);
-    return {
-      piece,
-      low: Math.min(...values),
-      high: Math.max(...values),
-    };
+    return [
+      {
+        piece,
+        low: Math.min(...values),
+        high: Math.max(...values),
+      },
+    ];
   });
   const series = seriesOf(reads, r.limits, r.u);
   return series && { ...series, scrapped };

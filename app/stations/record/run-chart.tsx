@@ -46,7 +46,7 @@ export function RunChart() {
           />
           <Chart
             label={`${name} of ${counted(series.pieces.length, "piece")} against its limits`}
-            height={230}
+            height={200}
             option={runOption({ series, limits: r.limits, unit })}
           />
         </Box>
@@ -75,7 +75,6 @@ function Told({
   name: string;
 }) {
   const { drift, outAt, spread, mean, recheck, pieces, scrapped } = series;
-  const again = recheck.filter(({ piece }) => !scrapped.has(piece));
   return (
     <Box fontSize="14.5px">
       <p>
@@ -86,7 +85,8 @@ function Told({
             <Figure of={mm(spread)} decimals={3} /> of the run
           </>
         )}
-        , {counted(pieces.length, "piece")} read.
+        , {counted(pieces.length, "piece")} read
+        {scrapped.size > 0 && <>, {scrapped.size} scrapped and left out</>}.
       </p>
       {drift === 0 ? (
         <chakra.p color="quiet" mt="4px">
@@ -106,16 +106,16 @@ function Told({
             : "A wearing cutter, or a zero that creeps."}
         </Notice>
       )}
-      {again.length > 0 && (
+      {recheck.length > 0 && (
         <Box mt="6px">
           <b>Read again:</b>
           <Box as="ul" pl="18px">
-            {again.slice(0, 6).map(({ piece, why }) => (
+            {recheck.slice(0, 6).map(({ piece, why }) => (
               <li key={piece}>
                 piece {piece}: {name} {reasons[why]}
               </li>
             ))}
-            {again.length > 6 && <li>and {again.length - 6} more</li>}
+            {recheck.length > 6 && <li>and {recheck.length - 6} more</li>}
           </Box>
         </Box>
       )}
@@ -124,7 +124,7 @@ function Told({
 }
 
 interface Drawn {
-  series: Series & { scrapped: ReadonlySet<number> };
+  series: Series;
   limits: { lower: number; upper: number };
   unit: LengthUnit;
 }
@@ -135,7 +135,7 @@ const runOption =
   (c: ChartColors) => {
     const at = (value: number) => Number(showParts(mm(value), unit, 5).number.replace("−", "-"));
     const text = { color: c.ink, fontSize: 12 };
-    const { pieces, drift, start, scrapped } = series;
+    const { pieces, drift, start } = series;
     const [first, last] = [pieces[0]!.piece, pieces.at(-1)!.piece];
     const all = [limits.lower, limits.upper, ...pieces.flatMap((p) => [p.low, p.high])].filter(
       Number.isFinite,
@@ -187,11 +187,8 @@ const runOption =
         },
         {
           type: "scatter",
-          data: pieces.map((p) => ({
-            value: [p.piece, at((p.low + p.high) / 2)],
-            symbol: scrapped.has(p.piece) ? "triangle" : "circle",
-            itemStyle: { color: scrapped.has(p.piece) ? c.stop : c.ink },
-          })),
+          data: pieces.map((p) => [p.piece, at((p.low + p.high) / 2)]),
+          itemStyle: { color: c.ink },
           symbolSize: pieces.length > 60 ? 4 : 9,
           silent: true,
           markLine: {

@@ -49,7 +49,7 @@ export function ShopSaid() {
                   ? `cannot be told from ${b.mixedWith.map((n) => biasWords[n as BiasName]).join("; ")}`
                   : "not enough yet: read more pieces at their corners"}
             </td>
-            <td className="no-print">
+            <td className="no-print" style={{ whiteSpace: "nowrap" }}>
               {tests[b.name] && (
                 <Link to={`/sums/${tests[b.name]}`} style={{ textDecoration: "underline" }}>
                   Try it

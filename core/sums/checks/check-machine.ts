@@ -1,4 +1,4 @@
-import { collarDrawing, slopeDrawing, trialsDrawing } from "../../figure/index.ts";
+import { collarDrawing, runDrawing, trialsDrawing } from "../../figure/index.ts";
 import { mm, quantity, tidy } from "../../quantity/index.ts";
 import { checkLasts } from "../../shop/index.ts";
 import { done, line, refused, say, words } from "../../working/index.ts";
@@ -22,7 +22,7 @@ export const checkTram: Sum = {
     if (!(n("sweep") > 0)) return mustBeAbove("The sweep");
     const [along, across] = [n("right") - n("left"), n("back") - n("front")];
     return done({
-      drawing: slopeDrawing(n("left"), n("right"), n("sweep"), Math.abs(along) / 2),
+      drawing: runDrawing(n("left"), n("right"), n("sweep"), "table"),
       figures: [
         { label: "out along X over the sweep", value: mm(along), decimals: 3 },
         { label: "out across over the sweep", value: mm(across), decimals: 3 },

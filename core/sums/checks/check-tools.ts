@@ -1,4 +1,4 @@
-import { slopeDrawing, trialsDrawing } from "../../figure/index.ts";
+import { runDrawing, trialsDrawing } from "../../figure/index.ts";
 import { mm, quantity, tidy } from "../../quantity/index.ts";
 import { checkLasts } from "../../shop/index.ts";
 import { done, line, note, refused, rule, say, warn, words } from "../../working/index.ts";
@@ -19,7 +19,7 @@ export const checkRunOut: Sum = {
     const lean = Math.atan((n("far") - n("near")) / 2 / n("apart"));
     const bent = Math.abs(n("far") - n("near")) > Math.max(n("near"), 0.01);
     return done({
-      drawing: slopeDrawing(n("near"), n("far"), n("apart"), Math.abs(n("far") - n("near"))),
+      drawing: runDrawing(n("near"), n("far"), n("apart"), "shank"),
       figures: [
         { label: "a slot comes wider by", value: mm(n("far")), decimals: 3 },
         { label: "a wall gets, of it", value: mm(n("far") / 2), decimals: 3 },

@@ -1,4 +1,4 @@
-import { slopeDrawing, trialsDrawing, uprightDrawing } from "../../figure/index.ts";
+import { runDrawing, trialsDrawing, uprightDrawing } from "../../figure/index.ts";
 import { mm, tidy } from "../../quantity/index.ts";
 import { checkLasts } from "../../shop/index.ts";
 import { done, line, note, refused, rule, say, warn, words } from "../../working/index.ts";
@@ -24,7 +24,7 @@ export const checkJawLine: Sum = {
     const rise = n("right") - n("left");
     const found = per100(rise, n("apart"));
     return done({
-      drawing: slopeDrawing(n("left"), n("right"), n("apart"), Math.abs(rise)),
+      drawing: runDrawing(n("left"), n("right"), n("apart"), "fixed jaw"),
       figures: [
         { label: "out of line over 100 mm", value: mm(found), decimals: 3 },
         { label: "tap one end of the vise by", value: mm(Math.abs(rise)), decimals: 3 },
@@ -105,7 +105,7 @@ export const checkBed: Sum = {
     const along = per100(n("right") - n("left"), n("along"));
     const across = per100(n("back") - n("front"), n("across"));
     return done({
-      drawing: slopeDrawing(n("left"), n("right"), n("along"), Math.abs(n("right") - n("left"))),
+      drawing: runDrawing(n("left"), n("right"), n("along"), "bed of the vise"),
       figures: [
         { label: "rises to the right over 100 mm", value: mm(along), decimals: 3 },
         { label: "rises to the back over 100 mm", value: mm(across), decimals: 3 },

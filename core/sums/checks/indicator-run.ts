@@ -1,4 +1,4 @@
-import { slopeDrawing } from "../../figure/index.ts";
+import { runDrawing } from "../../figure/index.ts";
 import { runOf, skimOrSet } from "../../inspect/index.ts";
 import { mm } from "../../quantity/index.ts";
 import { done, line, note, refused, rule, words } from "../../working/index.ts";
@@ -37,7 +37,7 @@ export const indicatorRun: Sum = {
       );
     const { skim, better } = skimOrSet(run, n("spare"), skimMinutes, setMinutes);
     return done({
-      drawing: slopeDrawing(0, run.slope, n("length"), Math.abs(run.slope)),
+      drawing: runDrawing(0, run.slope, n("length"), "edge"),
       figures: [
         { label: "slope over the run", value: mm(run.slope), decimals: 3 },
         { label: "slope over 100 mm", value: mm(run.per100 ?? 0), decimals: 3 },

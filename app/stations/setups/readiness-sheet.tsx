@@ -33,7 +33,7 @@ export function ReadinessSheet() {
         </>
       }
     >
-      <Table label="Readiness" head={["what", "", "found", "to do"]}>
+      <Table label="Readiness" maxH="300px" head={["what", "", "found", "to do"]}>
         {readiness(machine, vise, serving, within, today()).map((item) => (
           <tr key={item.what}>
             <th scope="row">{item.what}</th>

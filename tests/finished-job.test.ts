@@ -6,9 +6,7 @@ import { demoShop } from "../core/shop/index.ts";
 import { inOrder } from "../core/steps/index.ts";
 
 /** The finished demo job as it is shipped: what the application says of it is what its story is. */
-const file = readJobFile(
-  readFileSync(new URL("../public/demo/keeper-blocks.json", import.meta.url), "utf8"),
-);
+const file = readJobFile(readFileSync(new URL("../public/demo/keeper-blocks.json", import.meta.url), "utf8"));
 if (!file.ok) throw new Error("the finished demo job cannot be read");
 const { job, records: kept } = file.value;
 const records = inOrder(kept);
@@ -34,7 +32,12 @@ describe("the keeper blocks", () => {
   });
 
   test("the turn that spoiled piece 4 is named first", () => {
-    const [first] = suspicions(made(4), job, demoShop, demoShop.machines.find((m) => m.id === "knee"));
+    const [first] = suspicions(
+      made(4),
+      job,
+      demoShop,
+      demoShop.machines.find((m) => m.id === "knee"),
+    );
     expect(first![0]!.suspect.id).toBe("turn front/face");
   });
 

@@ -1,11 +1,12 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { applyChanges, changeOf, type Job } from "../core/job/index.ts";
-import { plan, type Rehearsal, rehearse, reworkOf } from "../core/plan/index.ts";
+import { plan, type Rehearsal, rehearse, reworkOf, reworkOffer } from "../core/plan/index.ts";
 import { openSolids, type SolidKit } from "../core/rehearse/index.ts";
 import { extentOf } from "../core/squaring/index.ts";
 import { isFaceKey } from "../core/route/index.ts";
 import { demoShop } from "../core/shop/index.ts";
-import { foldRecords, type RecordEvent } from "../core/steps/index.ts";
+import { appended, foldRecords, type RecordEvent } from "../core/steps/index.ts";
+import { walk } from "./support/walker.ts";
 import { cheekBlock, cheekBlockWithFeatures, dim } from "./support/cheek-block.ts";
 
 /** What is read at the inspection is too much: it goes back to the machine, and the part ends as it is wanted. */
@@ -98,5 +99,35 @@ describe("what a rework leaves open", () => {
     expect(reworkOf("height", fresh.setups)).toMatch(/\/again$/);
     expect(reworkOf("squareness", fresh.setups)).toBeNull();
     expect(foldRecords([], 1).reworks).toEqual([]);
+  });
+
+  test("planned on two devices it is one setup; taken back it is none", () => {
+    const fresh = plan({ job, records: [], shop: demoShop, piece: 1 });
+    const op = reworkOf("height", fresh.setups)!;
+    const event: RecordEvent = { type: "rework", of: "height", op, from: 38.1, left: 0.1 };
+    const twice = appended([], event, event);
+    const setups = (records: typeof twice) =>
+      plan({ job, records, shop: demoShop, piece: 1 }).setups.length - fresh.setups.length;
+    expect(setups(twice)).toBe(1);
+    const gone = twice.map((r): RecordEvent => ({ type: "withdrawn", of: r.id }));
+    expect(setups(appended(twice, ...gone))).toBe(0);
+  });
+
+  test("offered once the part is out, named while it is clamped, planned with what is to be read again", () => {
+    const { records } = walk(job);
+    const read40 = { ...read("height", 38.12), spot: { x: 0, y: 0 } } as RecordEvent;
+    const offerAfter = (some: typeof records) => {
+      const made = plan({ job, records: some, shop: demoShop, piece: 1 });
+      const r = made.requirements.find((q) => q.of === "height")!;
+      return reworkOffer(r, made, some, 1);
+    };
+    const all = appended(records, read40);
+    const offer = offerAfter(all);
+    expect(offer?.state).toBe("offered");
+    if (offer?.state !== "offered") return;
+    expect(offer.event).toMatchObject({ from: 38.12, left: 0.12 });
+    expect(offerAfter(appended(all, offer.event))).toMatchObject({ state: "planned", begun: false });
+    const cut = records.findLastIndex((r) => r.type === "reading" && r.of === "height");
+    expect(offerAfter(appended(records.slice(0, cut), read40))?.state).toBe("clamped");
   });
 });

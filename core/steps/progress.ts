@@ -37,7 +37,8 @@ export function foldRecords(records: Record[], piece: number): Progress {
     if (record.piece !== piece || !("op" in record) || record.op === null) continue;
     if (record.type === "rework") {
       const { of, op, from, left } = record;
-      reworks.push({ of, op, from, left });
+      // The same rework planned on two devices is one.
+      if (!reworks.some((r) => r.op === op)) reworks.push({ of, op, from, left });
       continue;
     }
     const key = record.op;

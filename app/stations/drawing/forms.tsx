@@ -1,6 +1,5 @@
 import { Box } from "@chakra-ui/react";
 import { faceNames } from "../../../core/frame/index.ts";
-import { changeOf } from "../../../core/job/index.ts";
 import { checkForm, facesFor, type Form, formKinds, formsOf } from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -9,6 +8,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { Section } from "../../instruments/section.tsx";
+import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Words } from "../../instruments/words.tsx";
 
@@ -16,16 +16,12 @@ const words = { flat: "flat", parallel: "parallel to", square: "square to" } as 
 
 /** Flatness, parallelism and squareness by name, each with its own limit: they are read at the record. */
 export function Forms() {
-  const { job, shown } = useJob();
-  const submit = useSubmit();
+  const { job } = useJob();
+  const list = useOrdered("part/form");
   const add = () => {
     const id = newId();
     const form: Form = { id, kind: "parallel", face: "top", to: "bottom", limit: null };
-    const now = shown().job;
-    void submit.change([
-      changeOf(now, `part/form/byId/${id}`, form),
-      changeOf(now, "part/form/order", [...now.part.form.order, id]),
-    ]);
+    list.add(id, form);
   };
   return (
     <Section title="Flat, parallel, square: by name">
@@ -42,8 +38,9 @@ export function Forms() {
 }
 
 function FormItem({ form }: { form: Form }) {
-  const { job, shown } = useJob();
+  const { job } = useJob();
   const submit = useSubmit();
+  const list = useOrdered("part/form");
   const { id, kind, face, to } = form;
   const at = `part/form/byId/${id}`;
   const faces = facesFor(kind, face);
@@ -53,17 +50,6 @@ function FormItem({ form }: { form: Form }) {
     const can = facesFor(now.kind, now.face);
     const other = now.to !== null && can.includes(now.to) ? now.to : (can[0] ?? null);
     void submit.set(at, { ...now, to: other });
-  };
-  const takeOut = () => {
-    const now = shown().job;
-    void submit.change([
-      changeOf(now, at, null),
-      changeOf(
-        now,
-        "part/form/order",
-        now.part.form.order.filter((other) => other !== id),
-      ),
-    ]);
   };
   return (
     <Box as="li" borderTopWidth="1px" py="6px">
@@ -96,7 +82,7 @@ function FormItem({ form }: { form: Form }) {
           width="120px"
           optional
         />
-        <Button onClick={takeOut}>Remove</Button>
+        <Button onClick={() => list.remove(form.id)}>Remove</Button>
       </Box>
       {checkForm(form, formsOf(job.part)).map((w, i) => (
         <Notice key={i} severity={w.severity}>

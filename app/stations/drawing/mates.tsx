@@ -1,5 +1,4 @@
 import { Box } from "@chakra-ui/react";
-import { changeOf } from "../../../core/job/index.ts";
 import { gaps, type Mate, type mateKinds, sizesOfPart } from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -9,6 +8,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
+import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
 const kindWords: Record<(typeof mateKinds)[number], string> = {
@@ -20,8 +20,8 @@ const kindWords: Record<(typeof mateKinds)[number], string> = {
 
 /** What must fit what: a slot on a tongue, a pair drilled together, halves that sum. */
 export function Mates() {
-  const { job, shown } = useJob();
-  const submit = useSubmit();
+  const { job } = useJob();
+  const list = useOrdered("part/mates");
   const { byId, order } = job.part.mates;
   const add = () => {
     const id = newId();
@@ -35,11 +35,7 @@ export function Mates() {
       outer: true,
       gap: "slide",
     };
-    const now = shown().job;
-    void submit.change([
-      changeOf(now, `part/mates/byId/${id}`, mate),
-      changeOf(now, "part/mates/order", [...now.part.mates.order, id]),
-    ]);
+    list.add(id, mate);
   };
   return (
     <Section title="What it must fit">
@@ -58,22 +54,12 @@ export function Mates() {
 }
 
 function MateItem({ mate }: { mate: Mate }) {
-  const { job, shown } = useJob();
+  const { job } = useJob();
   const submit = useSubmit();
+  const list = useOrdered("part/mates");
   const sizes = sizesOfPart(job.part);
   const at = `part/mates/byId/${mate.id}`;
   const sized = mate.kind === "fits" || mate.kind === "sum";
-  const takeOut = () => {
-    const now = shown().job;
-    void submit.change([
-      changeOf(now, at, null),
-      changeOf(
-        now,
-        "part/mates/order",
-        now.part.mates.order.filter((other) => other !== mate.id),
-      ),
-    ]);
-  };
   return (
     <Box
       as="li"
@@ -136,7 +122,7 @@ function MateItem({ mate }: { mate: Mate }) {
         </>
       )}
       <Box pt="18px" className="no-print">
-        <Button onClick={takeOut}>Remove</Button>
+        <Button onClick={() => list.remove(mate.id)}>Remove</Button>
       </Box>
     </Box>
   );

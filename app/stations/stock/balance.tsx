@@ -9,7 +9,6 @@ import {
   type Sizes,
 } from "../../../core/frame/index.ts";
 import { materialIn, skinOf } from "../../../core/handbook/index.ts";
-import { changeOf } from "../../../core/job/index.ts";
 import {
   largestSize,
   type LengthUnit,
@@ -42,6 +41,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { type EntryKind, NumberEntry } from "../../instruments/number-entry.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 
@@ -79,23 +79,12 @@ export function BalanceView() {
   const found = finished
     ? balanceLump(probed, finished, { tilt: stock.tilts ? mostTilt : 0, need, locked: stock.locked })
     : null;
+  const list = useOrdered("stock/points");
   const add = () => {
     const id = newId();
     const face = points.at(-1)?.face ?? "bottom";
-    void submit.change([
-      changeOf(job, `stock/points/byId/${id}`, { id, face, first: null, second: null, reads: null }),
-      changeOf(job, "stock/points/order", [...stock.points.order, id]),
-    ]);
+    list.add(id, { id, face, first: null, second: null, reads: null });
   };
-  const remove = (id: string) =>
-    void submit.change([
-      changeOf(job, `stock/points/byId/${id}`, null),
-      changeOf(
-        job,
-        "stock/points/order",
-        stock.points.order.filter((o) => o !== id),
-      ),
-    ]);
   return (
     <>
       <StationTitle above="Stock">Where does the part lie in the blank?</StationTitle>
@@ -124,7 +113,7 @@ export function BalanceView() {
           </chakra.p>
           <Table label="Points probed" maxH="340px" head={["face", "along", "across", "reads", ""]}>
             {points.map((point, i) => (
-              <PointRow key={point.id} point={point} number={i + 1} onRemove={() => remove(point.id)} />
+              <PointRow key={point.id} point={point} number={i + 1} onRemove={() => list.remove(point.id)} />
             ))}
           </Table>
           <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap" mt="8px" className="no-print">

@@ -109,6 +109,11 @@ export function ReadingMore({
           />
         )}
       </Box>
+      {how === "form" && (
+        <chakra.p color="quiet">
+          In divisions of the indicator: 6 div. A whole run: 0 4 5 -1 div, its start, end, highest and lowest.
+        </chakra.p>
+      )}
       {wrong && (
         <chakra.p color="stop" role="status">
           A temperature lies between −30 and 120 °C. Correct it, or leave it empty.

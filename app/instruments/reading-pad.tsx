@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useId, useRef, useState } from "react";
-import { cannotBe, type Question } from "../../core/inspect/index.ts";
+import { cannotBe, divisionsTyped, type Question } from "../../core/inspect/index.ts";
 import {
   fromMm,
   type LengthUnit,
@@ -117,6 +117,11 @@ export function ReadingPad({
   const enter = () => {
     if (text.trim() === "" && readings.length > 0 && onFinished) {
       onFinished();
+      return;
+    }
+    const inDivisions = how === "form" && instrument ? divisionsTyped(text, instrument.resolution) : null;
+    if (inDivisions) {
+      if (moreOf(more) !== null) accept(Math.abs(inDivisions.value), text.trim(), []);
       return;
     }
     const read = parseLength(text, unit);

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { runOf, skimOrSet } from "./run.ts";
+import { divisionsTyped, runOf, skimOrSet } from "./run.ts";
 
 describe("an indicator run along an edge", () => {
   test.each([
@@ -63,4 +63,18 @@ test.each([
   ["and skimmed where it is not", { start: 0, end: 5, high: 5, low: 0 }, 0.5, 1, 2, "skim"],
 ] as const)("%s", (_what, run, spare, skim, set, better) => {
   expect(skimOrSet(runOf(run, 0.01, null)!, spare, skim, set).better).toBe(better);
+});
+
+test.each([
+  ["6 div", 0.06],
+  ["-2,5 div", -0.025],
+  ["0 4 div", 0.04],
+  ["0 4 5 -1 div", 0.06],
+  ["0/4/5/−1 divisions", 0.06],
+  ["0 4 3 -1 div", null],
+  ["1 2 3 4 5 div", null],
+  ["div", null],
+  ["0.06", null],
+] as const)("%s is typed in divisions", (text, value) => {
+  expect(divisionsTyped(text, 0.01)?.value ?? null).toBe(value);
 });

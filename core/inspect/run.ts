@@ -67,3 +67,22 @@ export function skimOrSet(run: RunFound, spare: Mm, skimMinutes: number, setMinu
   const wavy = run.wave > Math.abs(run.slope);
   return { skim, spare, better: skim <= spare && (wavy || skimMinutes <= setMinutes) ? "skim" : "set" };
 }
+
+/**
+ * A reading typed in divisions of the indicator: "6 div", or a whole run, "0 4 5 -1 div" for start, end, highest and lowest.
+ * @returns mm, the run where one was typed; null where no divisions were typed, or they make no run
+ */
+export function divisionsTyped(text: string, division: Mm): { value: Mm; run: RunFound | null } | null {
+  const typed = /^([-+−\d.,/\s]+?)\s*div(?:isions?)?\.?$/i.exec(text.trim());
+  if (!typed || !(division > 0)) return null;
+  const figures = typed[1]!
+    .replaceAll("−", "-")
+    .split(/[\s/]+/)
+    .filter((t) => t !== "")
+    .map((t) => Number(t.replace(",", ".")));
+  if (figures.length === 0 || !figures.every(Number.isFinite)) return null;
+  const [start, end, high, low] = figures;
+  if (figures.length === 1) return { value: tidy(start! * division), run: null };
+  const run = runOf({ start: start!, end: end!, high: high ?? null, low: low ?? null }, division, null);
+  return figures.length <= 4 && run ? { value: run.total, run } : null;
+}

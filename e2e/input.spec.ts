@@ -201,3 +201,45 @@ test("a held Space ticks and cuts nothing, a doubled one ticks once", async ({ s
   await page.waitForTimeout(400);
   await expect(ticked).toHaveCount(2);
 });
+
+test("a casting of which nine points are typed is balanced, and a point off its face is said", async ({
+  strictPage: page,
+}) => {
+  await loadDemo(page);
+  await page.goto("/jobs/pawl-plate/stock/balance");
+  const points: [face: string, first: string, second: string, reads: string][] = [
+    ["bottom", "10", "10", "-1.4"],
+    ["bottom", "80", "12", "-1.9"],
+    ["bottom", "45", "40", "-1.6"],
+    ["top", "10", "10", "17.8"],
+    ["top", "80", "12", "17.2"],
+    ["top", "45", "40", "17.6"],
+    ["left", "25", "8", "-1.5"],
+    ["right", "25", "8", "91.7"],
+    ["front", "45", "8", "-1.6"],
+  ];
+  for (const [i, [face, first, second, reads]] of points.entries()) {
+    const n = i + 1;
+    await page.getByRole("button", { name: "Add a point" }).click();
+    await page.getByLabel(`Face of point ${n}`).selectOption(face);
+    for (const [what, text] of [
+      [/, along the .*, point \d+$/, first],
+      [/, along the .*, point \d+$/, second],
+      [/ reads, point \d+$/, reads],
+    ] as const) {
+      const all = page.getByLabel(new RegExp(`^${face}${what.source.replace("\\d+", String(n))}`));
+      const field = text === second && first !== second ? all.nth(1) : all.first();
+      await field.fill(text);
+      await field.press("Enter");
+    }
+  }
+  await expect(page.getByText(/It cleans up, with/)).toBeVisible();
+  await expect(page.getByRole("row", { name: /^bottom .* cleans up/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /^right .* cleans up/ })).toBeVisible();
+  // A slip of the unit: what was typed stays, and it is said.
+  const far = page.getByLabel(/^bottom, along the length, point 2/);
+  await far.fill("800");
+  await far.press("Enter");
+  await expect(page.getByText(/Point 2 lies off the bottom face: 800\.00 mm/)).toBeVisible();
+  await expect(far).toHaveValue("800.00");
+});

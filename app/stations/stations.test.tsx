@@ -162,6 +162,80 @@ describe("the stations do what they say", () => {
     );
   });
 
+  const finish = () => {
+    const job = cheekBlock();
+    job.part.faces.top.ra = 1.6;
+    return job;
+  };
+  test("a finish is tried: three answers, the one given is kept", async () => {
+    open(<RecordStation />, "record", finish(), []);
+    fireEvent.click(await screen.findByRole("button", { name: /Ra 1\.6 or finer/ }));
+    fireEvent.click(screen.getByRole("button", { name: "Rougher than the plate" }));
+    await waitFor(() =>
+      expect(intents).toMatchObject([{ events: [{ type: "gauged", of: "ra/top", answer: "tight" }] }]),
+    );
+    await waitFor(() => expect(document.body.textContent).toMatch(/A light last cut with a sharp cutter/));
+  });
+
+  test.each([
+    ["free", { held: "free" }, {}],
+    ["warm", { part: "35" }, { temperatures: { part: 35, instrument: 20 } }],
+  ] as const)("how it was read goes with the reading: %s", async (_what, typed, kept) => {
+    open(<RecordStation />, "record", cheekBlock(), []);
+    const field = await screen.findByLabelText(/^Length, mm/);
+    if ("held" in typed) fireEvent.change(screen.getByLabelText("Held"), { target: { value: "free" } });
+    else fireEvent.change(screen.getByLabelText("Part, °C"), { target: { value: typed.part } });
+    fireEvent.change(field, { target: { value: "96" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    const expected = "held" in typed ? { held: "free" } : kept;
+    await waitFor(() =>
+      expect(intents).toMatchObject([{ events: [{ type: "reading", value: 96, ...expected }] }]),
+    );
+  });
+
+  test("a temperature that cannot be keeps what was typed and says why", async () => {
+    open(<RecordStation />, "record", cheekBlock(), []);
+    const field = await screen.findByLabelText<HTMLInputElement>(/^Length, mm/);
+    fireEvent.change(screen.getByLabelText("Part, °C"), { target: { value: "350" } });
+    fireEvent.change(field, { target: { value: "96" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(document.body.textContent).toMatch(/A temperature lies between/);
+    expect([intents.length, field.value]).toEqual([0, "96"]);
+  });
+
+  test("a limit of form is added, its other face follows, and it is taken out again", async () => {
+    open(<DrawingStation />, "drawing/faces", cheekBlock(), []);
+    fireEvent.click(await screen.findByRole("button", { name: "Add a limit" }));
+    const kind = await screen.findByLabelText("is");
+    fireEvent.change(kind, { target: { value: "square" } });
+    await waitFor(() =>
+      expect(screen.getByLabelText<HTMLSelectElement>("Other face").value).not.toBe("bottom"),
+    );
+    fireEvent.change(screen.getByLabelText("is"), { target: { value: "flat" } });
+    await waitFor(() => expect(screen.queryByLabelText("Other face")).toBeNull());
+    fireEvent.click(screen.getByRole("button", { name: "Remove" }));
+    await waitFor(() => expect(screen.queryByLabelText("is")).toBeNull());
+  });
+
+  test("the rework of a size that is too large is planned with a press", async () => {
+    const { records } = walk(cheekBlock(), {});
+    const tall = appended(records, {
+      type: "reading",
+      op: null,
+      of: "height",
+      value: 38.12,
+      written: { text: "38.12", unit: "mm" },
+      instrument: "mic-25-50",
+      questioned: [],
+    });
+    open(<RecordStation />, "record", cheekBlock(), tall);
+    fireEvent.click(await screen.findByRole("button", { name: /plan the rework/ }));
+    await waitFor(() =>
+      expect(intents).toMatchObject([{ events: [{ type: "rework", of: "height", from: 38.12 }] }]),
+    );
+    await waitFor(() => expect(document.body.textContent).toMatch(/Rework planned:/));
+  });
+
   test.each([
     ["taken back", "", "Take it back", [{ type: "withdrawn", reason: "misread" }]],
     [

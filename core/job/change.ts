@@ -41,7 +41,11 @@ function withoutKey(root: unknown, keys: string[]): unknown {
 }
 
 /** Paths below these are collections by id: null means the entry is gone, not that it is null. */
-const collections = [/^overrides\/byId\/[^/]+$/, /^part\/(features|mates|shaft)\/byId\/[^/]+$/];
+const collections = [
+  /^overrides\/byId\/[^/]+$/,
+  /^part\/(features|mates|form|shaft)\/byId\/[^/]+$/,
+  /^stock\/points\/byId\/[^/]+$/,
+];
 
 const isOrder = (value: Json): value is string[] =>
   Array.isArray(value) && value.every((id) => typeof id === "string");

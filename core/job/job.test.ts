@@ -62,6 +62,40 @@ describe("changes by path", () => {
   });
 });
 
+test.each([
+  ["part/form", { id: "x", kind: "flat", face: "top", to: null, limit: 0.02 }],
+  ["stock/points", { id: "x", face: "bottom", first: 1, second: 2, reads: -1 }],
+  [
+    "part/mates",
+    {
+      id: "x",
+      kind: "fits",
+      size: "",
+      other: "",
+      mate: null,
+      measured: false,
+      outer: true,
+      gap: "slide",
+    },
+  ],
+])("what was added to %s can be taken out again", (path, item) => {
+  const change = (job: Job, changes: [path: string, to: unknown][]) =>
+    applyChanges(
+      job,
+      changes.map(([at, to]) => changeOf(job, at, to)),
+    );
+  const added = change(cheekBlock(), [
+    [`${path}/byId/x`, item],
+    [`${path}/order`, ["x"]],
+  ]);
+  if (!added.ok) throw new Error("it could not be added");
+  const gone = change(added.job, [
+    [`${path}/byId/x`, null],
+    [`${path}/order`, []],
+  ]);
+  expect(gone.ok && sameJson(gone.job, cheekBlock())).toBe(true);
+});
+
 describe("overrides", () => {
   const override = (at: string, value: number): [string, unknown][] => [
     ["overrides/byId/a", { id: "a", at, what: "depth", value, reason: "tried", since: "" }],

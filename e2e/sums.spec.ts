@@ -65,7 +65,7 @@ test("typing works at once, the address keeps it, the unit switch changes no res
   await expect(feed).toHaveValue("fast");
 });
 
-test("a thing of the shop is tried: the figure is kept with it, has its day, and stands in the readiness sheet", async ({
+test("a thing of the shop is tried: the figure is kept with it, has its day, and can be undone", async ({
   strictPage: page,
 }) => {
   await page.goto("/shop");

@@ -106,6 +106,7 @@ export function ReadingPad({
       questioned,
     });
     setText("");
+    setMore((now) => ({ ...now, atMost: false }));
     setAsked(null);
     setProblem(null);
   };

@@ -32,7 +32,7 @@ export function OwnChecks({ list, item }: { list: ShopList; item: CheckedItem })
                   {age.stale && `: ${age.days} days ago, try it anew`}
                 </chakra.span>
               ) : (
-                <chakra.span color="quiet">not tried: a guess is used</chakra.span>
+                <chakra.span color="quiet">not tried yet</chakra.span>
               )}
             </Box>
           );

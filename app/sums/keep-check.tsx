@@ -85,7 +85,7 @@ export function KeepCheck({ sum, worked }: { sum: Sum; worked: WorkedSum }) {
           ? "Not saved: it was changed in another tab, or the figure cannot be. Look at it in the shop."
           : last && age
             ? `Last tried ${last.on}: ${showQuantity(mm(last.found), worked.unit, worked.unit === "mm" ? 3 : 4)}${age.stale ? `, ${age.days} days ago: try it anew` : ""}.`
-            : "Not tried yet: plans use what is usual (guess)."}{" "}
+            : "Not tried yet."}{" "}
         <Link to={`/shop/${keeps.list}?item=${item.id}`} style={{ textDecoration: "underline" }}>
           {item.name}
         </Link>

@@ -1,5 +1,5 @@
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import { rule, stop, type Warning } from "../working/index.ts";
+import { precise, rule, stop, type Warning, warn } from "../working/index.ts";
 import type { Parallels, Vise } from "../shop/index.ts";
 
 /** The side of a cutter is kept this clear of parallels, mm. */
@@ -32,3 +32,18 @@ export function parallelReached(
       ]
     : [];
 }
+
+/** Two of a pair that differ by more than this tilt what lies on them by more than a seat scatters, mm (guess). */
+const alike = 0.01;
+
+/** What two parallels of unlike height do to a part that lies on both, where the shop has measured them. */
+export const unlikeParallels = ({ name, unlike }: Pick<Parallels, "name" | "unlike">): Warning[] =>
+  unlike !== null && unlike > alike
+    ? [
+        warn(
+          rule(
+            "M50.unlike",
+          )`One of the ${name} is ${precise(mm(unlike), 3)} higher, as you measured them: the part lies askew across them by that much. Use another pair, or shim the lower one.`,
+        ),
+      ]
+    : [];

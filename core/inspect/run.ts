@@ -50,8 +50,6 @@ export function runOf(
 export interface SkimOrSet {
   /** Least depth that cleans the edge all along: slope and waves, and a finishing cut; mm. */
   skim: Mm;
-  /** What may come off there, mm. */
-  spare: Mm;
   better: "skim" | "set";
 }
 
@@ -65,7 +63,7 @@ const finishing: Mm = 0.1;
 export function skimOrSet(run: RunFound, spare: Mm, skimMinutes: number, setMinutes: number): SkimOrSet {
   const skim = tidy(run.total + finishing);
   const wavy = run.wave > Math.abs(run.slope);
-  return { skim, spare, better: skim <= spare && (wavy || skimMinutes <= setMinutes) ? "skim" : "set" };
+  return { skim, better: skim <= spare && (wavy || skimMinutes <= setMinutes) ? "skim" : "set" };
 }
 
 /**

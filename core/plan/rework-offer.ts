@@ -1,10 +1,9 @@
-import { axisNames } from "../frame/index.ts";
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
-import { datumsOf, faceOf, faceSetupsOf, type Setup } from "../route/index.ts";
+import { datumsOf, faceOf, type Setup } from "../route/index.ts";
 import { effective, type ReadingOf, type Record as JobRecord, type RecordEvent } from "../steps/index.ts";
 import type { Plan } from "./plan.ts";
 import type { Requirement } from "./requirement.ts";
-import { makerOf, reworkOf } from "./rework.ts";
+import { makerOf, reworkOf, sizedBy } from "./rework.ts";
 
 /** What becomes of a size that is not good: a rework that can be planned, is planned already, or waits in the vise. */
 export type ReworkOffer =
@@ -37,10 +36,7 @@ export function reworkOffer(
       begun: steps.some((s) => s.setup === planned.number && s.done),
     };
   if (r.verdict?.verdict !== "rework") return null;
-  const axis = axisNames.find((a) => a === r.of);
-  const maker = axis
-    ? faceSetupsOf(setups).findLast((s) => faceOf(s).axis === axis && faceOf(s).sized)
-    : makerOf(r.of, setups)?.setup;
+  const maker = sizedBy(r.of, setups) ?? makerOf(r.of, setups)?.setup;
   if (!maker) return null;
   if (open(maker)) return { state: "clamped", setup: maker };
   const op = reworkOf(r.of, setups);
@@ -56,8 +52,7 @@ export function readAgainAfter(
   { setups }: Pick<Plan, "setups">,
   part: Part,
 ): { id: string; name: string }[] {
-  const axis = axisNames.find((a) => a === of);
-  const last = axis && faceSetupsOf(setups).findLast((s) => faceOf(s).axis === axis && faceOf(s).sized);
+  const last = sizedBy(of, setups);
   if (!last) return [];
   const { face } = faceOf(last);
   const all = featuresOf(part);

@@ -9,11 +9,11 @@ import {
   type FeatureSetup,
   featureSetupsOf,
   isFaceKey,
+  reworkKey,
   type RouteContext,
   reworkSetup,
   type Setup,
 } from "../route/index.ts";
-import { axisNames } from "../frame/index.ts";
 import { faceOfKey, nextRework } from "../squaring/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { begunOf, livePasses, minutesOfPasses, type ReadingOf, type Rework } from "../steps/index.ts";
@@ -157,20 +157,21 @@ function featureAgain({ of, op, left }: Rework, setups: readonly Setup[]): Featu
   };
 }
 
+/** The setup whose cut made a size of the block: the newest over its second face. */
+export const sizedBy = (of: ReadingOf, setups: readonly Setup[]): FaceSetup | undefined =>
+  faceSetupsOf(setups).findLast((s) => faceOf(s).axis === of && faceOf(s).sized);
+
 /**
  * The operation that would cut a size once more; null where none can: it is not made by a cut of this plan, or was cut once more as
  * often as helps.
  */
 export function reworkOf(of: ReadingOf, setups: readonly Setup[]): Rework["op"] | null {
   const keys = new Set<string>(setups.flatMap((s) => s.operations.map((o) => o.key)));
-  const axis = axisNames.find((a) => a === of);
-  if (axis) {
-    const last = faceSetupsOf(setups).findLast((s) => faceOf(s).axis === axis && faceOf(s).sized);
-    return last ? nextRework(faceOf(last).face, keys) : null;
-  }
+  const last = sizedBy(of, setups);
+  if (last) return nextRework(faceOf(last).face, keys);
   const maker = makerOf(of, setups);
   if (maker?.operation.by !== "mill") return null;
   const base = maker.operation.key.replace(/~\d+$/, "");
-  const next = ([1, 2, 3, 4] as const).find((n) => !keys.has(`${base}~${n}`));
-  return next ? (`${base}~${next}` as FeatureKey) : null;
+  const next = [1, 2, 3, 4].map((n) => reworkKey(base as FeatureKey, n)).find((key) => !keys.has(key));
+  return next ?? null;
 }

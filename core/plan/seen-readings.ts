@@ -36,7 +36,7 @@ export function seenOf(
   part: Part,
   machine: Machine,
 ): Seen[] {
-  if (r.of === "parallelism" || r.gauge || r.of.startsWith("form/")) return [];
+  if (r.of === "parallelism" || r.gauge || (r.how === "form" && r.of !== "squareness")) return [];
   const made = madeFace(r, plan.setups) ?? madeFeature(r, plan, part, machine);
   if (!made) return [];
   const { setup, ...from } = made;

@@ -3,6 +3,7 @@ import {
   liesOn,
   otherFaceAtJaw,
   parallelReached,
+  unlikeParallels,
   seatWarnings,
   strapWarnings,
   thinBows,
@@ -116,6 +117,7 @@ function viseWarnings(setup: Facts, { vise, shop, spares }: RouteContext): Warni
     sized && Number.isFinite(limits.upper - limits.lower) ? limits.upper - limits.lower : null;
   const thinnest = Math.min(...Object.values(before.sizes)) === before.sizes[axisOf(face)];
   const side = cut.kind === "side";
+  const pair = shop.parallels.find((p) => p.id === seat.parallels?.id);
   return [
     ...(setup.entry === "stays"
       ? []
@@ -128,12 +130,8 @@ function viseWarnings(setup: Facts, { vise, shop, spares }: RouteContext): Warni
           cuts: side && seat.overhang !== null ? [] : null,
           faced: !side,
         })),
-    ...parallelReached(
-      seat,
-      vise,
-      shop.parallels.find((p) => p.id === seat.parallels?.id),
-      side ? from - to : 0,
-    ),
+    ...parallelReached(seat, vise, pair, side ? from - to : 0),
+    ...(pair && seat.parallels && !seat.parallels.single ? unlikeParallels(pair) : []),
     ...(side && seat.overhang === null ? [] : otherFaceAtJaw(before, face, seat.fixed)),
     ...(thinnest && spares[axisOf(face)].spare > 0
       ? thinBows(before.sizes, tolerance === null ? null : tolerance / 2)

@@ -1,6 +1,9 @@
 import { expect, test } from "vitest";
 import { demoShop, type Machine, type Vise } from "../shop/index.ts";
-import { readiness } from "./index.ts";
+import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { plan } from "../plan/index.ts";
+import { phraseText } from "../working/index.ts";
+import { isRework, readiness } from "./index.ts";
 
 const machine = demoShop.machines[0]!;
 const vise = demoShop.vises[0]!;
@@ -44,4 +47,28 @@ test.each([
   const checks = { "check-jaw-line": { on, found: 0.005, texts: {}, unit: "mm" as const } };
   const items = readiness(machine, { ...vise, jawLine: 0.005, checks }, [caliper], 0.05, "2026-11-30");
   expect(items.find((i) => i.check === "check-jaw-line")!.state).toBe(state);
+});
+
+test.each([
+  ["measured unlike", 0.02, /higher, as you measured them/],
+  ["measured alike", 0.004, null],
+  ["never measured", null, null],
+])("parallels %s, where a face is cut on them", (_what, unlike, says) => {
+  const shop = { ...demoShop, parallels: demoShop.parallels.map((p) => ({ ...p, unlike })) };
+  const said = plan({ job: cheekBlock(), records: [], shop, piece: 1 }).setups.flatMap((s) =>
+    s.warnings.map((w) => phraseText(w.phrase, "mm")),
+  );
+  const found = said.filter((text) => /as you measured them/.test(text));
+  if (says) expect(found.join(" ")).toMatch(says);
+  else expect(found).toEqual([]);
+});
+
+test.each([
+  ["top/again", true],
+  ["top/again2", true],
+  ["top/face", false],
+  ["slot-2/wall-back~1", true],
+  ["slot-2/wall-back", false],
+] as const)("%s is done once more: %s", (key, again) => {
+  expect(isRework(key)).toBe(again);
 });

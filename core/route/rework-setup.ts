@@ -5,10 +5,18 @@ import { extentOf, type NextCut, type OperationKey } from "../squaring/index.ts"
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, warn, words } from "../working/index.ts";
 import { planFaceSetup, toldFaceSetup } from "./face-setup.ts";
+import { type AnyKey, type FeatureKey, isFaceKey } from "./feature-key.ts";
 import type { RouteContext } from "./route-context.ts";
 import { contactIn, leastSupport, type SeatContact } from "./seat-contact.ts";
 import { faceOf, type FaceSetup, type Setup } from "./setup.ts";
 import type { FaceTold } from "./told.ts";
+
+/** Whether an operation cuts once more what was cut: it is done as that was, and takes no settings of its own. */
+export const isRework = (key: AnyKey): boolean =>
+  isFaceKey(key) ? extentOf(key) === "again" : /~\d+$/.test(key);
+
+/** The key of the nth time that an operation of a feature is done once more. */
+export const reworkKey = (base: FeatureKey, n: number): FeatureKey => `${base}~${n}`;
 
 /** A face whose size was read and is not good: it is clamped and cut once more. */
 export interface FaceRework {

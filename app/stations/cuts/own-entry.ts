@@ -1,6 +1,6 @@
 import type { CutComparison } from "../../../core/plan/index.ts";
 import { showQuantity, mm, quantity, showParts } from "../../../core/quantity/index.ts";
-import { conditionsOf, cutterOf, type Operation } from "../../../core/route/index.ts";
+import { conditionsOf, cutterOf, type Operation, isRework } from "../../../core/route/index.ts";
 import { settingsNear, speedSpan } from "../../../core/shop/index.ts";
 import { words } from "../../../core/working/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -44,7 +44,8 @@ export function useOwnEntry(
   const { cut } = operation;
   const set = conditionsOf(operation);
   const cutter = cutterOf(operation);
-  if (!set || !cutter || !machine) return () => null;
+  // What is cut once more is cut as it was the first time: it has nothing of its own to set.
+  if (!set || !cutter || !machine || isRework(operation.key)) return () => null;
   const called = (id: string) => shop.cutters.find((c) => c.id === id)?.name ?? id;
   const length = (value: number): OwnEntry => ({
     by: "typing",

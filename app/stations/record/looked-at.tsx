@@ -94,7 +94,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
             </chakra.p>
           ) : (
             <ReadingPad
-              key={`${of} ${r?.readings.length ?? 0}`}
+              key={of}
               of={of}
               name={r?.name}
               how={r?.how ?? (of === "squareness" ? "form" : "outside")}

@@ -11,6 +11,7 @@ import {
   isFaceSetup,
   keyOfSetup,
   type Setup,
+  isRework,
 } from "../../../core/route/index.ts";
 import { edgeFinderOf, inUse } from "../../../core/shop/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -35,6 +36,14 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
       <Section title="Held another way">
         <chakra.p color="quiet">
           The part stays clamped from the cut before. Change how it is held there.
+        </chakra.p>
+      </Section>
+    );
+  if (isRework(keyOfSetup(setup)))
+    return (
+      <Section title="Held another way">
+        <chakra.p color="quiet">
+          It is held as it was the first time, where metal still stands there.
         </chakra.p>
       </Section>
     );

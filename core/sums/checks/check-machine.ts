@@ -4,6 +4,7 @@ import { checkLasts } from "../../shop/index.ts";
 import { done, line, refused, say, words } from "../../working/index.ts";
 import { choice, number, type Sum } from "../sum.ts";
 import { keeps } from "./keeps.ts";
+import { meanOf, per100, rangeOf, trialsOf } from "./trials.ts";
 
 const mustBeAbove = (what: string) => refused(words(`${what} must be above zero.`), words("Correct it."));
 
@@ -64,10 +65,7 @@ const axes = [
   ["z", "Z"],
 ] as const;
 
-const reads = (n: (key: string) => number) =>
-  ["first", "second", "third"].map((key) => n(key)).filter((v) => !Number.isNaN(v));
-const meanOf = (values: readonly number[]) => tidy(values.reduce((s, v) => s + v, 0) / values.length);
-const slackOf = (n: (key: string) => number) => Math.abs(meanOf(reads(n)));
+const slackOf = (n: (key: string) => number) => Math.abs(meanOf(trialsOf(n)));
 
 export const checkSlack: Sum = {
   id: "check-slack",
@@ -80,9 +78,9 @@ export const checkSlack: Sum = {
     number("third", "and elsewhere on the table", "length", { mm: "0.1", in: "0.004" }, { mayBeEmpty: true }),
   ],
   work: ({ n, c }) => {
-    const read = reads(n);
+    const read = trialsOf(n);
     const mean = slackOf(n);
-    const range = Math.max(...read) - Math.min(...read);
+    const range = rangeOf(read);
     return done({
       drawing: trialsDrawing("How far the handle turns before the table follows.", read, mean),
       figures: [
@@ -153,7 +151,7 @@ export const checkPull: Sum = {
   }),
 };
 
-const over100 = (n: (key: string) => number) => tidy(((n("shows") - n("block")) / n("block")) * 100);
+const over100 = (n: (key: string) => number) => per100(n("shows") - n("block"), n("block"));
 
 export const checkReadout: Sum = {
   id: "check-readout",
@@ -190,11 +188,7 @@ export const checkReadout: Sum = {
   },
   keeps: keeps("machines", {
     lasts: checkLasts["check-readout"],
-    found: over100Of,
+    found: ({ n }) => over100(n),
     into: (machine) => machine,
   }),
 };
-
-function over100Of({ n }: { n: (key: string) => number }) {
-  return over100(n);
-}

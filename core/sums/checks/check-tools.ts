@@ -4,6 +4,7 @@ import { checkLasts } from "../../shop/index.ts";
 import { done, line, note, refused, rule, say, warn, words } from "../../working/index.ts";
 import { number, type Sum } from "../sum.ts";
 import { keeps } from "./keeps.ts";
+import { meanOf, rangeOf, trialsOf } from "./trials.ts";
 
 export const checkRunOut: Sum = {
   id: "check-run-out",
@@ -147,12 +148,7 @@ export const checkParallels: Sum = {
   }),
 };
 
-const trials = (n: (key: string) => number) =>
-  ["first", "second", "third"].map((key) => n(key)).filter((v) => !Number.isNaN(v));
-const errorOf = (n: (key: string) => number) => {
-  const read = trials(n);
-  return tidy(read.reduce((s, v) => s + v, 0) / read.length - n("block"));
-};
+const errorOf = (n: (key: string) => number) => tidy(meanOf(trialsOf(n)) - n("block"));
 
 export const checkInstrument: Sum = {
   id: "check-instrument",
@@ -165,9 +161,9 @@ export const checkInstrument: Sum = {
     number("third", "and once more", "length", { mm: "25.002", in: "1.0001" }, { mayBeEmpty: true }),
   ],
   work: ({ n }) => {
-    const read = trials(n);
+    const read = trialsOf(n);
     const error = errorOf(n);
-    const repeats = Math.max(...read) - Math.min(...read);
+    const repeats = rangeOf(read);
     return done({
       drawing: trialsDrawing("What it reads of one block.", read, n("block")),
       figures: [

@@ -4,9 +4,7 @@ import { checkLasts } from "../../shop/index.ts";
 import { done, line, note, refused, rule, say, warn, words } from "../../working/index.ts";
 import { number, type Sum } from "../sum.ts";
 import { keeps } from "./keeps.ts";
-
-/** Rise from one reading to the other over a length, as it is kept: over 100. */
-const per100 = (rise: number, apart: number) => tidy((rise / apart) * 100);
+import { meanOf, per100, rangeOf, trialsOf } from "./trials.ts";
 
 const apartAbove = refused(words("The distance must be above zero."), words("Correct it."));
 
@@ -133,10 +131,6 @@ export const checkBed: Sum = {
   }),
 };
 
-const pulls = (n: (key: string) => number) =>
-  ["first", "second", "third"].map((key) => n(key)).filter((v) => !Number.isNaN(v));
-const meanOf = (values: readonly number[]) => tidy(values.reduce((s, v) => s + v, 0) / values.length);
-
 /** One division of an indicator: less says nothing, mm. */
 const division = 0.01;
 
@@ -151,9 +145,9 @@ export const checkStretch: Sum = {
     number("released", "After letting go", "chip", { mm: "0", in: "0" }, { signed: true }),
   ],
   work: ({ n }) => {
-    const read = pulls(n);
+    const read = trialsOf(n);
     const mean = meanOf(read);
-    const range = Math.max(...read) - Math.min(...read);
+    const range = rangeOf(read);
     return done({
       drawing: trialsDrawing("How far the jaw gives, pull by pull.", read, mean),
       figures: [
@@ -193,7 +187,7 @@ export const checkStretch: Sum = {
   },
   keeps: keeps("vises", {
     lasts: checkLasts["check-stretch"],
-    found: ({ n }) => meanOf(pulls(n)),
-    into: (vise, { n }) => ({ ...vise, stretch: Math.abs(meanOf(pulls(n))) }),
+    found: ({ n }) => meanOf(trialsOf(n)),
+    into: (vise, { n }) => ({ ...vise, stretch: Math.abs(meanOf(trialsOf(n))) }),
   }),
 };

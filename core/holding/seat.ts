@@ -123,9 +123,13 @@ function whyNotThose(chosen: Parallels, needed: Mm, between: Mm, through: boolea
       ];
 }
 
-/** A rod is needed unless both faces at the jaws are machined and clean (M06). */
+/** Flat jaws take up no more than this between two faces out of parallel, mm (guess). */
+const jawsTakeUp = 0.1;
+
+/** A rod is needed unless both faces at the jaws are machined and clean (M06), and as parallel as they were measured. */
 export const needsRod = (piece: Piece, at: Orientation): boolean =>
-  !(isReference(piece, at.fixed) && isReference(piece, movingOf(at)));
+  !(isReference(piece, at.fixed) && isReference(piece, movingOf(at))) ||
+  piece.uneven[axisOf(at.fixed)] > jawsTakeUp;
 
 /** Least height of parallels in mm: jaw depth + cut + clearance − present height. Zero or less: it stands on the bed. */
 export const parallelHeightNeeded = (vise: Vise, removal: Mm, standing: Mm): Mm =>

@@ -67,6 +67,7 @@ export function turnedPiece(sizes: Sizes): Piece {
   return {
     faces: Object.fromEntries(faceNames.map((f) => [f, { ...state }])) as Piece["faces"],
     sizes: Object.fromEntries(axisNames.map((a) => [a, sizes[a]])) as Piece["sizes"],
+    uneven: { length: 0, width: 0, height: 0 },
   };
 }
 

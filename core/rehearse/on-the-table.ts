@@ -1,4 +1,4 @@
-import type { Face } from "../frame/index.ts";
+import { downOf, type Face } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Chance } from "./chance.ts";
@@ -157,13 +157,15 @@ export class OnTheTable {
       this.#report.find("tips", out, "the end that hangs out");
     // A round part is held along lines: no face to measure.
     if (placing.on === "blocks") return;
+    // On a raw face below the part comes to lie as much higher as that is out.
+    const higher = this.#part.machined[downOf(placing.at)] ? 0.6 : 1.2;
     const contact = contactOf(this.#part, piece.solid, placing, this.#things, this.vise, this.kit);
     if (!this.#things.has("points") && !(loose && contact.supports.some((s) => s.area >= leastContact)))
       for (const { name, area, at } of contact.supports)
         if (area < leastContact) this.#report.find("onAir", leastContact - area, name, at);
     for (const { name, area, height, at } of contact.jaws) {
       if (area < leastContact) this.#report.find("noGrip", grip ?? leastContact, name, at);
-      else if (grip !== null && name !== "the rod" && height < grip - 0.6)
+      else if (grip !== null && name !== "the rod" && height < grip - higher)
         this.#report.find("lessGrip", grip - height, name, at);
     }
   }

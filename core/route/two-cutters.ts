@@ -79,6 +79,7 @@ export function heldToFinish(piece: Piece, last: FaceSetup, context: RouteContex
 
 /** The piece once the scale is off: no reference yet, and its face is not counted as cut. */
 export const withoutScale = (piece: Piece, face: Face, to: Mm): Piece => ({
+  ...piece,
   faces: { ...piece.faces, [face]: { ...piece.faces[face], condition: "milled", clean: false } },
   sizes: { ...piece.sizes, [axisOf(face)]: to },
 });

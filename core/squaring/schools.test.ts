@@ -21,6 +21,7 @@ const block = (sizes: readonly number[], conditions: readonly FaceCondition[]): 
     ]),
   ) as Piece["faces"],
   sizes: Object.fromEntries(axisNames.map((axis, i) => [axis, sizes[i]!])) as Piece["sizes"],
+  uneven: { length: 0, width: 0, height: 0 },
 });
 
 const blocks = fc

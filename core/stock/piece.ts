@@ -1,4 +1,4 @@
-import { type Axis, axisNames, axisOf, type Face, faceNames, type Sizes } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, type Face, faceNames, opposite, type Sizes } from "../frame/index.ts";
 import { conditionFacts, faceConditionSchema } from "../handbook/index.ts";
 import { faceSchema, axisSchema } from "../frame/index.ts";
 import * as z from "../zod.ts";
@@ -24,6 +24,8 @@ export const pieceSchema = z.object({
   faces: z.record(faceSchema, faceStateSchema),
   /** Present largest size per axis, mm. */
   sizes: z.record(axisSchema, z.number()),
+  /** How far its readings of a size differ while not both of its faces are cut, mm: so far are they out of parallel. */
+  uneven: z.record(axisSchema, z.number()),
 });
 /** The piece as it stands: raw stock, a state of the route, or what is in the vise now. */
 export type Piece = z.infer<typeof pieceSchema>;
@@ -52,7 +54,10 @@ export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
       Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target,
     ]),
   ) as Sizes;
-  return { faces, sizes };
+  const uneven = Object.fromEntries(
+    axisNames.map((axis) => [axis, Number.isFinite(spares[axis].spread) ? spares[axis].spread : 0]),
+  ) as Sizes;
+  return { faces, sizes, uneven };
 }
 
 /** Whether a face may locate the part: cut (or bought ground or milled) and cleaned up (M10). */
@@ -86,6 +91,7 @@ export function cutFace(
       },
     },
     sizes: { ...piece.sizes, [axisOf(face)]: size },
+    uneven: piece.faces[opposite(face)].order === null ? piece.uneven : { ...piece.uneven, [axisOf(face)]: 0 },
   };
 }
 

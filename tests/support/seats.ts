@@ -18,6 +18,7 @@ export const faceIn = (condition: FaceCondition, more: Partial<FaceState> = {}):
 /** A piece of one condition all round, some of its faces cut in the order given. */
 export const pieceOf = (sizes: Sizes, condition: FaceCondition, machined: readonly Face[] = []): Piece => ({
   sizes,
+  uneven: { length: 0, width: 0, height: 0 },
   faces: Object.fromEntries(
     faceNames.map((face) => [
       face,

@@ -116,3 +116,21 @@ export const acrossGroove = (face: Face, along: Axis): Axis => axesAcross(face).
 
 /** How deep a cutout goes below its face, mm. */
 export const depthOf = ({ face, box }: Cutout): Mm => box[axisOf(face)][1] - box[axisOf(face)][0];
+
+/** An outline along x with one round end, as an end mill leaves it: open at its low or its high end. */
+export function openAt(end: "low" | "high", [low, high]: Span, [front, back]: Span): Outline {
+  const r = (back - front) / 2;
+  return end === "low"
+    ? [
+        { x: low, y: front, bulge: 0 },
+        { x: high - r, y: front, bulge: 1 },
+        { x: high - r, y: back, bulge: 0 },
+        { x: low, y: back, bulge: 0 },
+      ]
+    : [
+        { x: high, y: back, bulge: 0 },
+        { x: low + r, y: back, bulge: 1 },
+        { x: low + r, y: front, bulge: 0 },
+        { x: high, y: front, bulge: 0 },
+      ];
+}

@@ -6,7 +6,7 @@ import * as z from "../../../zod.ts";
 import { cutterRunOut, keyseatFromCrown, keyseatFromWall, type KeyseatDepth } from "../../keyseat.ts";
 import { keyseatLines, type ParallelKey, parallelKeyOf } from "../../parallel-key.ts";
 import { emptyFeature, featureShape } from "../base.ts";
-import { cutoutFrom, type Span, span } from "../cutout.ts";
+import { cutoutFrom, openAt, type Span, span } from "../cutout.ts";
 import { depthFromChoice, keyDepthFindings, tooDeep } from "../key-depth.ts";
 import { placeAlong } from "../locate.ts";
 import { narrowReach } from "../reach.ts";
@@ -119,7 +119,10 @@ export const keywayRules: FeatureRules<Keyway> = {
     if (!seat) return null;
     const { face } = feature;
     const across = span(site.sizes[axesAcross(face)[1]] / 2, seat.width);
-    const outline = rectangle(seat.run, across, feature.end === "closed" ? seat.width / 2 : 0);
+    const outline =
+      feature.end === "closed"
+        ? rectangle(seat.run, across, seat.width / 2)
+        : openAt(feature.end === "left" ? "low" : "high", seat.run, across);
     const at = (seat.run[0] + seat.run[1]) / 2;
     const deep = depthSpan(site, face, seat.depth.fromCrown, at);
     return cutoutFrom(face, [{ axis: axisOf(face), outline, span: deep }], site);

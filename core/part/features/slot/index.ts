@@ -10,7 +10,7 @@ import {
 } from "../../../frame/index.ts";
 import * as z from "../../../zod.ts";
 import { emptyFeature, featureShape, placeFor } from "../base.ts";
-import { acrossGroove, cutoutFrom, depthOf, type Span, span } from "../cutout.ts";
+import { acrossGroove, cutoutFrom, depthOf, openAt, type Span, span } from "../cutout.ts";
 import { middleAcross, runsAlong } from "../groove.ts";
 import { placeAlong } from "../locate.ts";
 import { narrowReach } from "../reach.ts";
@@ -25,24 +25,6 @@ export const slotSchema = featureShape("slot", sizes, [], {
   end: z.union([z.enum(["open", "closed"]), faceSchema]),
 });
 export type Slot = z.infer<typeof slotSchema>;
-
-/** A slot with one round end, seen along x: open at its low or its high end. */
-function openAt(end: "low" | "high", [low, high]: Span, [front, back]: Span): Outline {
-  const r = (back - front) / 2;
-  return end === "low"
-    ? [
-        { x: low, y: front, bulge: 0 },
-        { x: high - r, y: front, bulge: 1 },
-        { x: high - r, y: back, bulge: 0 },
-        { x: low, y: back, bulge: 0 },
-      ]
-    : [
-        { x: high, y: back, bulge: 0 },
-        { x: low + r, y: back, bulge: 1 },
-        { x: low + r, y: front, bulge: 0 },
-        { x: high, y: front, bulge: 0 },
-      ];
-}
 
 /** A straight slot: open at both ends or at one, or closed with round ends; to a depth or through. */
 export const slotRules: FeatureRules<Slot> = {

@@ -59,6 +59,12 @@ const machined = ["left", "right", "front", "back", "bottom", "top"].map((face):
   "milled",
 ]);
 
+/** Readings that agree: faces that were bought parallel. */
+const even = [99.4, 63.6, 41.2].map((size, i): [string, unknown] => [
+  `stock/measured/${["length", "width", "height"][i]!}/p2`,
+  read(size),
+]);
+
 /** Walks until a tick is left out; the steps that were reached, and the step it stands at. */
 const standsAt = (omit: string) => {
   const { plan: made } = walk(cheekBlock(), { omit });
@@ -243,7 +249,14 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     "an unmachined face at the moving jaw",
     () => planOf(cheekBlock()).steps,
     "M06.rod",
+    () => planOf(block(...machined, ...even)).steps,
+  ],
+  [
+    "M06",
+    "machined faces out of parallel by their readings",
     () => planOf(block(...machined)).steps,
+    "M06.rod",
+    () => planOf(block(...machined, ...even)).steps,
   ],
   [
     "M07",

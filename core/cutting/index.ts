@@ -19,6 +19,7 @@ export * from "./lanes.ts";
 export * from "./limit-chart.ts";
 export * from "./limits.ts";
 export * from "./passes.ts";
+export * from "./plunge.ts";
 export * from "./power.ts";
 export * from "./quickest-feed.ts";
 export * from "./reach.ts";

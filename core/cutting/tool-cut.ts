@@ -1,10 +1,10 @@
-import { feedPerTooth, feedPerTurn, leastChip } from "../handbook/index.ts";
+import { feedPerTooth, feedPerTurn } from "../handbook/index.ts";
 import { type Mm, type MmPerMin, mm, type Rpm } from "../quantity/index.ts";
-import { type AxisScrew, type Cutter, cuttingDiameter, forceBorne, holderOf } from "../shop/index.ts";
+import { type AxisScrew, type Cutter, cuttingDiameter, holderOf } from "../shop/index.ts";
 import { done, type Outcome, refused, rule, say, type Warning } from "../working/index.ts";
 import { tapFeed } from "./drilling.ts";
 import { chooseFeed, plainFz, tableFeed } from "./feed.ts";
-import { cuttingPower, specificForce } from "./power.ts";
+import { slowedFor } from "./plunge.ts";
 import type { CutPlace } from "./ready.ts";
 import { chooseSpeed } from "./speed.ts";
 
@@ -20,28 +20,17 @@ export interface ToolCut {
   warnings: Warning[];
 }
 
-/** Of what the machine has, a cutter that is buried may ask so much (guess). */
-const buriedShare = 0.6;
 /** Discs on a shank: all of their width and half of their round stand in the metal. */
 const buried = new Set<Cutter["kind"]>(["woodruff", "tSlot"]);
 
-/**
- * The most a buried disc may be fed by the power and the force of the machine, mm/min: P = ap ae vf kc / 60·10⁶ and
- * F = 60·10⁶ P / (π d n), kc by Kienzle at the mean chip of half a turn. Not less than makes a chip.
- */
-function buriedMost(cutter: Cutter, { machine, material }: CutPlace, rpm: Rpm): MmPerMin {
+/** The most a buried disc may be fed by the power and the force of the machine, mm/min; the chip is the mean of half a turn. */
+function buriedMost(cutter: Cutter, place: CutPlace, rpm: Rpm): MmPerMin {
   if (!buried.has(cutter.kind)) return Infinity;
   const d = cuttingDiameter(cutter);
-  const perVf = (vf: MmPerMin) => {
-    const mean = ((vf / (rpm * cutter.teeth)) * 2) / Math.PI;
-    const power = cuttingPower(cutter.fluteLength, d, vf, specificForce(material.kc11, material.mc, mean));
-    const force = (power * 60e6) / (Math.PI * d * rpm);
-    return Math.max(power / (machine.motorPower * machine.efficiency), force / forceBorne(machine));
-  };
-  const least = leastChip(cutter.kind, cutter.material) * cutter.teeth * rpm;
-  let vf = feedPerTooth(material.group, cutter.kind, d, cutter.teeth)[0] * cutter.teeth * rpm;
-  while (vf > least && perVf(vf) > buriedShare) vf *= 0.9;
-  return Math.max(vf, least);
+  const { group } = place.material;
+  const vf = feedPerTooth(group, cutter.kind, d, cutter.teeth)[0] * cutter.teeth * rpm;
+  const disc = { ap: cutter.fluteLength, ae: d, chipAt: (fz: Mm) => (fz * 2) / Math.PI };
+  return slowedFor(disc, cutter, place, rpm, vf);
 }
 
 /**

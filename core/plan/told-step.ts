@@ -268,7 +268,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           limits: limitsOfMove(move, operation),
           vf: move.vf,
           rpm: operation.set?.rpm ?? null,
-          power: operation.cut?.power ?? null,
+          power: (move.kind === "down" && operation.set?.plunge?.power) || (operation.cut?.power ?? null),
           cutter: operation.cutter ?? "",
           byEye: operation.tilt !== null,
           spring: move.spring,

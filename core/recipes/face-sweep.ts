@@ -130,7 +130,7 @@ export const faceStrokes = (sweep: FaceSweep, passes: readonly FacePass[]): Stro
         spring: pass.spring,
       })),
     ),
-    { exact: byEye, tilt: null },
+    { exact: byEye, tilt: null, set: null },
   );
 
 /**

@@ -48,7 +48,7 @@ export interface StrokesAsked {
   /** The working of a milling cut; null for others. */
   cut: Cut | null;
   /** Feed of what has none of its own, mm/min; null by hand feel. */
-  set: { vf: MmPerMin } | null;
+  set: { vf: MmPerMin; plunge: { vf: MmPerMin } | null } | null;
   /** Depths at which its ways are cut, mm below zero; the last is the floor. */
   levels: readonly Mm[];
   floor: Mm;
@@ -83,7 +83,7 @@ export function strokesOf(operation: StrokesAsked, shift: Mm = 0, toFixed: 1 | -
  */
 export function strokesAlong(
   rounds: readonly Round[],
-  { exact, tilt }: Pick<StrokesAsked, "exact" | "tilt">,
+  { exact, tilt, set }: Pick<StrokesAsked, "exact" | "tilt" | "set">,
 ): Stroke[] {
   const moves: Stroke[] = [];
   const here: Here = { x: null, y: null, z: null };
@@ -121,6 +121,7 @@ export function strokesAlong(
         notPast: true,
         cuts: way.entry === "plunge" ? "down" : "air",
         ...stated,
+        ...(way.entry === "plunge" && set?.plunge ? { vf: set.plunge.vf } : {}),
       });
     rest.forEach((point, i) => {
       const [dx, dy] = [point[0] - here.x!, point[1] - here.y!];

@@ -17,17 +17,22 @@ const groundCarbide = 0.01;
 export const leastChipOf = ({ material, inserts }: Cutter): Mm =>
   inserts === "none" && edgeRadius[material] > groundCarbide ? groundCarbide : edgeRadius[material];
 
-/** What a stroke really takes: along the cutter's axis, across it, and how fast. */
+/**
+ * What a stroke really takes: along the cutter's axis, across it, and how fast. Straight down what is taken across the axis counts
+ * as it is seen from above: along is the area there over its width.
+ */
 export interface Taken {
   ap: Mm;
   ae: Mm;
+  /** Straight down: the part of a turn that a tooth is in metal; null sideways. */
+  down: number | null;
   vf: MmPerMin;
   rpm: Rpm;
 }
 
 /** Power in kW and the force over a turn in N; nothing where nothing is cut. Straight shoulder, Kienzle at the mean chip. */
 function powerAndForce(
-  { ap, ae, vf, rpm }: Taken,
+  { ap, ae, down, vf, rpm }: Taken,
   cutter: Cutter,
   material: Material,
 ): { power: number; force: number } {
@@ -35,7 +40,8 @@ function powerAndForce(
   const fz = vf / Math.max(1, rpm * cutter.teeth);
   if (!(ap > 0 && wide > 0 && fz > 0)) return { power: 0, force: 0 };
   const arc = Math.acos(Math.max(-1, 1 - (2 * wide) / cutter.diameter));
-  const mean = Math.max(0.002, (fz * (1 - Math.cos(arc))) / arc);
+  // Straight down every tooth takes the whole feed all the way.
+  const mean = Math.max(0.002, down !== null ? fz : (fz * (1 - Math.cos(arc))) / arc);
   const kc = material.kc11 * mean ** -material.mc;
   const power = (ap * wide * vf * kc) / 60e6;
   return { power, force: (power * 60e6) / (Math.PI * cutter.diameter * rpm) };
@@ -50,12 +56,15 @@ export function loadOf(
 ): { power: Kw; share: number } {
   const { power, force } = powerAndForce(taken, cutter, material);
   if (power === 0) return { power, share: 0 };
-  const { ap, ae } = taken;
+  const { ap, ae, down } = taken;
   const arc = Math.acos(Math.max(-1, 1 - (2 * Math.min(ae, cutter.diameter)) / cutter.diameter));
   // While no tooth is in the metal all the time the force is as much higher as they are out of it.
-  const turn = arc + (ap * Math.tan((cutter.helix * Math.PI) / 180)) / (cutter.diameter / 2);
+  const twist = (ap * Math.tan((cutter.helix * Math.PI) / 180)) / (cutter.diameter / 2);
+  const turn = down !== null ? 2 * Math.PI * down : arc + twist;
   const peak = force / Math.min(1, (cutter.teeth * turn) / (2 * Math.PI));
-  const share = Math.max(power / (machine.motorPower * machine.efficiency), peak / forceBorne(machine));
+  const ofPower = power / (machine.motorPower * machine.efficiency);
+  // All round the end the teeth push against each other.
+  const share = down === 1 ? ofPower : Math.max(ofPower, peak / forceBorne(machine));
   return { power, share };
 }
 

@@ -69,7 +69,13 @@ export function alongWall(
       : table.vise.jawDepth + 1;
   const z = told.down === null ? Math.max(floor, max[2] - told.width - 1) : axes.z.at;
   const ends = endsOf(told, tool, min, max);
-  const taken = { ap: Math.min(told.width, max[2] - z), ae: told.depth, vf: told.vf, rpm: told.rpm };
+  const taken = {
+    ap: Math.min(told.width, max[2] - z),
+    ae: told.depth,
+    down: null,
+    vf: told.vf,
+    rpm: told.rpm,
+  };
   return places.map((place): Way => {
     const at = place - into * strokes.bend(taken, tool);
     const point = (end: Mm): Vec => (told.feedAlong === "x" ? [end, at, z] : [at, end, z]);

@@ -21,6 +21,20 @@ const morePower = { share: 1.6, kw: 0.03 };
 /** They feed along their axis: no chip of a milling cutter. */
 const turning = new Set(["tap", "reamer", "twistDrill", "spotDrill", "counterbore"]);
 
+/** What a stroke sideways takes: as high and as wide as it is. */
+const sideways = ({ height, across }: Removed) => ({ ap: height, ae: across, down: null });
+
+/** What a stroke straight down takes: as much as lies under the end, all round it or at one side. */
+function fromAbove({ volume, height, across, bounds: { min, max } }: Removed, { radius }: Tool, at: Vec) {
+  const area = volume / Math.max(height, 0.01);
+  const round = [0, 1].every((i) => Math.abs((min[i]! + max[i]!) / 2 - at[i]!) < 0.1 * radius);
+  return {
+    ap: area / Math.max(across, 0.01),
+    ae: across,
+    down: round ? 1 : Math.min(1, area / (Math.PI * radius ** 2)),
+  };
+}
+
 export interface StrokesAsked {
   table: OnTheTable;
   spindle: Spindle;
@@ -189,14 +203,14 @@ export class Strokes {
     this.#collide(tool, from, to);
     this.#shank(tool, from, to);
     const removed = this.#remove(tool, from, to);
-    const height = removed?.height ?? 0;
     const rpm = told.rpm ?? this.#spindle.rpm;
     if (removed && told.vf && rpm > 0 && !told.spring) {
       const fz = told.vf / (rpm * tool.cutter.teeth);
       const least = leastChipOf(tool.cutter);
       if (!turning.has(tool.cutter.kind)) {
         if (fz < least - 5e-4) this.#report.find("rubs", least - fz, tool.cutter.name);
-        const cut = { ap: height, ae: removed.across, vf: told.vf, rpm };
+        const straight = Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6;
+        const cut = { ...(straight ? fromAbove(removed, tool, to) : sideways(removed)), vf: told.vf, rpm };
         const { power, share } = loadOf(cut, tool.cutter, this.#material, this.#machine);
         const at = middleOf(removed.bounds);
         if (share > spare.share) this.#report.find("tooHard", share, `${tool.cutter.name} | the machine`, at);
@@ -241,7 +255,7 @@ export class Strokes {
     const z = Math.min(from[2], to[2]);
     const metal = this.#piece.over(this.#plan(from, to, tool.radius), z, z + tool.flute);
     if (!metal || metal.across >= tool.radius) return [from, to];
-    const taken = { ap: metal.height, ae: metal.across, vf, rpm: rpm ?? this.#spindle.rpm };
+    const taken = { ap: metal.height, ae: metal.across, down: null, vf, rpm: rpm ?? this.#spindle.rpm };
     const bend = this.bend(taken, tool);
     const middle = middleOf(metal.bounds);
     const left = dx * (middle[1] - from[1]) - dy * (middle[0] - from[0]) > 0 ? 1 : -1;

@@ -123,6 +123,8 @@ function fixedReason(piece: Piece, at: Orientation): Phrase {
 function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
   if (!seat.rod) return say`Both faces at the jaws are machined: flat jaws hold them, no rod.`;
   const state = wordsFor.faceCondition[piece.faces[moving].condition];
+  if (isReference(piece, moving) && isReference(piece, seat.fixed))
+    return say`Both faces at the jaws are machined, but by your readings ${mm(piece.uneven[axisOf(moving)])} out of parallel: flat jaws would hold them along an edge. A ${mm(seat.rod.diameter)} rod ${mm(seat.rod.height)} above the bed presses the block flat to the fixed jaw.`;
   return isReference(piece, moving)
     ? say`The fixed jaw holds a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`
     : say`The ${moving} face at the moving jaw is ${state}: a ${mm(seat.rod.diameter)} rod at the center of the grip, ${mm(seat.rod.height)} above the bed, presses the block flat to the fixed jaw.`;

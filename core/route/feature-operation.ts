@@ -4,6 +4,8 @@ import {
   cutTask,
   nothingOwn,
   type OwnConditions,
+  type Plunge,
+  plungeOf,
   rememberedCut,
   toolCut,
 } from "../cutting/index.ts";
@@ -67,7 +69,15 @@ export interface FeatureOperation {
   toolName: string;
   /** Diameter that cuts, mm; 0 for hand work. */
   diameter: Mm;
-  set: { rpm: Rpm; setting: string; vf: MmPerMin; feedBy: "power" | "hand"; pace: number } | null;
+  set: {
+    rpm: Rpm;
+    setting: string;
+    vf: MmPerMin;
+    /** How it goes straight down into metal; null for what is no milling cutter. */
+    plunge: Plunge | null;
+    feedBy: "power" | "hand";
+    pace: number;
+  } | null;
   /** What is milled, and the cut with its working; null for others. */
   task: CutTask | null;
   cut: Cut | null;
@@ -131,7 +141,7 @@ function strokesTime({ sweep, floor, top, exact, tool }: Work, told: Strokes): n
   const { cut, set, levels, diameter } = told;
   const tilt = tool.by === "mill" ? tool.tilt : null;
   const passes = cut && [cut.kind, cut.passes.map((p) => p.depth), cut.vf, cut.finishVf, cut.spring];
-  const key = `${textOf(sweep)} ${JSON.stringify([tool.by, floor, top, diameter, tilt, set?.vf, levels, passes])}`;
+  const key = `${textOf(sweep)} ${JSON.stringify([tool.by, floor, top, diameter, tilt, set?.vf, set?.plunge?.vf, levels, passes])}`;
   const last = times.get(key);
   if (last !== undefined) return last;
   const strokes = strokesOf({
@@ -186,7 +196,7 @@ function withCutter(
       set:
         cutter.kind === "tap"
           ? null
-          : { vf, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
+          : { vf, plunge: null, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
       levels: [floor],
       diameter: d,
     };
@@ -229,12 +239,22 @@ function withCutter(
     side || tool.tilt !== null
       ? [floor]
       : cut.passes.map((p, i) => (i === cut.passes.length - 1 ? floor : tidy(top + p.cumulative)));
+  const vf = side ? cut.finishVf : cut.vf;
+  const plunge = plungeOf(cutter, place, cut.rpm, vf);
+  if (tool.plunges && plunge.share > 1)
+    return refused(
+      rule(
+        "M20.plungeHard",
+      )`${place.machine.name} cannot push ${cutter.name} straight down into ${place.material.name}.`,
+      words("Use a smaller cutter, or drill where it starts."),
+    );
   const told: Strokes = {
     cut,
     set: {
       rpm: cut.rpm,
       setting: cut.setting,
-      vf: side ? cut.finishVf : cut.vf,
+      vf,
+      plunge,
       feedBy: cut.feedBy,
       pace: cut.pace,
     },

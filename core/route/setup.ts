@@ -102,7 +102,9 @@ export const featureSetupsOf = (setups: readonly Setup[]): FeatureSetup[] =>
 export const cutterOf = (operation: Operation): string | null =>
   operation.by === "face" ? operation.cut.cutter : operation.cutter;
 /** Speed and feed of an operation; null where it is turned or done by hand. */
-export const conditionsOf = (operation: Operation): FeatureOperation["set"] =>
+export const conditionsOf = (
+  operation: Operation,
+): Omit<NonNullable<FeatureOperation["set"]>, "plunge"> | null =>
   operation.by === "face" ? operation.cut : operation.set;
 
 /** The setup an operation is done in. */

@@ -19,7 +19,7 @@ import {
   type Toucher,
   zeroedToward,
 } from "../locate/index.ts";
-import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
+import { type Mm, mm, quantity, tidy, type MmPerMin } from "../quantity/index.ts";
 import { cutForFluid, type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, words } from "../working/index.ts";
@@ -276,7 +276,7 @@ export function featureWork(
     const firstIn = all.find((m) => m.kind !== "go");
     all.forEach((move, i) => {
       if (move === interrupted && move.kind !== "go")
-        for (const back of wayBack(all, move))
+        for (const back of wayBack(all, move, op.set?.plunge?.vf ?? move.vf))
           put(back, `back-${move.number}-${back.kind}`, say`Back to where you were: ${op.title}`, {
             done: (ticks?.get(`back-${move.number}-${back.kind}`) ?? -1) > since,
           });
@@ -451,7 +451,7 @@ const fedAlong = ({ kind, to }: Stroke): boolean =>
   kind === "feed" && (to.x === undefined) !== (to.y === undefined);
 
 /** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
-function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
+function wayBack(all: readonly Stroke[], interrupted: Stroke, down: MmPerMin | null): Stroke[] {
   const at: Stroke["to"] = all
     .slice(0, interrupted.number - 1)
     .reduce((here, m) => ({ ...here, ...m.to }), {});
@@ -469,6 +469,7 @@ function wayBack(all: readonly Stroke[], interrupted: Stroke): Stroke[] {
             axis: "z" as const,
             to: { z },
             cuts: "down" as const,
+            vf: down,
           },
         ]),
   ];

@@ -30,7 +30,15 @@ export function moveNotes(
         : note(words("Back out every so often to clear the chips; ease off where it breaks through.")),
     ];
   if (move.kind === "down" && move.cuts === "down")
-    return [warn(rule("M20.into")`Plunging into solid: feed slowly and peck.`)];
+    return [
+      warn(
+        move.vf === null
+          ? rule("M20.into")`Into solid metal: slowly, out again to clear chips.`
+          : rule(
+              "M20.into",
+            )`Into solid metal: ${quantity("feed", move.vf)} straight down, out again to clear chips.`,
+      ),
+    ];
   if (move.kind === "feed" && move.notPast)
     return [
       ...packedChips(move, op),

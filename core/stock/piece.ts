@@ -91,7 +91,8 @@ export function cutFace(
       },
     },
     sizes: { ...piece.sizes, [axisOf(face)]: size },
-    uneven: piece.faces[opposite(face)].order === null ? piece.uneven : { ...piece.uneven, [axisOf(face)]: 0 },
+    uneven:
+      piece.faces[opposite(face)].order === null ? piece.uneven : { ...piece.uneven, [axisOf(face)]: 0 },
   };
 }
 

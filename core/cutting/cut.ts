@@ -178,7 +178,8 @@ function evaluate(ready: Ready, { feed, lanes, ...fixed }: Fixed): Cut {
     feed: task.own.vf !== null,
     depth: task.own.depth !== null,
   };
-  if (own.depth) warnings.push(...beyondLimits(limits, depth, power, spindlePower, allowed));
+  // What was told when the setup began may be beyond them too: a tick takes no warning away.
+  if (own.depth || fixed.last) warnings.push(...beyondLimits(limits, depth, power, spindlePower, allowed));
   return {
     cutter: cutter.id,
     kind: task.kind,
@@ -281,6 +282,11 @@ function underWay(ready: Ready): Cut {
   let cut = at(laneShares[0]);
   const getsUnder = (c: Cut) => c.first <= c.allowed + 1e-9;
   const narrows = task.kind === "face" || task.kind === "slab";
+  // An own depth that the machine cannot take at full width may do in narrower lanes.
+  if (task.own.depth !== null && narrows && hardLimitBroken(cut, cut.depth)) {
+    const narrower = laneShares.slice(1).map(at);
+    return narrower.find((c) => !hardLimitBroken(c, c.depth)) ?? narrower.at(-1) ?? cut;
+  }
   if (task.own.depth === null && narrows && cut.first > 0) {
     const all = [cut, ...laneShares.slice(1).map(at)];
     const under = all.filter(getsUnder);

@@ -77,7 +77,8 @@ export function settleCondition(override: ConditionOverride, asked: CutAsked): O
   const { machine, now, cutWith } = asked;
   switch (override.what) {
     case "depth": {
-      const cut = cutWith({});
+      // Held against the limits of the cut it makes, in whatever lanes that takes.
+      const cut = cutWith({ depth: override.value });
       if (!cut) return refused(...noPasses);
       return cut.ok ? depthApplied(cut.value, override.value) : cut;
     }

@@ -24,6 +24,8 @@ import {
   featureOfKey,
   featureSetupsOf,
   isFaceKey,
+  missingBefore,
+  setupWith,
 } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
 import { conditionAt, readingsAlong } from "../stock/index.ts";
@@ -154,6 +156,9 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
   try {
     while (made.current < made.steps.length && done < mostSteps && !literal.lost) {
       const step = made.steps[made.current]!;
+      const setup = setupWith(made.setups, step.op);
+      // What the application says must be measured first is measured first: here nobody can.
+      if (step.kind === "place" && setup && missingBefore(setup)) break;
       const upset = asked.upsets?.(step, draws) ?? null;
       if (upset && records.some((r) => "op" in r && r.op === step.op)) {
         literal.upset(upset);

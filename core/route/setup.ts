@@ -116,3 +116,7 @@ export const faceOf = ({ operations }: Pick<FaceSetup, "operations">): FaceOpera
 /** A setup is known by its first operation. */
 export const keyOfSetup = <S extends Setup>({ operations }: S): S["operations"][0]["key"] =>
   operations[0].key;
+
+/** Why a setup cannot be placed yet: a size that nobody measured. Null where nothing is missing. */
+export const missingBefore = (setup: Setup): Warning | null =>
+  setup.warnings.find((w) => w.phrase.id === "M10.unmeasured") ?? null;

@@ -248,7 +248,7 @@ export function randomJob(seed: number): RandomJob {
     for (const axis of axisNames) {
       // Readings light, heavy, uneven, or left out.
       const spare = d.between(form === "casting" ? 4 : 1.5, form === "casting" ? 8 : 6, 0.1);
-      const points = d.one([0, 1, 2, 4]);
+      const points = d.one([0, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4]);
       for (let p = 1; p <= points; p++) {
         const value = Math.round((drawn[axis] + spare - d.between(0, 0.6, 0.01)) * 100) / 100;
         job = set(job, `stock/measured/${axis}/p${p}`, read(value));

@@ -1,9 +1,10 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
+import type { Job } from "../../../core/job/index.ts";
 import type { Rehearsal } from "../../../core/plan/index.ts";
 import type { Finding } from "../../../core/rehearse/index.ts";
 import type { Record } from "../../../core/steps/index.ts";
-import { cheekBlock } from "../../../tests/support/cheek-block.ts";
+import { block, cheekBlock } from "../../../tests/support/cheek-block.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
 import type { JobIntent } from "../../session/intent.ts";
@@ -20,13 +21,13 @@ const finding = (more: Partial<Finding>): Finding => ({
   ...more,
 });
 
-function open(findings: Finding[], more: Record[] = []) {
+function open(findings: Finding[], more: Record[] = [], job: Job = cheekBlock()) {
   const intents: JobIntent[] = [];
   const walked: Rehearsal = { findings, truths: [], done: 3, finished: true, records: [] };
   render(
     jobStub(<MachineStation />, {
-      job: cheekBlock(),
-      records: [...walk(cheekBlock(), { until: (s) => s.kind === "place" }).records, ...more].map((r, i) => ({
+      job,
+      records: [...walk(job, { until: (s) => s.kind === "place" }).records, ...more].map((r, i) => ({
         ...r,
         seq: i + 1,
       })),
@@ -83,6 +84,20 @@ describe("a setup whose steps go wrong when they are followed to the letter", ()
     fireEvent.click(screen.getByRole("button", { name: /I have checked it/ }));
     await waitFor(() => expect(answers().map((b) => b.disabled)).toEqual([false, false]));
     expect(screen.getByText(/hits the fixed jaw/)).toBeTruthy();
+  });
+
+  test("a size that nobody measured holds it up, and no reason goes past that", async () => {
+    const order = ["length", "width", "height"].map((axis): [string, unknown] => [
+      `stock/measured/${axis}`,
+      { p1: null, p2: null, p3: null, p4: null },
+    ]);
+    open([], [], block(...order));
+    await screen.findByRole("link", { name: "Measure it now" });
+    expect((await firstTick()).disabled).toBe(true);
+    expect(screen.queryByLabelText("Why it is safe to go on")).toBeNull();
+    expect(screen.getByRole("link", { name: "Measure it now" }).getAttribute("href")).toBe(
+      "/jobs/cheek-block/stock",
+    );
   });
 
   test("what is found later holds it up anew", async () => {

@@ -2,13 +2,16 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { featureNames, featuresOf } from "../../../core/part/index.ts";
 import { findingWarnings, type FoundWarning } from "../../../core/rehearse/index.ts";
+import { missingBefore, setupWith } from "../../../core/route/index.ts";
 import type { RecordEvent, Step } from "../../../core/steps/index.ts";
-import { Button } from "../../instruments/button.tsx";
+import type { Warning } from "../../../core/working/index.ts";
+import { Button, ButtonLink } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { setupNumbered } from "../../instruments/setup-place.ts";
 import { useLongWork } from "../../instruments/use-long-work.ts";
+import { Words } from "../../instruments/words.tsx";
 
 /** The tick that says of one thing found: seen, and gone on all the same. What is found later holds the setup up anew. */
 const lookedAt = ({ key }: FoundWarning): string => `looked-at ${key}`;
@@ -37,6 +40,8 @@ export interface SetupGate {
   warnings: FoundWarning[];
   /** Something found can hurt or spoil, and nobody said yet why it may go on: the setup waits. */
   held: FoundWarning[];
+  /** What must be measured before anything can be placed: no reason goes past that. */
+  missing: Warning | null;
   holds: boolean;
 }
 
@@ -58,6 +63,8 @@ export function useSetupGate(step: Step, answered: (tick: string) => boolean): S
         )
       : [];
   const held = warnings.filter((w) => w.severity === "stop" && !answered(lookedAt(w)));
+  const setup = setupWith(plan.setups, step.op);
+  const missing = asks && setup ? missingBefore(setup) : null;
   return {
     asks,
     progress,
@@ -65,7 +72,8 @@ export function useSetupGate(step: Step, answered: (tick: string) => boolean): S
     again,
     warnings,
     held,
-    holds: held.length > 0,
+    missing,
+    holds: held.length > 0 || missing !== null,
   };
 }
 
@@ -81,10 +89,19 @@ export function SetupGateCard({
   enabled: boolean;
   onPass: (...events: RecordEvent[]) => void;
 }) {
-  const { stopWalk, plan } = useJob();
+  const { stopWalk, plan, job } = useJob();
   const called = setupNumbered(step.setup, plan);
   const [reason, setReason] = useState("");
   if (!gate.asks) return null;
+  if (gate.missing)
+    return (
+      <Box mb="10px">
+        <Notice severity="stop">
+          <Words of={gate.missing.phrase} />{" "}
+          <ButtonLink to={`/jobs/${job.id}/stock`}>Measure it now</ButtonLink>
+        </Notice>
+      </Box>
+    );
   if (gate.progress)
     return (
       <Box display="flex" gap="12px" alignItems="center" mb="10px" role="status">
@@ -108,7 +125,7 @@ export function SetupGateCard({
     <Box mb="12px">
       <chakra.h2 fontSize="18px">Following the steps exactly, this happens</chakra.h2>
       <Warnings of={gate.warnings} />
-      {gate.holds && (
+      {gate.held.length > 0 && (
         <Box display="flex" gap="10px" alignItems="flex-end" mt="8px" flexWrap="wrap">
           <Field
             label="Why it is safe to go on"

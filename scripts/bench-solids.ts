@@ -32,7 +32,6 @@ function strokes(count: number): Instruction[] {
     rpm: 1115,
     power: null,
     cutter,
-    byEye: false,
     spring: false,
     minutes: 0.1,
   });

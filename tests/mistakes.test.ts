@@ -287,7 +287,7 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
   [
     "M21",
     "deeper than the motor can",
-    () => planOf(block(...ownDepth(3.5))).overrides,
+    () => planOf(block(...ownDepth(9))).overrides,
     "M21.hard",
     () => planOf(block(...ownDepth(1.2))).overrides,
   ],

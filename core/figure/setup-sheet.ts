@@ -113,6 +113,14 @@ function operationLines(
       ? `, ${showQuantity(quantity("spindleSpeed", set.rpm), unit)}, ${showQuantity(quantity("feed", set.vf), unit)} ${set.feedBy}`
       : ""
   }`;
+  if (operation.tilt !== null)
+    return [
+      ...wrapped(head, 62).map((text) => ({ text, bold: true })),
+      {
+        text: `over the stairs by eye, down until they are just gone`,
+        bold: false,
+      },
+    ];
   const last = Math.max(0, ...moves.map((m) => m.level));
   const depths = [
     ...new Set(moves.flatMap((m) => (m.to.z === undefined ? [] : [showQuantity(mm(m.to.z), unit)]))),

@@ -97,7 +97,6 @@ function comeDown(on: TouchedOn): Phrase {
 export function topPickup(
   { machine, paper }: { machine: Machine; paper: Mm },
   toucher: Toucher,
-  tilted: boolean,
   on: TouchedOn,
   quill = false,
 ): Pickup {
@@ -151,19 +150,9 @@ export function topPickup(
     warnings: [
       note(rule("M23.top")`Paper counts in Z too.`),
       warn(rule("M24.down")`After the touch go clear of the part, then to the place, then down to depth.`),
-      ...(tilted
-        ? [
-            note(
-              words("With the head tilted, touch the highest corner left; the X and Y zero no longer holds."),
-            ),
-          ]
-        : [
-            note(
-              rule(
-                "M26.one",
-              )`Keep the quill locked at its stop; if you used it, its travel adds to the knee's.`,
-            ),
-          ]),
+      note(
+        rule("M26.one")`Keep the quill locked at its stop; if you used it, its travel adds to the knee's.`,
+      ),
     ],
   };
 }

@@ -270,7 +270,6 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           rpm: operation.set?.rpm ?? null,
           power: (move.kind === "down" && operation.set?.plunge?.power) || (operation.cut?.power ?? null),
           cutter: operation.cutter ?? "",
-          byEye: operation.tilt !== null,
           spring: move.spring,
           minutes: step.minutes,
         },

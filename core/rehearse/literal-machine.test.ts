@@ -96,7 +96,6 @@ const move = (how: Move["how"], to: Move["to"], more: Partial<Move> = {}): Step 
   rpm: 1115,
   power: null,
   cutter: "em-10-2",
-  byEye: false,
   spring: false,
   minutes: 0.5,
   ...more,
@@ -560,8 +559,8 @@ const planted: Planted[] = [
   },
   {
     sort: "notTold",
-    what: "a place that is set by eye",
-    slip: [...begin, move("go", { x: 30, y: 20 }, { byEye: true })],
+    what: "figures with the head tilted",
+    slip: [...begin, { do: "tilt head", degrees: 30 }, move("go", { x: 30, y: 20 })],
     near: [...begin, move("go", { x: 30, y: 20 })],
   },
   {

@@ -42,6 +42,8 @@ export interface MachineAsked {
 /** Where a light way ends in a corner the round of the wall ahead is cut as well, as thick as the wall beside; mm². */
 const aheadInCorner = (thick: Mm, radius: Mm): number => (thick < radius ? thick * radius : 0);
 
+/** Sideways no more than this is told of a pass that is light, mm: as much as touching and rounding leave. */
+const lightPass = 0.15;
 /** A move that takes no longer may find nothing: what it was told for was a sliver, minutes. */
 const soon = 0.1;
 
@@ -213,7 +215,7 @@ export class LiteralMachine {
   #move(told: Extract<Told, { do: "move" }>): void {
     const [table, axes, strokes, report] = [this.#table, this.#axes, this.#strokes, this.#report];
     if (!table.held) return report.find("onAir", 0, "no part is held");
-    if (told.byEye || this.#spindle.tilt !== 0) return report.find("notTold", 0, "head tilted");
+    if (this.#spindle.tilt !== 0) return report.find("notTold", 0, "head tilted");
     const tool = told.how === "go" ? this.#spindle.tool : this.#spindle.ready(told.cutter, told.rpm);
     const turned = (["x", "y", "z"] as const).filter((axis) => told.to[axis] !== undefined);
     if (!this.#usable(turned) || !tool) return;
@@ -235,7 +237,9 @@ export class LiteralMachine {
     const [start, end] = strokes.pushedOff(tool, from, to, told);
     const removed = strokes.feed(tool, start, end, told);
     if (!removed) {
-      if (told.minutes > soon && tool.cutter.kind !== "tap" && !told.spring)
+      // A pass that thin may find that the one before, pushed off less, left nothing.
+      const light = told.limits !== null && told.limits.across <= lightPass;
+      if (told.minutes > soon && tool.cutter.kind !== "tap" && !told.spring && !light)
         report.find("nothing", 0, told.how, to);
       return;
     }

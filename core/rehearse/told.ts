@@ -140,8 +140,6 @@ export type Instruction =
       /** Power the cut was told to take; null where nothing is told of it. */
       power: Kw | null;
       cutter: string;
-      /** The figures hold only with the head upright; with it tilted they are set by eye. */
-      byEye: boolean;
       /** Told to be made once more at the same setting. */
       spring: boolean;
       minutes: number;

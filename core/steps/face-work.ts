@@ -159,9 +159,13 @@ function endHeight(
   const { seat, before } = setup;
   // Straps that hold the face that is up leave a ledge of it standing.
   const ledge = seat.table !== null && before.faces[seat.up].rest !== null;
-  const pickup = topPickup(place, { kind: "cutter", id: cut.cutter, name: tool }, false, {
-    what: ledge ? "beside a ledge" : "top",
-  });
+  const pickup = topPickup(
+    place,
+    { kind: "cutter", id: cut.cutter, name: tool },
+    {
+      what: ledge ? "beside a ledge" : "top",
+    },
+  );
   return make("pickup", "zero-z", pickup.title, {
     pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
     notes: pickup.warnings,

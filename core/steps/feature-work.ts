@@ -39,6 +39,7 @@ import {
 import { howMeasured } from "./step-parts.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 import { moveNotes } from "./move-notes.ts";
+import { byEyeTick } from "./record.ts";
 import { newStep, staleWords, type Step, type StepKind } from "./step.ts";
 
 /**
@@ -134,20 +135,21 @@ export function featureWork(
       late.filter((p) => !beside.includes(p)).forEach((pickup) => zero(op, pickup, again(pickup.axis)));
       const quill = isByQuill(op, machine);
       const other = before === undefined || isByQuill(before, machine) !== quill || before.crown !== op.crown;
-      if (fresh || op.tilt !== null || upright || other || again("z") > 0)
+      // With the head tilted no figure holds: the cutter is set over the stairs by eye and touches them.
+      if (op.tilt === null && (fresh || upright || other || again("z") > 0))
         zero(
           op,
           topPickup(
             place,
             { kind: "cutter", id: op.cutter ?? "", name: op.toolName },
-            op.tilt !== null,
             touchedOn(op, cutBefore(i, Math.max(since, again("z")))),
             quill,
           ),
           again("z"),
         );
       beside.forEach((pickup) => zero(op, pickup, again(pickup.axis)));
-      moves(op, asked);
+      if (op.tilt === null) moves(op, asked);
+      else tilted(op, op.tilt);
     }
     // A burr is measured with the size: it comes off first.
     const over = !setup.operations.slice(i + 1).some((o) => o.feature === op.feature);
@@ -302,6 +304,27 @@ export function featureWork(
     stoodStill = false;
   }
 
+  /** What is cut with the head tilted: over the stairs by eye, and down until they are gone. */
+  function tilted(op: FeatureOperation, tilt: number) {
+    const tick = tickOf(op);
+    const rad = (tilt * Math.PI) / 180;
+    // The end of the cutter lies on the slope, or its side along the flank.
+    const perStep = op.cut?.kind === "side" ? Math.sin(rad) : Math.cos(rad);
+    const down = tidy((op.floor - op.top) / perStep);
+    add(op, "hand", "by-eye", op.title, {
+      ticks: [
+        tick("over", words("Set over the stairs by eye, so that the end covers all of the slope")),
+        tick(
+          byEyeTick,
+          say`Touched the highest stair, then down a little at a time and fed along, until the stairs are just gone: about ${mm(down)} in all`,
+        ),
+      ],
+      notes: [warn(words(cautions.chips)), ...op.warnings],
+      minutes: op.minutes.cutting,
+    });
+    stoodStill = false;
+  }
+
   /** Tells moves one after the other, each from where the one before it ended. */
   function told(op: FeatureOperation, all: readonly Stroke[]) {
     const here: Partial<Record<ZeroAxis, Mm>> = {};
@@ -386,6 +409,15 @@ export function featureWork(
 
   /** The cut that makes a size once more, that much further than it was first told. */
   function again(op: FeatureOperation, more: Mm, round: number) {
+    if (op.tilt !== null) {
+      add(op, "hand", `again-${round}-by-eye`, say`${op.title}, recut by what you measured`, {
+        ticks: [
+          tickOf(op)(`again-${round}-by-eye`, words("A little more off by the knee, then measured again")),
+        ],
+        minutes: op.minutes.cutting,
+      });
+      return;
+    }
     const wall = op.cut?.kind === "side";
     const shift = shifts[op.key] ?? 0;
     const all = featureMoves(op, locating.frame, wall ? tidy(shift + more) : shift) ?? [];

@@ -1,7 +1,7 @@
 import { type Stroke } from "../recipes/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
 import { isCut } from "./feature-progress.ts";
-import type { StaleCause } from "./record.ts";
+import { byEyeTick, type StaleCause } from "./record.ts";
 import type { States } from "./wall-fit.ts";
 
 export type ZeroAxis = "x" | "y" | "z";
@@ -35,6 +35,7 @@ export function lostZeros(
     const moves = movesOf.get(op.key) ?? [];
     if (op.by === "hand" || moves.length === 0) return true;
     if (!state) return false;
+    if (op.tilt !== null) return (state.ticks.get(byEyeTick) ?? Infinity) < by;
     return isCut(state) && moves.every((m) => (state.ticks.get(`move-${m.number}`) ?? Infinity) < by);
   };
   return operations

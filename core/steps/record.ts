@@ -126,8 +126,12 @@ export function effective(records: Record[]): Record[] {
   return bySeq.filter((record) => !gone.has(record.id) && record.type !== "withdrawn");
 }
 
-/** Ticks of work at the metal: a move, a cut once more, handwork. */
-export const isCutTick = (tick: string): boolean => /^(?:move|again)-/.test(tick) || tick === "filed";
+/** The tick of a cut that is set by eye. */
+export const byEyeTick = "by-eye";
+
+/** Ticks of work at the metal: a move, a cut once more, by eye, handwork. */
+export const isCutTick = (tick: string): boolean =>
+  /^(?:move|again)-/.test(tick) || tick === "filed" || tick === byEyeTick;
 
 /** Whether metal was cut, of a face or of a feature: the one meaning of it in the house. */
 export const cutsMetal = (record: Record): boolean =>

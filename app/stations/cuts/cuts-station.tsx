@@ -44,7 +44,9 @@ export function CutsStation() {
       <StandIns />
       <StationViews
         station="cuts"
-        without={operation.by === "hand" ? ["moves"] : []}
+        without={
+          operation.by === "hand" || (operation.by !== "face" && operation.tilt !== null) ? ["moves"] : []
+        }
         title={view === "all" ? "With what, how fast, how deep?" : null}
         to={(to) => `/jobs/${job.id}/cuts/${keySlug(operation.key)}${to && `/${to}`}`}
       >

@@ -90,7 +90,9 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
     measure,
     notes: [],
   };
-  const tilt = 90 - angle / 2;
+  // The side of the cutter lies along the flank: the head leans as far as the flank does from upright.
+  const tilt = tidy(angle / 2);
+  const perStep = Math.sin((tilt * Math.PI) / 180);
   const tilted = (["low", "high"] as const).map((which): Work => ({
     task: `flank-${which}`,
     title: say`The ${which} flank with the head tilted ${quantity("angle", tilt)}`,
@@ -111,14 +113,14 @@ export const vGrooveRecipe: Recipe<OfKind<"vGroove">> = (feature, place) => {
       halfTolerance: null,
       tilt,
     },
-    // The head tilted, places of the readout hold no more: each flank is touched and cut from there.
+    // The head tilted, places of the readout hold no more: each flank is touched and cut from there, by eye.
     exact: 0.5,
     measure: which === "high" ? measure : null,
     notes: [
       warn(
         rule(
           "M33.tilt",
-        )`With the head at ${quantity("angle", tilt)} a step s of the knee cuts s · cos θ square to the flank: for the last ${mm(stairCusp)} the knee rises ${mm(tidy(stairCusp / Math.cos((tilt * Math.PI) / 180)))}. Both flanks end at the same Z.`,
+        )`With the head at ${quantity("angle", tilt)} a step s of the knee cuts s · sin θ square to the flank: for the last ${mm(stairCusp)} the knee rises ${mm(tidy(stairCusp / perStep))}. Both flanks end at the same Z.`,
       ),
     ],
   }));

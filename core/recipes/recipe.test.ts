@@ -38,6 +38,7 @@ const at = (up: "top" | "bottom", place: readonly [number, number], ...prisms: P
 const onShaft = (up: "top" | "left", place: readonly [number, number]): number =>
   metalFrom(up, place, {
     before: [],
+    others: [],
     sizes: { length: 100, width: 40, height: 40 },
     site: {
       sizes: { length: 100, width: 40, height: 40 },

@@ -103,6 +103,8 @@ export interface RecipePlace {
   cutout: Cutout;
   /** What was taken out before it. */
   before: readonly Cutout[];
+  /** What the other features take out, whenever that is. */
+  others: readonly Cutout[];
 }
 
 /** All that is known of making a kind of feature: its ways, best liked first; never empty. */

@@ -149,7 +149,16 @@ function wayNow(
 ): Way {
   if (feature.kind !== "hole" || before.length === 0) return way;
   const { part, site, shop, machine } = asked;
-  const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before });
+  const ways = waysOfFeature(feature, {
+    part,
+    site,
+    sizes: site.sizes,
+    shop,
+    machine,
+    cutout,
+    before,
+    others: [],
+  });
   return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
 }
 

@@ -83,7 +83,17 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       });
       continue;
     }
-    const ways = waysOfFeature(feature, { part, site, sizes: site.sizes, shop, machine, cutout, before: [] });
+    const others = features.flatMap((f) => (f === feature ? [] : (cutoutOf(f, site) ?? [])));
+    const ways = waysOfFeature(feature, {
+      part,
+      site,
+      sizes: site.sizes,
+      shop,
+      machine,
+      cutout,
+      before: [],
+      others,
+    });
     drawn.push({ feature, cutout, ways });
   }
   const seats = seatsFor(drawn, asked, byId);

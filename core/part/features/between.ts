@@ -86,15 +86,30 @@ function* placesIn({ axis, outline, span, island }: Prism): Generator<Sizes> {
     }
 }
 
+/** Whether a cutout takes out all of a piece of metal. */
+export function takesAll(other: Cutout, prism: Prism): boolean {
+  for (const place of placesIn(prism)) if (!other.prisms.some((p) => inPrism(p, place))) return false;
+  return true;
+}
+
 /** Whether all that one takes out, another takes out too: nothing is left to cut. */
-export function swallowed(one: Held, other: Held): boolean {
-  if (gaps(one.cutout.box, other.cutout.box).some((g) => g >= 0)) return false;
-  return one.cutout.prisms.every((prism) => {
-    if (prism.thread) return true;
-    for (const place of placesIn(prism))
-      if (!other.cutout.prisms.some((p) => inPrism(p, place))) return false;
-    return true;
-  });
+export const swallowed = (one: Held, other: Held): boolean =>
+  gaps(one.cutout.box, other.cutout.box).every((g) => g < 0) &&
+  one.cutout.prisms.every((prism) => prism.thread || takesAll(other.cutout, prism));
+
+/** Edges of a chamfer that another takes away: there is none left to take off. */
+export function edgesGone(one: Held, other: Held): Warning[] {
+  if (one.feature.kind !== "chamfer" || one.cutout.prisms.length === 1) return [];
+  const gone = one.cutout.prisms.filter((prism) => takesAll(other.cutout, prism)).length;
+  return gone === 0
+    ? []
+    : [
+        note(
+          rule(
+            "drawing.edgeGone",
+          )`${capital(other.name)} takes away ${gone === 1 ? "an edge" : `${gone} edges`} that ${one.name} runs along: nothing is chamfered there.`,
+        ),
+      ];
 }
 
 /** A blind hole that runs past another it meets at right angles: the drill wanders there, and burrs stand inside. */

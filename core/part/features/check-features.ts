@@ -3,7 +3,7 @@ import { type Dimension, type Limits, type Mm, mm } from "../../quantity/index.t
 import type { Machine, Shop } from "../../shop/index.ts";
 import { capital, rule, say, stop, type Warning, warn } from "../../working/index.ts";
 import { placeable, provable } from "../provable.ts";
-import { between, crossings, held, type Held, swallowed } from "./between.ts";
+import { between, crossings, edgesGone, held, type Held, swallowed } from "./between.ts";
 import { chainAlong } from "./chain.ts";
 import { type Cutout, depthOf } from "./cutout.ts";
 import { checkOf, cutoutOf, type Feature, rulesOf } from "./index.ts";
@@ -92,6 +92,7 @@ export function checkFeatures(features: readonly Feature[], checkedBy: CheckedBy
             ]
           : crossings(mine, other),
       ),
+      ...all.filter((other) => other !== mine).flatMap((other) => edgesGone(mine, other)),
       ...thinWalls(mine, site),
       ...checkOf(feature, cutout, { shop, site }),
       ...closeSizes(feature, name, checkedBy),

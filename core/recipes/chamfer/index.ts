@@ -1,5 +1,5 @@
 import { axesAcross, type Face, facesOf } from "../../frame/index.ts";
-import { chamfer } from "../../part/index.ts";
+import { chamfer, takesAll } from "../../part/index.ts";
 import { mm, tidy } from "../../quantity/index.ts";
 import { cuttingDiameter } from "../../shop/index.ts";
 import { say, words } from "../../working/index.ts";
@@ -26,7 +26,10 @@ export const chamferRecipe: Recipe<OfKind<"chamfer">> = (feature, place) => {
   const { sizes, part } = place;
   const legs = chamfer(feature.sizes.leg!.nominal, feature.numbers.angle ?? 45)!;
   const leg = feature.sizes.leg!.nominal;
-  const sides = edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
+  const all = edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
+  // An edge that another feature takes away is none.
+  const there = all.filter((_, i) => !place.others.some((o) => takesAll(o, place.cutout.prisms[i]!)));
+  const sides = there.length > 0 ? there : all;
   const measure: Measured = {
     size: "leg",
     name: words("the chamfer along the face"),

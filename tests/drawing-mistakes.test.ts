@@ -254,8 +254,40 @@ const caught: [what: string, id: string, slip: () => unknown, near: () => unknow
     () => inBlock(outline(0)),
     () => inBlock(outline(6)),
   ],
+  [
+    "a closed slot shorter than its round ends",
+    "drawing.slotShort",
+    () => inBlock(slotOf("closed", "20", "15")),
+    () => inBlock(slotOf("closed", "20", "20")),
+  ],
+  [
+    "a slot with one round end, shorter than that",
+    "drawing.slotShort",
+    () => inBlock(slotOf("left", "20", "9.9")),
+    () => inBlock(slotOf("left", "20", "10")),
+  ],
+  [
+    "an edge to be chamfered that a step takes away",
+    "drawing.edgeGone",
+    () => inBlock(chamferOf("all"), stepAtBack),
+    () => inBlock(chamferOf("left"), stepAtBack),
+  ],
   ["a foot narrower than its neck", "drawing.tFoot", () => inBlock(tSlot("11")), () => inBlock(tSlot("21"))],
 ];
+
+const slotOf = (end: string, width: string, length: string) =>
+  featureOf("slot", "s", "top", {
+    sizes: { width, depth: "5", length },
+    first: "left 50",
+    second: "front 30",
+    choices: { end },
+  });
+const chamferOf = (edge: string) =>
+  featureOf("chamfer", "c", "top", { sizes: { leg: "2" }, choices: { edge } });
+const stepAtBack = featureOf("step", "st", "top", {
+  sizes: { width: "8", depth: "6" },
+  choices: { side: "back" },
+});
 
 /** A pocket of a free outline whose corners have a radius. */
 const outline = (radius: number): Feature => ({

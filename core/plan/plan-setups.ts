@@ -150,13 +150,20 @@ const zerosOf = (features: PlannedFeatures | null): Plan["zeros"] =>
 
 const worst: SpareVerdict[] = ["short", "tight", "unmeasured", "enough"];
 
-/** How much more a first face may give when it does not clean up: down to the target and the skin of the face across. */
+/** A face across that is short of what cleans it up still gets this much, mm. */
+const leastAcross = 0.1;
+
+/**
+ * How much more a first face may give when it does not clean up: all that the face across does not need to be cleaned up itself;
+ * where there is not that much, a share of what it needs.
+ */
 function moreAllowed(state: FaceProgress, spares: Record<Axis, Spare>, target: Sizes): number {
   // What was left standing is matched to what is cut: no more comes off.
   if (!makesFace(state.told.key)) return 0;
   const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
   const across = spares[axis].first[opposite(state.told.face)] ?? 0;
-  return Math.max(0, tidy(Math.min(state.told.to - target[axis], across) - 0.1));
+  const left = state.told.to - target[axis];
+  return Math.max(0, tidy(Math.max(left - across, Math.min(left, across) - leastAcross)));
 }
 
 /** M01: the stock cannot give the size. */

@@ -1,7 +1,7 @@
 import { axesAcross, axisOf, rectangle } from "../../../frame/index.ts";
 import { fitDeviations, metricKeys } from "../../../handbook/index.ts";
 import { type Mm, mm } from "../../../quantity/index.ts";
-import { line, note, rule, say, warn, words } from "../../../working/index.ts";
+import { line, note, rule, say, stop, warn, words } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { cutterRunOut, keyseatFromCrown, keyseatFromWall, type KeyseatDepth } from "../../keyseat.ts";
 import { keyseatLines, type ParallelKey, parallelKeyOf } from "../../parallel-key.ts";
@@ -177,7 +177,7 @@ export const keywayRules: FeatureRules<Keyway> = {
           ]
         : []),
       ...(feature.end === "closed" && seat.run[1] - seat.run[0] < seat.width
-        ? [warn(rule("drawing.keyseatShort")`A closed seat is at least as long as it is wide.`)]
+        ? [stop(rule("drawing.keyseatShort")`A closed seat is at least as long as it is wide.`)]
         : []),
       ...(feature.end === "closed" ? narrowReach("seat", seat.width, seat.depth.fromCrown, shop) : []),
       ...(own.width && own.width.upper === null

@@ -8,6 +8,8 @@ import {
   rectangle,
   swappedOutline,
 } from "../../../frame/index.ts";
+import { mm } from "../../../quantity/index.ts";
+import { rule, stop } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { emptyFeature, featureShape, placeFor } from "../base.ts";
 import { acrossGroove, cutoutFrom, depthOf, openAt, type Span, span } from "../cutout.ts";
@@ -85,7 +87,21 @@ export const slotRules: FeatureRules<Slot> = {
     return cutoutFrom(face, [{ axis: axisOf(face), outline, span: deep }], site);
   },
   widest: ({ sizes: { width } }) => width?.nominal ?? null,
-  /** Narrower or deeper than any cutter that is owned. */
-  check: ({ sizes: { width } }, cutout, { shop }) =>
-    width ? narrowReach("slot", width.nominal, depthOf(cutout), shop) : [],
+  /** Shorter than its round ends; narrower or deeper than any cutter that is owned. */
+  check: ({ end, sizes: { width, length: long } }, cutout, { shop }) => {
+    if (!width) return [];
+    const least = end === "open" ? 0 : end === "closed" ? width.nominal : width.nominal / 2;
+    return [
+      ...(long && long.nominal < least - 1e-6
+        ? [
+            stop(
+              rule(
+                "drawing.slotShort",
+              )`A slot ${mm(width.nominal)} wide with ${end === "closed" ? "closed ends" : "a closed end"} is at least ${mm(least)} long: its ends are round.`,
+            ),
+          ]
+        : []),
+      ...narrowReach("slot", width.nominal, depthOf(cutout), shop),
+    ];
+  },
 };

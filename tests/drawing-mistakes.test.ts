@@ -261,10 +261,10 @@ const caught: [what: string, id: string, slip: () => unknown, near: () => unknow
     () => inBlock(slotOf("closed", "20", "20")),
   ],
   [
-    "a slot with one round end, shorter than that",
-    "drawing.slotShort",
-    () => inBlock(slotOf("left", "20", "9.9")),
-    () => inBlock(slotOf("left", "20", "10")),
+    "corners larger than a side of the pocket holds",
+    "drawing.radius",
+    () => inBlock(pocketOf("8")),
+    () => inBlock(pocketOf("6")),
   ],
   [
     "an edge to be chamfered that a step takes away",
@@ -281,6 +281,13 @@ const slotOf = (end: string, width: string, length: string) =>
     first: "left 50",
     second: "front 30",
     choices: { end },
+  });
+const pocketOf = (radius: string) =>
+  featureOf("pocket", "p", "top", {
+    sizes: { first: "30", second: "14", depth: "5", radius },
+    first: "left 50",
+    second: "front 30",
+    choices: { corner: "exact" },
   });
 const chamferOf = (edge: string) =>
   featureOf("chamfer", "c", "top", { sizes: { leg: "2" }, choices: { edge } });

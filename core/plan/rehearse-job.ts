@@ -96,7 +96,7 @@ export interface RehearsalAsked {
 /** More steps than any plan has. */
 const mostSteps = 4000;
 /** A face that is never clean is left at this many looks. */
-const mostLooks = 3;
+const mostLooks = 40;
 
 const rounded = (value: Mm): Mm => Math.round(value * 1000) / 1000;
 

@@ -142,14 +142,29 @@ export function strokesAlong(
   return moves;
 }
 
+/** What a light pass leaves for another is less than this, mm. */
+const nextToNothing = 0.005;
+
+/** Of the passes of a wall the first that is made once more: with those after it, it takes off all that is left. */
+function passFor(all: readonly Stroke[], left: Mm): number | undefined {
+  let level = all.at(-1)?.level;
+  for (let rest = left; level !== undefined && level > 1; level--) {
+    rest -= all.find((s) => s.level === level && !s.spring)?.takes ?? 0;
+    if (rest < nextToNothing) break;
+  }
+  return level;
+}
+
 /**
- * The last strokes of an operation once more, by what a reading left: a wall that much further out, a floor that much deeper.
- * @param all its strokes with everything that moved them before
- * @param deeper how much deeper the floor is cut, mm; 0 for a wall, whose strokes are further out already
+ * The last strokes of an operation once more, by what a reading left: a wall that much further out, in as many passes as that
+ * takes, a floor that much deeper.
+ * @param all its strokes with everything that moved them before; those of a wall are further out already
+ * @param left what is left of a wall, or of a floor, mm
  */
-export function strokesAgain(all: readonly Stroke[], deeper: Mm): Stroke[] {
-  const last = all.at(-1)?.level;
-  const begins = all.findIndex((s) => s.level === last);
+export function strokesAgain(all: readonly Stroke[], left: { wall: Mm } | { floor: Mm }): Stroke[] {
+  const deeper = "floor" in left ? left.floor : 0;
+  const first = "wall" in left ? passFor(all, left.wall) : all.at(-1)?.level;
+  const begins = all.findIndex((s) => s.level === first);
   const lap = all.slice(begins);
   // What came over from the level above begins there anew.
   const at = all.slice(0, begins).reduce<Stroke["to"]>((here, { to }) => ({ ...here, ...to }), {});
@@ -163,8 +178,8 @@ export function strokesAgain(all: readonly Stroke[], deeper: Mm): Stroke[] {
     .map((s, i) => ({
       ...s,
       number: i + 1,
-      level: 1,
-      levels: 1,
+      level: s.level - (first ?? 1) + 1,
+      levels: s.levels - (first ?? 1) + 1,
       to: s.to.z === undefined ? s.to : { ...s.to, z: tidy(s.to.z - deeper) },
     }));
 }

@@ -207,9 +207,10 @@ export class Strokes {
     if (removed && told.vf && rpm > 0 && !told.spring) {
       const fz = told.vf / (rpm * tool.cutter.teeth);
       const least = leastChipOf(tool.cutter);
-      if (!turning.has(tool.cutter.kind)) {
+      const straight = Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6;
+      // Straight down a skin is through before the cutter is in.
+      if (!turning.has(tool.cutter.kind) && !(straight && removed.height < skinOfLevel)) {
         if (fz < least - 5e-4) this.#report.find("rubs", least - fz, tool.cutter.name);
-        const straight = Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6;
         const cut = { ...(straight ? fromAbove(removed, tool, to) : sideways(removed)), vf: told.vf, rpm };
         const { power, share } = loadOf(cut, tool.cutter, this.#material, this.#machine);
         const at = middleOf(removed.bounds);
@@ -253,7 +254,8 @@ export class Strokes {
     const long = Math.hypot(dx, dy);
     if (!tool.flat || !limits || !vf || long < 1e-6 || limits.across >= tool.radius) return [from, to];
     const z = Math.min(from[2], to[2]);
-    const metal = this.#piece.over(this.#plan(from, to, tool.radius), z, z + tool.flute);
+    const toward = Math.atan2(dy, dx);
+    const metal = this.#piece.over(this.#plan(from, to, tool.radius), z, z + tool.flute, toward);
     if (!metal || metal.across >= tool.radius) return [from, to];
     const taken = { ap: metal.height, ae: metal.across, down: null, vf, rpm: rpm ?? this.#spindle.rpm };
     const bend = this.bend(taken, tool);

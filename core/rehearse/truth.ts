@@ -348,7 +348,37 @@ export function featureSize(
 ): Mm | null {
   const probe = probeOf(feature, size, over, site);
   if (!probe) return null;
-  const { axis, through, kind } = probe;
+  const usual = sizeAt(solid, probe);
+  const drawn = (feature.sizes as Record<string, Dimension | null | undefined>)[size]?.nominal;
+  if (drawn === undefined || over || (usual !== null && Math.abs(usual - drawn) < crossed)) return usual;
+  // Where another feature took a wall away one measures beside it.
+  const beside = placesBeside(probe, feature, site).flatMap(
+    (through) => sizeAt(solid, { ...probe, through }) ?? [],
+  );
+  return [...(usual === null ? [] : [usual]), ...beside].reduce<Mm | null>(
+    (best, is) => (best === null || Math.abs(is - drawn) < Math.abs(best - drawn) ? is : best),
+    null,
+  );
+}
+
+/** A size further off than this was measured where another feature crosses, mm. */
+const crossed = 1.5;
+
+/** Places along a feature, other than its middle, where the same size can be measured. */
+function placesBeside({ axis, through }: Probe, feature: Feature, site: Site): Vec[] {
+  const box = cutoutOf(feature, site)?.box;
+  const along = axesAcross(feature.face).find((a) => a !== axis);
+  if (!box || !along || axis === axisOf(feature.face)) return [];
+  const [low, high] = box[along];
+  return [0.1, 0.25, 0.4, 0.6, 0.75, 0.9].map((share): Vec => {
+    const at: [number, number, number] = [...through];
+    at[place[along]] = low + (high - low) * share;
+    return at;
+  });
+}
+
+/** What lies between two walls, or is left between two cuts, at one place. */
+function sizeAt(solid: Solid, { axis, through, kind }: Probe): Mm | null {
   const found = across(solid, through, axis, kind === "metal" ? "metal" : "gap");
   if (!found) return null;
   const [low, high] = found;

@@ -99,11 +99,11 @@ export class Workpiece {
     return this.#kit.scope(() => removedOf(body.within(this.solid), 0));
   }
 
-  /** Metal between two heights over a region of the plane. */
-  over(region: Region, low: Mm, high: Mm): Removed | null {
+  /** Metal between two heights over a region of the plane; `toward` is the way it is met, radians. */
+  over(region: Region, low: Mm, high: Mm, toward = 0): Removed | null {
     return this.#kit.scope(() => {
       const standing = this.#standing(region, low, high);
-      return standing && removedOf(standing, 0);
+      return standing && removedOf(standing, toward);
     });
   }
 

@@ -270,38 +270,60 @@ export function featureWork(
     const tick = tickOf(op);
     const all = movesOf.get(op.key) ?? [];
     const ticks = states.get(op.key)?.ticks;
-    const since = Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
-    const doneAt = (move: Stroke) => ticks?.get(`move-${move.number}`) ?? Infinity;
+    const since = lostSince(op);
+    const firstIn = all.find((m) => m.kind !== "go");
+    follow(op, all, "move", (move, i) => ({
+      title: say`${op.title}, move ${move.number} of ${all.length}`,
+      notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
+      ticks: [
+        ...(stoodStill && op.set && move === firstIn ? [startedAgainTick(asked, move.number, tick)] : []),
+        ...(isByQuill(op, machine) && move === firstIn
+          ? [quillTick(move.number, machine, (id, phrase) => tick(id, phrase, since))]
+          : []),
+        ...(isFirstFeed(all, i)
+          ? [
+              lockTick({ number: move.number, fed: move.axis, machine }, (id, phrase) =>
+                tick(id, phrase, since),
+              ),
+            ]
+          : []),
+      ].map((t) => ({ ...t, done: t.done || (ticks?.has(`move-${move.number}`) ?? false) })),
+    }));
+    stoodStill = false;
+  }
+
+  /** When a zero of an operation was lost last, as a place in the sequence; 0 where none was. */
+  function lostSince(op: FeatureOperation): number {
+    return Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
+  }
+
+  /** Strokes one after the other. After a zero was lost in the middle of one the way leads back to where it began. */
+  function follow(
+    op: FeatureOperation,
+    all: readonly Stroke[],
+    round: "move" | `again-${number}`,
+    more: (move: Stroke, index: number) => Partial<Step> & { title: Phrase },
+  ) {
+    const ticks = states.get(op.key)?.ticks;
+    const since = lostSince(op);
+    const doneAt = (move: Stroke) => ticks?.get(`${round}-${move.number}`) ?? Infinity;
     const interrupted = since === 0 ? undefined : all.find((m) => doneAt(m) > since);
     const put = told(op, all);
     const minutes = minutesOfEach(all, op.set?.vf ?? handFeed, op.top);
-    const firstIn = all.find((m) => m.kind !== "go");
+    const of = round === "move" ? "" : `${round}-`;
     all.forEach((move, i) => {
       if (move === interrupted && move.kind !== "go")
-        for (const back of wayBack(all, move, op.set?.plunge?.vf ?? move.vf))
-          put(back, `back-${move.number}-${back.kind}`, say`Back to where you were: ${op.title}`, {
-            done: (ticks?.get(`back-${move.number}-${back.kind}`) ?? -1) > since,
-          });
-      put(move, `move-${move.number}`, say`${op.title}, move ${move.number} of ${all.length}`, {
-        notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
-        ticks: [
-          ...(stoodStill && op.set && move === firstIn ? [startedAgainTick(asked, move.number, tick)] : []),
-          ...(isByQuill(op, machine) && move === firstIn
-            ? [quillTick(move.number, machine, (id, phrase) => tick(id, phrase, since))]
-            : []),
-          ...(isFirstFeed(all, i)
-            ? [
-                lockTick({ number: move.number, fed: move.axis, machine }, (id, phrase) =>
-                  tick(id, phrase, since),
-                ),
-              ]
-            : []),
-        ].map((t) => ({ ...t, done: t.done || doneAt(move) < Infinity })),
+        for (const back of wayBack(all, move, op.set?.plunge?.vf ?? move.vf)) {
+          const id = `back-${of}${move.number}-${back.kind}`;
+          put(back, id, say`Back to where you were: ${op.title}`, { done: (ticks?.get(id) ?? -1) > since });
+        }
+      const { title, ...rest } = more(move, i);
+      put(move, `${round}-${move.number}`, title, {
         minutes: minutes[i]!,
-        done: ticks?.has(`move-${move.number}`) ?? false,
+        done: ticks?.has(`${round}-${move.number}`) ?? false,
+        ...rest,
       });
     });
-    stoodStill = false;
   }
 
   /** What is cut with the head tilted: over the stairs by eye, and down until they are gone. */
@@ -403,12 +425,12 @@ export function featureWork(
       const more = done ? leftOver(op, measured, readings) : 0;
       if (more <= 0 || round + 1 >= mostRounds) break;
       cutAgain = tidy(cutAgain + more);
-      again(op, cutAgain, round + 1);
+      again(op, { all: cutAgain, now: more }, round + 1);
     }
   }
 
-  /** The cut that makes a size once more, that much further than it was first told. */
-  function again(op: FeatureOperation, more: Mm, round: number) {
+  /** The cut that makes a size once more: further than it was first told by all that was read since, and by what was read now. */
+  function again(op: FeatureOperation, more: { all: Mm; now: Mm }, round: number) {
     if (op.tilt !== null) {
       add(op, "hand", `again-${round}-by-eye`, say`${op.title}, recut by what you measured`, {
         ticks: [
@@ -420,21 +442,11 @@ export function featureWork(
     }
     const wall = op.cut?.kind === "side";
     const shift = shifts[op.key] ?? 0;
-    const all = featureMoves(op, locating.frame, wall ? tidy(shift + more) : shift) ?? [];
-    const strokes = strokesAgain(all, wall ? 0 : more);
-    const put = told(op, strokes);
-    const minutes = minutesOfEach(strokes, op.set?.vf ?? handFeed, op.top);
-    strokes.forEach((stroke, i) =>
-      put(
-        stroke,
-        `again-${round}-${stroke.number}`,
-        say`${op.title}, recut by what you measured, move ${stroke.number} of ${strokes.length}`,
-        {
-          minutes: minutes[i]!,
-          done: states.get(op.key)?.ticks.has(`again-${round}-${stroke.number}`) ?? false,
-        },
-      ),
-    );
+    const all = featureMoves(op, locating.frame, wall ? tidy(shift + more.all) : shift) ?? [];
+    const strokes = strokesAgain(all, wall ? { wall: more.now } : { floor: more.all });
+    follow(op, strokes, `again-${round}`, (stroke) => ({
+      title: say`${op.title}, recut by what you measured, move ${stroke.number} of ${strokes.length}`,
+    }));
   }
 }
 

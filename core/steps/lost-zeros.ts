@@ -1,8 +1,8 @@
 import { type Stroke } from "../recipes/index.ts";
 import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.ts";
-import { isCut } from "./feature-progress.ts";
+import { type FeatureProgress, isCut } from "./feature-progress.ts";
 import { byEyeTick, type StaleCause } from "./record.ts";
-import type { States } from "./wall-fit.ts";
+import { leftOver, mostRounds, type States } from "./wall-fit.ts";
 
 export type ZeroAxis = "x" | "y" | "z";
 
@@ -34,7 +34,7 @@ export function lostZeros(
     const state = states.get(op.key);
     const moves = movesOf.get(op.key) ?? [];
     if (op.by === "hand" || moves.length === 0) return true;
-    if (!state) return false;
+    if (!state || takenAgain(state, by) || isRecut(op, state)) return false;
     if (op.tilt !== null) return (state.ticks.get(byEyeTick) ?? Infinity) < by;
     return isCut(state) && moves.every((m) => (state.ticks.get(`move-${m.number}`) ?? Infinity) < by);
   };
@@ -45,4 +45,16 @@ export function lostZeros(
       const op = operations.find((o) => o.by !== "hand" && !finished(o, seq));
       return op ? [{ cause, seq, op: op.key }] : [];
     });
+}
+
+const axes: readonly ZeroAxis[] = ["x", "y", "z"];
+
+/** Whether a zero was taken at an operation since: it was not done with by then. */
+const takenAgain = ({ ticks }: FeatureProgress, by: number): boolean =>
+  axes.some((axis) => (ticks.get(`zero-${axis}`) ?? -1) > by);
+
+/** Whether it is being cut once more by what was measured. */
+function isRecut(op: FeatureOperation, { measured, readings }: FeatureProgress): boolean {
+  if (!op.measure || measured === 0 || measured >= mostRounds) return false;
+  return leftOver(op, op.measure, readings.get(op.measure.size)?.[measured - 1] ?? []) > 0;
 }

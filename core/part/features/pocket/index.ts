@@ -1,6 +1,6 @@
 import { axesAcross, axisOf, circle, rectangle } from "../../../frame/index.ts";
 import { mm } from "../../../quantity/index.ts";
-import { rule, warn } from "../../../working/index.ts";
+import { rule, stop, warn } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { emptyFeature, featureShape, middleOn } from "../base.ts";
 import { cutoutFrom, depthOf, span } from "../cutout.ts";
@@ -102,7 +102,7 @@ export const pocketRules: FeatureRules<Pocket> = {
       ...(corner === "max" && radius !== null ? [] : cornerReach("pocket", radius, depth, shop)),
       ...(radius !== null && 2 * radius > smaller
         ? [
-            warn(
+            stop(
               rule("drawing.radius")`Two corners of ${mm(radius)} do not fit into a side of ${mm(smaller)}.`,
             ),
           ]

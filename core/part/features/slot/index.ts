@@ -90,14 +90,13 @@ export const slotRules: FeatureRules<Slot> = {
   /** Shorter than its round ends; narrower or deeper than any cutter that is owned. */
   check: ({ end, sizes: { width, length: long } }, cutout, { shop }) => {
     if (!width) return [];
-    const least = end === "open" ? 0 : end === "closed" ? width.nominal : width.nominal / 2;
     return [
-      ...(long && long.nominal < least - 1e-6
+      ...(end === "closed" && long && long.nominal < width.nominal - 1e-6
         ? [
             stop(
               rule(
                 "drawing.slotShort",
-              )`A slot ${mm(width.nominal)} wide with ${end === "closed" ? "closed ends" : "a closed end"} is at least ${mm(least)} long: its ends are round.`,
+              )`A closed slot ${mm(width.nominal)} wide is at least that long: its ends are round.`,
             ),
           ]
         : []),

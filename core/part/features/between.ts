@@ -1,7 +1,7 @@
-import { axisNames, axisOf, extentOfOutline, inOutline, type Sizes } from "../../frame/index.ts";
+import { axisNames, axisOf, extentOfOutline } from "../../frame/index.ts";
 import { type Mm, mm } from "../../quantity/index.ts";
 import { capital, note, rule, type Warning, warn } from "../../working/index.ts";
-import { acrossAxis, type Box, boxOfPrism, type Cutout, depthOf, inPrism, type Prism } from "./cutout.ts";
+import { type Box, boxOfPrism, type Cutout, depthOf, takesAll } from "./cutout.ts";
 import { pointBelow } from "./hole/point.ts";
 import type { Feature } from "./index.ts";
 
@@ -68,28 +68,6 @@ export function between(one: Held, other: Held): Warning[] {
         ),
       ]
     : [];
-}
-
-/** Places of a prism are asked about in so many rows each way. */
-const rows = 7;
-const inRows = ([low, high]: readonly [Mm, Mm]): Mm[] =>
-  Array.from({ length: rows }, (_, i) => low + ((high - low) * (i + 0.5)) / rows);
-
-/** Places spread over what a prism takes out; a part left standing in it is left aside. */
-function* placesIn({ axis, outline, span, island }: Prism): Generator<Sizes> {
-  const [a, b] = acrossAxis(axis);
-  const { x, y } = extentOfOutline(outline);
-  for (const u of inRows(x))
-    for (const v of inRows(y)) {
-      if (!inOutline(outline, u, v) || (island && inOutline(island, u, v))) continue;
-      for (const w of inRows(span)) yield { [a]: u, [b]: v, [axis]: w } as Sizes;
-    }
-}
-
-/** Whether a cutout takes out all of a piece of metal. */
-export function takesAll(other: Cutout, prism: Prism): boolean {
-  for (const place of placesIn(prism)) if (!other.prisms.some((p) => inPrism(p, place))) return false;
-  return true;
 }
 
 /** Whether all that one takes out, another takes out too: nothing is left to cut. */

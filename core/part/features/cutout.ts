@@ -134,3 +134,25 @@ export function openAt(end: "low" | "high", [low, high]: Span, [front, back]: Sp
         { x: high, y: front, bulge: 0 },
       ];
 }
+
+/** Places of a prism are asked about in so many rows each way. */
+const rows = 7;
+const inRows = ([low, high]: readonly [Mm, Mm]): Mm[] =>
+  Array.from({ length: rows }, (_, i) => low + ((high - low) * (i + 0.5)) / rows);
+
+/** Places spread over what a prism takes out; a part left standing in it is left aside. */
+function* placesIn({ axis, outline, span, island }: Prism): Generator<Sizes> {
+  const [a, b] = acrossAxis(axis);
+  const { x, y } = extentOfOutline(outline);
+  for (const u of inRows(x))
+    for (const v of inRows(y)) {
+      if (!inOutline(outline, u, v) || (island && inOutline(island, u, v))) continue;
+      for (const w of inRows(span)) yield { [a]: u, [b]: v, [axis]: w } as Sizes;
+    }
+}
+
+/** Whether a cutout takes out all of a piece of metal. */
+export function takesAll(other: Cutout, prism: Prism): boolean {
+  for (const place of placesIn(prism)) if (!other.prisms.some((p) => inPrism(p, place))) return false;
+  return true;
+}

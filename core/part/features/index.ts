@@ -140,8 +140,16 @@ function flippedChoices(feature: Feature, flip: (face: Face) => Face): Partial<F
   return Object.fromEntries(own.map(([key, value]) => [key, flip(value as Face)]));
 }
 
-export { takesAll } from "./between.ts";
-export { acrossAxis, boxOfPrism, type Cutout, depthOf, inPrism, type Prism, type Span } from "./cutout.ts";
+export {
+  acrossAxis,
+  boxOfPrism,
+  type Cutout,
+  depthOf,
+  inPrism,
+  type Prism,
+  type Span,
+  takesAll,
+} from "./cutout.ts";
 export { fromEdge, type Locate, needsDimension } from "./locate.ts";
 export { type Fact, type FeatureRules } from "./rules.ts";
 export { sectionAt, type ShaftSection, type Site } from "./site.ts";

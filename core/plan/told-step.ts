@@ -64,6 +64,9 @@ const takenOut = (step: Step): ThingId[] =>
 
 const other: Instruction = { do: "other" };
 
+/** Whether a head that was tilted is set upright again. */
+const setsUpright = ({ ticks }: Step): boolean => ticks.some(({ id }) => id === "upright");
+
 /** Whether a step says what to do where a raw face does not lie on both parallels. */
 const mayLie = ({ ticks }: Step): boolean =>
   ticks.some(({ other }) => ["M50.raw", "M50.bought", "M50.notClean"].includes(other?.then.phrase.id ?? ""));
@@ -246,7 +249,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
         cutter: operation.cutter ?? "",
         rpm: operation.set?.rpm ?? null,
         turns: step.turns,
-        upright: step.ticks.some((t) => t.id === "upright"),
+        upright: setsUpright(step),
       };
       return operation.tilt === null ? [fit] : [fit, { do: "tilt head", degrees: operation.tilt }];
     }
@@ -285,7 +288,10 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
     case "hand":
       return [{ do: "by hand", feature: operation.feature }];
     case "takeOut":
-      return [{ do: "take out", things: takenOut(step), part: true }];
+      return [
+        { do: "take out", things: takenOut(step), part: true },
+        ...(setsUpright(step) ? [{ do: "tilt head", degrees: 0 } as const] : []),
+      ];
     default:
       return [other];
   }

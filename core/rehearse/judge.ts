@@ -120,8 +120,10 @@ export function judgePart({
         const size = drawing.sizes[axis];
         if (!size) continue;
         const { lower, upper } = limitsOf(size, drawing);
-        const all = blockSizes(solid, axis, gone);
-        if (all.length === 0) continue;
+        const every = blockSizes(solid, axis, gone);
+        if (every.length === 0) continue;
+        // Past the edge of a side that is still raw and slants there is no size.
+        const all = every.filter((is) => is > 0.9 * Math.max(...every));
         const [least, most] = [Math.min(...all), Math.max(...all)];
         const place = middleOf(solid.bounds);
         if (most > upper + unseen / 2)

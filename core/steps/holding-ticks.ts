@@ -297,10 +297,8 @@ function triedTick({ single }: ParallelsUnder, lies: Lies, tick: MakeTick): Tick
 }
 
 /** What was put in is taken out (M08), and a head that was tilted last is set upright. */
-export function takeOutTicks(setup: Setup, squareness: Mm | null, tick: MakeTick): Tick[] {
+export function takeOutTicks(setup: Setup, tilted: boolean, squareness: Mm | null, tick: MakeTick): Tick[] {
   const { seat, device } = setup;
-  const tilted =
-    !isFaceSetup(setup) && (setup.operations.findLast((o) => o.by !== "hand")?.tilt ?? null) !== null;
   return [
     ...(tilted ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
     tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),

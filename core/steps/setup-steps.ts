@@ -39,6 +39,11 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
   // A job that went on before this was asked is not sent back to it.
   const goneOn = [...progress.faces.values()].some(({ told }) => told.number > setup.number);
   const face = isFaceSetup(setup) ? (progress.faces.get(keyOfSetup(setup)) ?? null) : null;
+  const work = isFaceSetup(setup)
+    ? faceWork(setup, face, place, spindle)
+    : locating
+      ? featureWork(setup, locating, progress.features, place)
+      : [];
   return saidOnce([
     ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
     newStep(first, setup.number, "place", "place", setup.title, {
@@ -54,16 +59,12 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
           }),
         ]
       : []),
-    ...(isFaceSetup(setup)
-      ? faceWork(setup, face, place, spindle)
-      : locating
-        ? featureWork(setup, locating, progress.features, place)
-        : []),
+    ...work,
     ...(setup.stays
       ? []
       : [
           newStep(last, setup.number, "takeOut", "out", words("Loosen and remove the part"), {
-            ticks: takeOutTicks(setup, goneOn ? null : place.squareness, tickOf(last, -1)),
+            ticks: takeOutTicks(setup, leftTilted(work), goneOn ? null : place.squareness, tickOf(last, -1)),
             notes: [
               warn(
                 rule(
@@ -75,6 +76,12 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
           }),
         ]),
   ]);
+}
+
+/** Whether the head was tilted in a setup and not set upright again in it. */
+function leftTilted(work: readonly Step[]): boolean {
+  const lastWith = (id: string) => work.findLastIndex((s) => s.ticks.some((t) => t.id === id));
+  return lastWith("tilted") > lastWith("upright");
 }
 
 /** Asked before anything is placed: what a person brings to the machine, and what has to be in reach. */

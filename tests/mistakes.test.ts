@@ -509,6 +509,21 @@ const caught: [id: string, what: string, slip: () => unknown, expected: string, 
     () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), sideOf(10, { insideRadius: 6 })),
   ],
   [
+    "M47",
+    "the spindle nose against a stud beside a wall",
+    () =>
+      cut(
+        cutterOf("endMill", { fluteLength: 41, stickout: 50 }),
+        sideOf(40, { stud: { away: 30, rise: 35 } }),
+      ),
+    "M47.nose",
+    () =>
+      cut(
+        cutterOf("endMill", { fluteLength: 41, stickout: 50 }),
+        sideOf(40, { stud: { away: 60, rise: 35 } }),
+      ),
+  ],
+  [
     "M20",
     "plunging without teeth to the center",
     () => cut(cutterOf("endMill", { diameter: 12, shank: 12 }), slotIn(12, { plunges: true })),

@@ -1,6 +1,6 @@
 import { cutterKindFacts, wordsFor } from "../handbook/index.ts";
-import { mm } from "../quantity/index.ts";
-import { type Cutter, cuttingDiameter, type Holder, type Machine } from "../shop/index.ts";
+import { mm, tidy } from "../quantity/index.ts";
+import { type Cutter, cuttingDiameter, type Holder, type Machine, noseRadius } from "../shop/index.ts";
 import { type Refusal, refused, rule, say, words } from "../working/index.ts";
 import { stickoutFactor } from "./speed.ts";
 import type { CutTask } from "./task.ts";
@@ -81,6 +81,18 @@ export function cannotCut(
       rule("M20.plunge")`${cutter.name} is not center-cutting: it cannot plunge into solid metal.`,
       say`Drill a start hole first, or use a center-cutting one.`,
     );
+  // At the floor of the wall the nose passes over the studs, or clear of them.
+  const { stud } = task;
+  if (task.kind === "side" && stud && holder && stud.away + d / 2 < noseRadius + clearOfWall) {
+    const over = tidy(task.across + clearOfWall + stud.rise);
+    if (cutter.stickout + holder.reach < over)
+      return refused(
+        rule(
+          "M47.nose",
+        )`With ${cutter.name} the spindle nose would hit a stud beside the cut: from nose to cutter end ${mm(over)} is needed to pass over it.`,
+        say`Take a longer cutter or holder, or put the straps elsewhere.`,
+      );
+  }
   const long = stickoutFactor(cutter);
   if (!long && !insisted)
     return refused(

@@ -47,6 +47,8 @@ export interface CutTask {
   plunges: boolean;
   /** Holes, gaps or hard spots in the way. */
   interrupted: boolean;
+  /** A stud beside a side cut on the table; null where none stands. */
+  stud: { away: Mm; rise: Mm } | null;
   /** What the seat holds; null where nothing is known of it. */
   grip: GripCapacity | null;
   /** Limits from outside on the depth per pass. */
@@ -68,6 +70,7 @@ export const cutTask = (
   insideRadius: null,
   plunges: false,
   interrupted: false,
+  stud: null,
   grip: null,
   outside: [],
   own: nothingOwn,

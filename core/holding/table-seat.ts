@@ -41,6 +41,28 @@ export const coveredByStraps = ({ table }: Pick<Seat, "table">): Mm => (table ? 
 const nutHeight = 10;
 const tNutHeight = 12;
 
+/** How far a stud stands out beyond the edge its strap goes over, and over its nut, mm. */
+const studOut = 12;
+const studEnd = 5;
+
+/** The stud nearest to a side that is cut on the table: how far its near side is from that side, how high it stands over the part; mm. */
+export interface StudBeside {
+  away: Mm;
+  rise: Mm;
+}
+
+/** The stud that a spindle nose comes nearest to along a side of a strapped part; null in a vise. */
+export function studBeside(seat: Seat, face: Face): StudBeside | null {
+  const { table, between } = seat;
+  if (!table) return null;
+  const half = strapHold.stud / 2;
+  const rise = strapHold.thick + nutHeight + studEnd;
+  const opposite = axisOf(face) === axisOf(table.over);
+  const edge = axisOf(table.over) === axisOf(seat.fixed) ? seat.along : between;
+  const away = opposite ? (edge === seat.along ? between : seat.along) + studOut : edge / (table.straps + 1);
+  return { away: tidy(away - half), rise };
+}
+
 /** What a stud passes over a part on its packing, with nut and T-nut. */
 const stackOver = (standing: Mm) => ({
   passes: [strapHold.lips, strapHold.packing, standing, strapHold.thick],

@@ -3,6 +3,7 @@ import { alongJaws, type Axis, axisOf, type Face, facesOf } from "../frame/index
 import { cutterKindFacts, skinOf } from "../handbook/index.ts";
 import {
   coveredByStraps,
+  studBeside,
   gripCapacity,
   noDaylightFor,
   noTravelFor,
@@ -134,6 +135,7 @@ export function taskOf(
     halfTolerance: of.sized && Number.isFinite(upper - lower) ? (upper - lower) / 2 : null,
     ra: context.roughness[face] ?? null,
     grip: seatGrip(seat, context),
+    stud: studBeside(seat, face),
     outside: context.outside,
     // Cut once more it is cut as the person wanted it the first time.
     own:

@@ -37,7 +37,8 @@ export const holderRadius: Record<HolderKind, Mm> = {
   shellArbor: 20,
   arbor: 20,
 };
-const noseRadius = 40;
+/** Half the width of a spindle nose, mm (guess). */
+export const noseRadius = 40;
 const reamedOver = 0.008;
 const usualReach = 40;
 /** Neck of a Woodruff cutter over its diameter (guess: the shop does not hold it). */

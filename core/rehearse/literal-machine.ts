@@ -203,7 +203,9 @@ export class LiteralMachine {
       const { height, across } = removed;
       const at = middleOf(removed.bounds);
       strokes.tooMuch(side ? across : height, told.depth, "deep", at);
-      strokes.tooMuch(side ? height : across, told.width, "wide", at);
+      // On a raw face a lane may be wider and as much thinner: it asks no more of the cutter.
+      if (side || height * across > told.depth * told.width)
+        strokes.tooMuch(side ? height : across, told.width, "wide", at);
     }
     this.#idle = cutAny || told.spring || told.dye !== null ? 0 : this.#idle + 1;
     if (this.#idle > 0) report.find("nothing", told.depth, told.axis, middleOf(before));

@@ -249,9 +249,11 @@ export class LiteralMachine {
     // A sliver that springs back from the pass before loads nothing, however tall it stands.
     if (!told.limits || down || Math.min(removed.height, removed.across) < thinnestCut) return;
     const at = middleOf(removed.bounds);
-    const { across } = told.limits;
+    const { across, along } = told.limits;
     const ahead = aheadInCorner(across, tool.radius) / removed.along;
-    strokes.tooMuch(removed.across, across, "wide", at, ahead);
-    strokes.tooMuch(removed.height, told.limits.along, "deep", at);
+    // Wider and as much thinner, such as the skin of a floor that a new zero leaves, asks no more of the cutter.
+    if (removed.across * removed.height > across * along)
+      strokes.tooMuch(removed.across, across, "wide", at, ahead);
+    strokes.tooMuch(removed.height, along, "deep", at);
   }
 }

@@ -1,6 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useId, useRef, useState } from "react";
-import { cannotBe, divisionsTyped, type Question } from "../../core/inspect/index.ts";
+import {
+  cannotBe,
+  divisionsTyped,
+  type Question,
+  type ReadingWayId,
+  readingWays,
+} from "../../core/inspect/index.ts";
 import {
   fromMm,
   type LengthUnit,
@@ -17,7 +23,7 @@ import { Choice } from "./choice.tsx";
 import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
 import { moreOf, nothingMore, ReadingMore } from "./reading-more.tsx";
-import { Words } from "./words.tsx";
+import { Figure, Words } from "./words.tsx";
 
 export interface TakenReading {
   value: number;
@@ -28,6 +34,7 @@ export interface TakenReading {
   atMost?: boolean;
   temperatures?: { part: number; instrument: number };
   against?: string;
+  way?: ReadingWayId;
 }
 
 interface ReadingPadProps {
@@ -73,17 +80,23 @@ const noSize = (value: number) => say`The block cannot be ${mm(value)}. Type wha
 export function ReadingPad({
   of,
   name,
-  how,
-  expected,
-  before,
+  how: plainly,
+  expected: wanted,
+  before: earlier,
   readings,
   initialText = "",
   onReading,
   onFinished,
   keypad = true,
 }: ReadingPadProps) {
-  const { shop, unit } = useJob();
+  const { job, shop, unit } = useJob();
   const id = useId();
+  const ways = readingWays(job.part, of);
+  const [wayId, setWay] = useState<ReadingWayId | "plain">("plain");
+  const way = ways?.others.find((w) => w.id === wayId) ?? null;
+  const how = way?.how ?? plainly;
+  const expected = way?.shown(wanted) ?? wanted;
+  const before = way ? null : earlier;
   const able = shop.instruments.filter((i) => !i.retired && canMeasure(i, how, expected));
   // None that proves it: whatever reads a size at all may be entered, and the record says that it cannot tell.
   const offered =
@@ -97,9 +110,15 @@ export function ReadingPad({
 
   const [more, setMore] = useState(nothingMore);
 
-  const accept = (value: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
+  const accept = (shown: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
+    const value = way ? way.size(shown) : shown;
+    if (value === null) {
+      setProblem(noSize(shown));
+      return;
+    }
     onReading({
       ...moreOf(more),
+      ...(way ? { way: way.id } : {}),
       value,
       written: { text: written, unit: writtenUnit },
       instrument: instrumentId === byReadout.id ? byReadout.id : (instrument?.id ?? ""),
@@ -203,6 +222,17 @@ export function ReadingPad({
           ]}
           onChoose={setInstrument}
         />
+        {ways && ways.others.length > 0 && (
+          <Choice
+            label="Read"
+            value={wayId}
+            options={[
+              ["plain", phraseText(ways.plain, unit)] as const,
+              ...ways.others.map((w) => [w.id, phraseText(w.says, unit)] as const),
+            ]}
+            onChoose={setWay}
+          />
+        )}
         {!keypad && (
           <Button look="strong" onClick={enter} css={{ minHeight: "44px" }}>
             Enter
@@ -223,6 +253,10 @@ export function ReadingPad({
       >
         {problem ? (
           <Words of={problem} />
+        ) : way ? (
+          <>
+            It should show <Figure of={mm(expected)} decimals={3} /> <Words of={way.says} />.
+          </>
         ) : !keypad ? (
           ""
         ) : readings.length > 0 ? (

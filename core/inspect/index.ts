@@ -1,6 +1,7 @@
 export * from "./cannot-be.ts";
 export * from "./correction.ts";
 export * from "./plane.ts";
+export * from "./reading-way.ts";
 export * from "./remaining.ts";
 export * from "./run.ts";
 export * from "./series.ts";

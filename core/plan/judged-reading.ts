@@ -1,4 +1,14 @@
-import { atReference, counting, type Doubts, doubtsOf, isOverdue, type Spot } from "../inspect/index.ts";
+import {
+  atReference,
+  counting,
+  type Doubts,
+  doubtsOf,
+  gainOf,
+  isOverdue,
+  type ReadingWayId,
+  type Spot,
+} from "../inspect/index.ts";
+import type { Part } from "../part/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { MeasuredHow, Shop } from "../shop/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
@@ -20,6 +30,8 @@ export interface JudgedReading {
   spot: Spot | null;
   held: "clamped" | "free" | null;
   atMost: boolean;
+  /** How the size was come at where the instrument showed something else, and what it showed, as typed. */
+  way: { id: ReadingWayId; showed: string } | null;
   u: Mm;
   doubts: Doubts;
   overdue: boolean;
@@ -31,39 +43,41 @@ export interface JudgedReading {
 export function judgedReadings(
   by: readonly Reading[],
   how: MeasuredHow,
-  { shop, expansion, placing }: { shop: Shop; expansion: number; placing: Mm | null },
+  { part, shop, expansion, placing }: { part: Part; shop: Shop; expansion: number; placing: Mm | null },
 ): JudgedReading[] {
   const uOf = (id: string | undefined) =>
     id === byReadout ? (placing ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
-  const used = by.map(
-    ({ id, value, instrument, questioned, spot, temperatures, held, atMost, against, at }): JudgedReading => {
-      const by = shop.instruments.find((i) => i.id === instrument);
-      const overdue = by ? isOverdue(by.lastCheck, by.every, at) : false;
-      const doubts = doubtsOf({
-        instrument: uOf(instrument),
-        overdue,
-        reference: uOf(against),
-        size: value,
-        expansion,
-        temperatures: temperatures ?? null,
-      });
-      const is = tidy(value - (by?.error ?? 0));
-      return {
-        id,
-        value: how === "form" ? is : atReference(is, temperatures ?? null, expansion),
-        read: value,
-        instrument,
-        questioned,
-        spot: spot ?? null,
-        held: held ?? null,
-        atMost: atMost ?? false,
-        u: doubts.total,
-        doubts,
-        overdue,
-        counts: true,
-      };
-    },
-  );
+  const used = by.map((reading): JudgedReading => {
+    const { id, of, value, instrument, questioned, spot, temperatures, held, atMost, against, at, way } =
+      reading;
+    const gain = gainOf(part, of, way);
+    const by = shop.instruments.find((i) => i.id === instrument);
+    const overdue = by ? isOverdue(by.lastCheck, by.every, at) : false;
+    const doubts = doubtsOf({
+      instrument: Math.abs(gain) * uOf(instrument),
+      overdue,
+      reference: uOf(against),
+      size: value,
+      expansion,
+      temperatures: temperatures ?? null,
+    });
+    const is = tidy(value - gain * (by?.error ?? 0));
+    return {
+      id,
+      value: how === "form" ? is : atReference(is, temperatures ?? null, expansion),
+      read: value,
+      instrument,
+      questioned,
+      spot: spot ?? null,
+      held: held ?? null,
+      atMost: atMost ?? false,
+      way: way ? { id: way, showed: reading.written.text } : null,
+      u: doubts.total,
+      doubts,
+      overdue,
+      counts: true,
+    };
+  });
   // What was read free says what the part is; clamped it is only the half of the story.
   const free = used.filter((r) => r.held === "free");
   const left = new Set(counting(free.length > 0 ? used.filter((r) => r.held !== "clamped") : used));

@@ -28,6 +28,7 @@ import {
   setupWith,
 } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
+import { extentOf } from "../squaring/index.ts";
 import { conditionAt, readingsAlong } from "../stock/index.ts";
 import {
   appended,
@@ -95,8 +96,8 @@ export interface RehearsalAsked {
 
 /** More steps than any plan has. */
 const mostSteps = 4000;
-/** A face that is never clean is left at this many looks. */
-const mostLooks = 40;
+/** A face that is never clean is left at this many looks; one that straps cover in part sooner, since all of it is looked at. */
+const mostLooks = { whole: 40, part: 3 } as const;
 
 const rounded = (value: Mm): Mm => Math.round(value * 1000) / 1000;
 
@@ -173,7 +174,8 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
         if (answer && "clean" in answer) {
           const times = (looks.get(step.op) ?? 0) + 1;
           looks.set(step.op, times);
-          found.clean = answer.clean || times > mostLooks;
+          const whole = isFaceKey(step.op) && extentOf(step.op) === "face";
+          found.clean = answer.clean || times > mostLooks[whole ? "whole" : "part"];
         }
       }
       const events = eventsToFinish(step, found);

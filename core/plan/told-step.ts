@@ -40,13 +40,13 @@ function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
       length: owned?.length ?? 125,
     });
   }
+  if (seat.points) things.push({ id: "points", height: seat.table?.packing ?? 0 });
   if (seat.rod) things.push({ id: "rod", diameter: seat.rod.diameter, height: seat.rod.height });
   if (seat.table) {
     if (!seat.points) things.push({ id: "packing", height: seat.table.packing });
     things.push({ id: "straps", count: seat.table.straps, over: seat.table.over, reach: seat.table.reach });
   }
   for (const [there, id] of [
-    [seat.points, "points"],
     [seat.paper, "paper"],
     [seat.soft, "soft"],
     [seat.jack, "jack"],

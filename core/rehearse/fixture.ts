@@ -49,7 +49,9 @@ export const holdingErrors = (chance: Chance): HoldingErrors => ({
 export function supportHeight(things: ReadonlyMap<ThingId, Thing>): Mm {
   const parallels = things.get("parallels");
   const packing = things.get("packing");
-  return parallels?.id === "parallels" ? parallels.height : packing?.id === "packing" ? packing.height : 0;
+  const points = things.get("points");
+  if (parallels?.id === "parallels") return parallels.height;
+  return packing?.id === "packing" ? packing.height : points?.id === "points" ? points.height : 0;
 }
 
 /** Where parallels lie, from the fixed jaw to the moving one below zero, between jaws so far apart. */

@@ -16,7 +16,8 @@ export type Thing =
   | { id: "straps"; count: number; over: Face; reach: Mm }
   /** V-blocks under a lying shaft; their middles from the part's left end where that is told. */
   | { id: "blocks"; at: readonly Mm[] | null }
-  | { id: "points" }
+  /** Three pieces to stand on; how high where that is told. */
+  | { id: "points"; height: Mm }
   | { id: "paper" }
   /** Soft packing at the fixed jaw. */
   | { id: "soft" }

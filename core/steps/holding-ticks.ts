@@ -131,7 +131,10 @@ function tableTicks({ seat, before }: FaceSetup, tick: MakeTick): Tick[] {
   return [
     tick("wiped", words("Table, packing and part wiped clean")),
     seat.points
-      ? tick("points", pointsIn)
+      ? tick(
+          "points",
+          say`Three pieces of packing ${mm(table.packing)} high below, clear of what is cut, one of them a wedge or jack that can be set`,
+        )
       : tick("packing", say`Packing ${mm(table.packing)} high under the part, clear of what is cut`),
     ...(seat.paper ? [tick("paper", words("Paper between packing and part"))] : []),
     tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),

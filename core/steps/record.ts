@@ -2,6 +2,7 @@ import { axisSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
 import { anyKeySchema, featureKeySchema, toldSchema } from "../route/index.ts";
 import { operationKeySchema } from "../squaring/index.ts";
+import { readingWaySchema } from "../inspect/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */
@@ -63,6 +64,8 @@ const eventSchema = z.discriminatedUnion("type", [
     atMost: z.boolean().optional(),
     /** What it was compared with: a gauge block or pin, by its id. */
     against: z.string().optional(),
+    /** How the size was come at where the instrument showed something else; `written` is what it showed. */
+    way: readingWaySchema.optional(),
   }),
   /** Measuring after so many passes is finished, or was left out. */
   z.object({ type: z.literal("measured"), op: anyOp, after: z.number().int(), skipped: z.boolean() }),

@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { spotWords } from "../../../core/inspect/index.ts";
+import { type ReadingWayId, readingWays, spotWords } from "../../../core/inspect/index.ts";
+import type { Part } from "../../../core/part/index.ts";
 import type { Requirement } from "../../../core/plan/index.ts";
 import { mm, parseLength, showQuantity } from "../../../core/quantity/index.ts";
-import { entryProblem, type Phrase } from "../../../core/working/index.ts";
+import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -15,6 +16,7 @@ type Taken = Requirement["readings"][number];
 
 /** Every reading of a size, each to be put right or taken back with the reason: it stays in what happened. */
 export function TakenReadings({ of: r }: { of: Requirement }) {
+  const { job } = useJob();
   const [chosen, setChosen] = useState<string | null>(null);
   const reading = r.readings.find((q) => q.id === chosen);
   if (r.readings.length === 0) return null;
@@ -41,6 +43,12 @@ export function TakenReadings({ of: r }: { of: Requirement }) {
             {q.atMost && "≤ "}
             <Figure of={mm(q.read)} decimals={3} />
             {q.held && ` ${q.held}`}
+            {q.way && (
+              <chakra.span color="quiet">
+                {" "}
+                (showed {q.way.showed}, <Words of={saysOf(q.way.id, job.part, r.of)} />)
+              </chakra.span>
+            )}
           </chakra.span>
           {!q.counts && (
             <chakra.span color="quiet" title="a better instrument, or the part let go, was read after it">
@@ -58,6 +66,10 @@ export function TakenReadings({ of: r }: { of: Requirement }) {
     </Box>
   );
 }
+
+/** How a size was read, in words; the drawing may have changed since. */
+const saysOf = (way: ReadingWayId, part: Part, of: string): Phrase =>
+  readingWays(part, of)?.others.find((w) => w.id === way)?.says ?? words("another way");
 
 const reasons = [
   ["misread", "misread the instrument"],

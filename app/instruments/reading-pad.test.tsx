@@ -4,7 +4,7 @@ import { afterEach, describe, expect, test } from "vitest";
 import { plan } from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
-import { cheekBlock } from "../../tests/support/cheek-block.ts";
+import { block, cheekBlock, featureList, featureOf } from "../../tests/support/cheek-block.ts";
 import { system } from "../theme/system.ts";
 import { JobContext, type JobContextValue } from "./job-context.tsx";
 import { ReadingPad, type TakenReading } from "./reading-pad.tsx";
@@ -40,16 +40,20 @@ const context: JobContextValue = {
   setReason: () => undefined,
 };
 
-function setUp() {
+function setUp(
+  of: "width" | "v/width" = "width",
+  expected = 60.15,
+  features: Parameters<typeof featureList>[0] = [],
+) {
   const taken: TakenReading[] = [];
   render(
     <ChakraProvider value={system}>
-      <JobContext value={context}>
+      <JobContext value={{ ...context, job: block(["part/features", featureList(features)]) }}>
         <ReadingPad
-          of="width"
-          how="outside"
-          expected={60.15}
-          before={61}
+          of={of}
+          how={of === "width" ? "outside" : "inside"}
+          expected={expected}
+          before={of === "width" ? 61 : null}
           readings={[]}
           keypad={false}
           onReading={(r) => taken.push(r)}
@@ -57,7 +61,7 @@ function setUp() {
       </JobContext>
     </ChakraProvider>,
   );
-  const field = screen.getByLabelText(/^Width, /);
+  const field = screen.getByLabelText(/, mm$/);
   const enter = (text: string) => {
     fireEvent.change(field, { target: { value: text } });
     fireEvent.keyDown(field, { key: "Enter" });
@@ -72,6 +76,16 @@ describe("reading pad", () => {
     const { taken, enter } = setUp();
     enter("60.14");
     expect(taken).toMatchObject([{ value: 60.14, instrument: "mic-50-75", questioned: [] }]);
+  });
+
+  test("what a pin stands over a V is typed, and the width that follows is kept with what was read", () => {
+    const v = featureOf("vGroove", "v", "top", { sizes: { width: "20", pin: "16" } });
+    const { taken, enter } = setUp("v/width", 20, [v]);
+    fireEvent.change(screen.getByLabelText("Read"), { target: { value: "pin" } });
+    expect(screen.getByRole("status").textContent).toMatch(/should show 9\.314 mm/);
+    enter("9.30");
+    expect(taken).toMatchObject([{ way: "pin", written: { text: "9.30" } }]);
+    expect(taken[0]!.value).toBeCloseTo(20 + 2 * (9.3137 - 9.3), 3);
   });
 
   test.each([

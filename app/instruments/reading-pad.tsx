@@ -103,7 +103,10 @@ export function ReadingPad({
     able.length > 0 ? able : shop.instruments.filter((i) => !i.retired && i.kind !== "edgeFinder");
   const best = [...offered].sort((a, b) => a.uncertainty - b.uncertainty)[0];
   const [text, setText] = useState(initialText);
-  const [instrumentId, setInstrument] = useState(best?.id ?? "");
+  const [picked, setInstrument] = useState(best?.id ?? "");
+  // Another way to read it may need another instrument.
+  const instrumentId =
+    picked === byReadout.id || offered.some((i) => i.id === picked) ? picked : (best?.id ?? "");
   const [problem, setProblem] = useState<Phrase | null>(null);
   const [asked, setAsked] = useState<{ value: number; questions: Question[] } | null>(null);
   const instrument = instrumentById(shop, instrumentId) ?? best;

@@ -191,7 +191,7 @@ export function ReadingPad({
       <Box
         display="flex"
         gap="12px"
-        flexWrap={{ base: able.length === 0 ? "wrap" : "nowrap", md: "wrap" }}
+        flexWrap={{ base: able.length === 0 || ways ? "wrap" : "nowrap", md: "wrap" }}
         alignItems="flex-end"
         mb="6px"
       >

@@ -1,7 +1,14 @@
-import { formVerdict, placeVerdict, sizeVerdict, type SizeVerdict, type Verdict } from "../inspect/index.ts";
+import {
+  formVerdict,
+  placeVerdict,
+  readingWays,
+  sizeVerdict,
+  type SizeVerdict,
+  type Verdict,
+} from "../inspect/index.ts";
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import { featureOfKey, type FeaturePlan } from "../route/index.ts";
-import { canMeasure, type MeasuredHow, type Shop } from "../shop/index.ts";
+import { canMeasure, type Shop } from "../shop/index.ts";
 import { effective, type GaugeAnswer, type Record as JobRecord, type Step } from "../steps/index.ts";
 import { type Phrase, say } from "../working/index.ts";
 import type { Asked, Happened, Judged, Requirement } from "./characteristic.ts";
@@ -21,12 +28,16 @@ export type { Requirement } from "./characteristic.ts";
 const provedBy = (
   verdict: SizeVerdict | null,
   used: readonly JudgedReading[],
-  how: MeasuredHow,
+  { of, how }: Pick<Asked, "of" | "how">,
+  part: Part,
   { instruments }: Pick<Shop, "instruments">,
 ): SizeVerdict | null => {
+  const ways = readingWays(part, of)?.others ?? [];
   const unable = used.some((r) => {
     const instrument = instruments.find((i) => i.id === r.instrument);
-    return instrument && !canMeasure(instrument, how, r.value);
+    // Read another way the instrument shows something else.
+    const way = ways.find((w) => w.id === r.way?.id);
+    return instrument && !canMeasure(instrument, way?.how ?? how, way?.shown(r.value) ?? r.value);
   });
   return verdict && unable ? { ...verdict, verdict: "cannotTell", rework: 0 } : verdict;
 };
@@ -35,7 +46,12 @@ const provedBy = (
 const gauged: Record<GaugeAnswer, Verdict> = { passes: "good", tight: "rework", loose: "over" };
 
 /** The verdict on what is asked by the readings that count. */
-function verdictOn(asked: Asked, count: readonly JudgedReading[], u: number, shop: Shop): SizeVerdict | null {
+function verdictOn(
+  asked: Asked,
+  count: readonly JudgedReading[],
+  u: number,
+  { part, shop }: Pick<Judged, "part" | "shop">,
+): SizeVerdict | null {
   const { how, limits, gauge } = asked;
   if (gauge)
     return (
@@ -51,7 +67,8 @@ function verdictOn(asked: Asked, count: readonly JudgedReading[], u: number, sho
       return provedBy(
         sizeVerdict(values, limits, u, how === "inside" || how === "depth" ? "inside" : "outside"),
         count,
-        how,
+        asked,
+        part,
         shop,
       );
   }
@@ -63,7 +80,7 @@ function verdictOn(asked: Asked, count: readonly JudgedReading[], u: number, sho
  * not by one (M34).
  */
 export function requirementsOf(judged: Judged): Requirement[] {
-  const { records, piece, part, shop } = judged;
+  const { records, piece, part } = judged;
   const here = effective([...records]).filter((r) => r.piece === piece);
   const happened: Happened = { here, readings: here.filter((r): r is Reading => r.type === "reading") };
   const acceptedAfter = (of: Requirement["of"], seq: number): Requirement["accepted"] => {
@@ -86,7 +103,7 @@ export function requirementsOf(judged: Judged): Requirement[] {
       ...asked,
       readings: used,
       u,
-      verdict: verdictOn(of, count, u, shop),
+      verdict: verdictOn(of, count, u, judged),
       accepted: acceptedAfter(asked.of, last),
     };
   };

@@ -77,17 +77,17 @@ export const pocketRecipe: Recipe<OfKind<"pocket">> = (feature, place) => {
           : w.tool,
     }));
     const exact = feature.corner === "exact" && radius !== null;
-    const tail: Work[] = boss
-      ? [
-          bossWork(asked, {
-            size: "bossFirst",
-            name: words("the boss"),
-            ...bossX!,
-            before: false,
-            grows: false,
-          }),
-          ...(feature.boss === "round" ? [roundBoss(asked, middle, bossX!.target / 2)] : []),
-        ]
+    const sides = boss
+      ? bossWork(asked, {
+          size: "bossFirst",
+          name: words("the boss"),
+          ...bossX!,
+          before: false,
+          grows: false,
+        })
+      : null;
+    const tail: Work[] = sides
+      ? [sides, ...(feature.boss === "round" ? [roundBoss(sides, middle, bossX!.target / 2)] : [])]
       : [];
     const stepped: Work[] = exact ? [...walls.map((w) => w), cornerWork(asked, radius)] : walls;
     const finishes: [string, Way["why"], Work[]][] = exact
@@ -170,11 +170,14 @@ function cornerWork(asked: AreaAsked, radius: Mm): Work {
   };
 }
 
-/** A round boss between the four sides of its square: plunges tangent to it. */
-function roundBoss(asked: AreaAsked, [x, y]: readonly [Mm, Mm], radius: Mm): Work {
+/** A round boss between the four sides of its square: plunges tangent to it, with a cutter that goes in where its sides are cut. */
+function roundBoss(sides: Work, [x, y]: readonly [Mm, Mm], radius: Mm): Work {
   return {
-    ...cornerWork(asked, radius),
+    ...sides,
     task: "round-boss",
+    measure: null,
+    exact: 0.02,
+    tool: { ...sides.tool, halfTolerance: null, total: tidy(radius * (Math.SQRT2 - 1)) } as Work["tool"],
     title: say`The boss round`,
     sweep: {
       kind: "contour",

@@ -82,7 +82,9 @@ export const stepRules: FeatureRules<StepFeature> = {
     const inward: Span =
       side === facesOf(axisOf(side))[0] ? [0, own.width.nominal] : [deep - own.width.nominal, deep];
     const outline = axes[0] === edge ? rectangle(run, inward) : rectangle(inward, run);
-    const down = depthSpan(site, face, own.depth.nominal, edge === "length" ? (run[0] + run[1]) / 2 : null);
+    // On a shaft its depth counts from the section it lies in.
+    const lies = edge === "length" ? run : inward;
+    const down = depthSpan(site, face, own.depth.nominal, (lies[0] + lies[1]) / 2);
     return cutoutFrom(face, [{ axis: axisOf(face), outline, span: down }], site);
   },
   check: () => [],

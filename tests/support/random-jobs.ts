@@ -204,8 +204,13 @@ export interface RandomJob {
   shop: Shop;
 }
 
+/** How many readings of a size there are, each as likely: seldom none, since a setup waits for what was left out. */
+const usualPoints = [0, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4] as const;
+/** The same with a size left out as often as not. */
+export const oftenLeftOut = [0, 1, 2, 4] as const;
+
 /** The job of a seed. */
-export function randomJob(seed: number): RandomJob {
+export function randomJob(seed: number, readings: readonly number[] = usualPoints): RandomJob {
   const d = new Draw(seed);
   const shop = shopOf(d);
   const form = d.one(forms);
@@ -248,7 +253,7 @@ export function randomJob(seed: number): RandomJob {
     for (const axis of axisNames) {
       // Readings light, heavy, uneven, or left out.
       const spare = d.between(form === "casting" ? 4 : 1.5, form === "casting" ? 8 : 6, 0.1);
-      const points = d.one([0, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4]);
+      const points = d.one(readings);
       for (let p = 1; p <= points; p++) {
         const value = Math.round((drawn[axis] + spare - d.between(0, 0.6, 0.01)) * 100) / 100;
         job = set(job, `stock/measured/${axis}/p${p}`, read(value));

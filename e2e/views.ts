@@ -27,8 +27,8 @@ const job = "/jobs/cheek-block";
 
 /** Ticks, zero, lock and first pass of setup 1, said to be really cut: the machine shows a pass in the middle of the ladder. */
 const toSecondPass = Array<string>(15).fill("Space");
-/** Placing, clamping, tool and three zeros of a shaft: the machine shows the first feed along its keyseat. */
-const toKeyseat = Array<string>(25).fill("Space");
+/** Placing, clamping, tool and three zeros of a shaft: the machine shows how it goes down to a level of its keyseat. */
+const toKeyseat = Array<string>(24).fill("Space");
 
 export const views: View[] = [
   { name: "bench", url: "/", sizes: [desk, phone], ready: "Cheek block", picture: true },

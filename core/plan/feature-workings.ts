@@ -1,4 +1,4 @@
-import { cuttingFigure } from "../cutting/index.ts";
+import { cuttingFigure, type Plunge } from "../cutting/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { type Locating, pickupErrors, touchWords } from "../locate/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
@@ -21,6 +21,14 @@ export const featureFigures = [
 ] as const;
 export type FeatureFigure = (typeof featureFigures)[number];
 
+/** How the cutter goes straight down into metal, and what that asks of the machine. */
+const plungeLines = ({ vf, power }: Plunge) => [
+  line("straight down into metal", quantity("feed", vf), {
+    source: "half of the feed at most, less where power or force would be over 60 % (guess)",
+  }),
+  line("power of that, all of its end in metal", quantity("power", power)),
+];
+
 /** The working of a figure of an operation; null for one it has not. */
 export function featureFigureWorking(
   figure: FeatureFigure,
@@ -37,7 +45,12 @@ export function featureFigureWorking(
     case "depth":
     case "power":
     case "bending":
-      if (cut && cutter) return cuttingFigure(figure, cut, { cutter, machine, material });
+      if (cut && cutter) {
+        const working = cuttingFigure(figure, cut, { cutter, machine, material });
+        return figure === "feed" && set?.plunge
+          ? { ...working, lines: [...working.lines, ...plungeLines(set.plunge)] }
+          : working;
+      }
       return set && cutter && (figure === "speed" || figure === "feed")
         ? {
             lines: [

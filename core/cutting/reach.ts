@@ -8,6 +8,9 @@ import type { CutTask } from "./task.ts";
 /** Clear of the wall below the flutes, mm. */
 const clearOfWall = 1;
 
+/** Between a spindle nose and a stud, mm: straps are set by eye, and a raw part is not as high all over. */
+const clearOfStud = 3;
+
 const chooseAnother = words("Use another cutter.");
 
 /**
@@ -81,10 +84,10 @@ export function cannotCut(
       rule("M20.plunge")`${cutter.name} is not center-cutting: it cannot plunge into solid metal.`,
       say`Drill a start hole first, or use a center-cutting one.`,
     );
-  // At the floor of the wall the nose passes over the studs, or clear of them.
+  // At the floor of the wall the nose passes over the studs, or clear of them, with every pass a little nearer.
   const { stud } = task;
-  if (task.kind === "side" && stud && holder && stud.away + d / 2 < noseRadius + clearOfWall) {
-    const over = tidy(task.across + clearOfWall + stud.rise);
+  if (task.kind === "side" && stud && holder && stud.away + d / 2 - task.total < noseRadius + clearOfStud) {
+    const over = tidy(task.across + clearOfStud + stud.rise);
     if (cutter.stickout + holder.reach < over)
       return refused(
         rule(

@@ -8,8 +8,8 @@ import type { CutTask } from "./task.ts";
 /** Clear of the wall below the flutes, mm. */
 const clearOfWall = 1;
 
-/** Between a spindle nose and a stud, mm: straps are set by eye, and a raw part is not as high all over. */
-const clearOfStud = 3;
+/** Between a spindle nose and a stud, mm: straps are set by eye, and what they cover is not cut down yet. */
+const clearOfStud = 5;
 
 const chooseAnother = words("Use another cutter.");
 

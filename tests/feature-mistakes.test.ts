@@ -432,6 +432,16 @@ describe("mistakes of features", () => {
     expect(down.to.z).toBeCloseTo(-tilted.floor / Math.cos(Math.PI / 6), 6);
   });
 
+  test("M33 with the head tilted nothing is told by figures, and the head is upright when the part comes out", () => {
+    const way = { at: "nose/way", what: "way", value: "stairs, then the head tilted" };
+    const { steps } = planOf(part([slope], way));
+    const tilted = steps.filter((s) => s.op === "nose/slope");
+    expect(tilted.flatMap((s) => [...(s.move ? [s.id] : []), ...(s.pickup ? [s.id] : [])])).toEqual([]);
+    expect(tilted.map((s) => s.id)).toContain("by-eye");
+    const out = steps.findLast((s) => s.kind === "takeOut")!;
+    expect(out.ticks.map((t) => t.id)).toContain("upright");
+  });
+
   test("M33 a head that was tilted is set upright again, and every zero is picked up anew", () => {
     const way = { at: "nose/way", what: "way", value: "stairs, then the head tilted" };
     const lead = featureOf("chamfer", "lead", "top", { sizes: { leg: "1.5" }, choices: { edge: "left" } });

@@ -24,6 +24,7 @@ import { Input, Labeled } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
 import { moreOf, nothingMore, ReadingMore } from "./reading-more.tsx";
 import { Figure, Words } from "./words.tsx";
+import { WorkingSheet } from "./workings-margin.tsx";
 
 export interface TakenReading {
   value: number;
@@ -115,8 +116,8 @@ export function ReadingPad({
 
   const accept = (shown: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
     const value = way ? way.size(shown) : shown;
-    if (value === null) {
-      setProblem(noSize(shown));
+    if (value === null || value <= 0) {
+      setProblem(say`No size follows from ${mm(shown)}. Type what the instrument shows.`);
       return;
     }
     onReading({
@@ -258,7 +259,7 @@ export function ReadingPad({
           <Words of={problem} />
         ) : way ? (
           <>
-            It should show <Figure of={mm(expected)} decimals={3} /> <Words of={way.says} />.
+            It should show <Figure of={mm(expected)} decimals={3} />, <Words of={way.says} />.
           </>
         ) : !keypad ? (
           ""
@@ -268,6 +269,17 @@ export function ReadingPad({
           "Type what the instrument shows, then Enter."
         )}
       </chakra.p>
+      {way && (
+        <chakra.details fontSize="14px" mb="6px">
+          <chakra.summary cursor="pointer" minH="28px">
+            How that follows
+          </chakra.summary>
+          <WorkingSheet
+            unit={unit}
+            working={{ key: way.id, title: way.says, lines: way.working(wanted), limits: [], notes: [] }}
+          />
+        </chakra.details>
+      )}
       {!keypad && <ReadingMore how={how} shop={shop} typed={more} onType={setMore} />}
       {asked && (
         <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">

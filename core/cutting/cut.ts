@@ -285,7 +285,7 @@ function underWay(ready: Ready): Cut {
   // An own depth that the machine cannot take at full width may do in narrower lanes.
   if (task.own.depth !== null && narrows && hardLimitBroken(cut, cut.depth)) {
     const narrower = laneShares.slice(1).map(at);
-    return narrower.find((c) => !hardLimitBroken(c, c.depth)) ?? narrower.at(-1) ?? cut;
+    return narrower.find((c) => !hardLimitBroken(c, c.depth)) ?? narrower.at(-1)!;
   }
   if (task.own.depth === null && narrows && cut.first > 0) {
     const all = [cut, ...laneShares.slice(1).map(at)];

@@ -1,5 +1,5 @@
 import type { CutKind } from "../handbook/index.ts";
-import type { GripCapacity } from "../holding/index.ts";
+import type { GripCapacity, StudBeside } from "../holding/index.ts";
 import type { Mm, MmPerMin, Rpm } from "../quantity/index.ts";
 import type { Limit } from "../working/index.ts";
 
@@ -48,7 +48,7 @@ export interface CutTask {
   /** Holes, gaps or hard spots in the way. */
   interrupted: boolean;
   /** A stud beside a side cut on the table; null where none stands. */
-  stud: { away: Mm; rise: Mm } | null;
+  stud: StudBeside | null;
   /** What the seat holds; null where nothing is known of it. */
   grip: GripCapacity | null;
   /** Limits from outside on the depth per pass. */

@@ -116,10 +116,7 @@ function operationLines(
   if (operation.tilt !== null)
     return [
       ...wrapped(head, 62).map((text) => ({ text, bold: true })),
-      {
-        text: `over the stairs by eye, down until they are just gone`,
-        bold: false,
-      },
+      { text: "over the stairs by eye, down until they are just gone", bold: false },
     ];
   const last = Math.max(0, ...moves.map((m) => m.level));
   const depths = [

@@ -41,7 +41,7 @@ export const coveredByStraps = ({ table }: Pick<Seat, "table">): Mm => (table ? 
 const nutHeight = 10;
 const tNutHeight = 12;
 
-/** How far a stud stands out beyond the edge its strap goes over, and over its nut, mm. */
+/** How far a stud stands out beyond the edge its strap goes over, and over its nut, mm (guess). */
 const studOut = 12;
 const studEnd = 5;
 
@@ -53,13 +53,14 @@ export interface StudBeside {
 
 /** The stud that a spindle nose comes nearest to along a side of a strapped part; null in a vise. */
 export function studBeside(seat: Seat, face: Face): StudBeside | null {
-  const { table, between } = seat;
+  const { table } = seat;
   if (!table) return null;
   const half = strapHold.stud / 2;
   const rise = strapHold.thick + nutHeight + studEnd;
-  const opposite = axisOf(face) === axisOf(table.over);
-  const edge = axisOf(table.over) === axisOf(seat.fixed) ? seat.along : between;
-  const away = opposite ? (edge === seat.along ? between : seat.along) + studOut : edge / (table.straps + 1);
+  const overBack = axisOf(table.over) === axisOf(seat.fixed);
+  const [edge, across] = overBack ? [seat.along, seat.between] : [seat.between, seat.along];
+  // Opposite the straps the whole part lies between; at an end the first of them stands a share of the edge away.
+  const away = axisOf(face) === axisOf(table.over) ? across + studOut : edge / (table.straps + 1);
   return { away: tidy(away - half), rise };
 }
 

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import type { Part } from "../part/index.ts";
 import { applyChanges, changeOf, type Job, newJob } from "../job/index.ts";
 import { dim, featureList, featureOf } from "../../tests/support/cheek-block.ts";
-import { gainOf, readingWays } from "./reading-way.ts";
+import { readingWay, readingWays } from "./reading-way.ts";
 
 const set = (job: Job, path: string, to: unknown): Job => {
   const applied = applyChanges(job, [changeOf(job, path, to)]);
@@ -50,6 +50,8 @@ describe("a size read another way", () => {
   ] as const)("%s shows what follows from the size", (id, part, of, size, shown) => {
     const way = readingWays(part, of)!.others.find((w) => w.id === id)!;
     expect(way.shown(size)).toBeCloseTo(shown, 3);
+    // Its working ends at the same figure.
+    expect(way.working(size).at(-1)!.result.value).toBeCloseTo(shown, 3);
   });
 
   const all = [
@@ -65,7 +67,7 @@ describe("a size read another way", () => {
           const shown = way.shown(size)!;
           expect(way.size(shown)).toBeCloseTo(size, 4);
           const slope = (way.size(shown + 0.01)! - way.size(shown)!) / 0.01;
-          expect(slope).toBeCloseTo(gainOf(part, of, way.id), 3);
+          expect(slope).toBeCloseTo(way.gain, 3);
         }
       }),
       { numRuns: 40 },
@@ -75,6 +77,8 @@ describe("a size read another way", () => {
   test("a size that an instrument shows has no other way, and no gain", () => {
     expect(readingWays(keyed, "k/width")).toBeNull();
     expect(readingWays(blockPart("vGroove", { width: "20" }), "f/width")).toBeNull();
-    expect(gainOf(keyed, "k/depth", undefined)).toBe(1);
+    // A pin that lies below the face.
+    expect(readingWays(blockPart("vGroove", { width: "20", pin: "6" }), "f/width")).toBeNull();
+    expect(readingWay(keyed, "k/depth", undefined)).toBeNull();
   });
 });

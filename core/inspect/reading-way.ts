@@ -8,11 +8,12 @@ import {
   type Part,
   pinInV,
   siteOfPart,
+  vGroove,
   vWidthFromPin,
 } from "../part/index.ts";
-import { type Mm, mm, tidy } from "../quantity/index.ts";
+import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { MeasuredHow } from "../shop/index.ts";
-import { type Phrase, say, words } from "../working/index.ts";
+import { line, type Phrase, say, type WorkingLine, words } from "../working/index.ts";
 import * as z from "../zod.ts";
 
 /** How a size is come at where the instrument does not show it itself. */
@@ -28,6 +29,8 @@ export interface ReadingWay {
   size: (shown: Mm) => Mm | null;
   /** What the size changes by for each mm that is shown: the instrument's error and doubt come in by as much. */
   gain: number;
+  /** How what is shown follows from the size. */
+  working: (size: Mm) => WorkingLine[];
 }
 
 export interface ReadingWays {
@@ -36,20 +39,20 @@ export interface ReadingWays {
   others: ReadingWay[];
 }
 
-/** A way whose sum has no bends. */
+/** A way that adds a fixed length to the size, or takes the size from it. */
 const straight = (
-  id: ReadingWayId,
-  says: Phrase,
-  how: MeasuredHow,
-  gain: 1 | -1,
-  shownAtNothing: Mm,
+  way: Pick<ReadingWay, "id" | "says" | "how"> & { gain: 1 | -1 },
+  plain: Phrase,
+  fixed: { is: Mm; lines: WorkingLine[] },
 ): ReadingWay => ({
-  id,
-  says,
-  how,
-  gain,
-  shown: (size) => tidy(shownAtNothing + gain * size),
-  size: (shown) => tidy(gain * (shown - shownAtNothing)),
+  ...way,
+  shown: (size) => tidy(fixed.is + way.gain * size),
+  size: (shown) => tidy(way.gain * (shown - fixed.is)),
+  working: (size) => [
+    line(plain, mm(size), { decimals: 3 }),
+    ...fixed.lines,
+    line(way.says, mm(tidy(fixed.is + way.gain * size)), { decimals: 3, sum: true }),
+  ],
 });
 
 /** The ways to read a size of a feature that no instrument shows, or that some have no instrument for; null where there are none. */
@@ -70,33 +73,73 @@ function ofKeyseat(feature: OfKind<"keyway">, part: Part): ReadingWays | null {
   const seat = site && keywayOf(feature, site);
   if (!seat) return null;
   const { shaft, depth, key } = seat;
+  const plain = words("over the far side");
+  const across = line("shaft, less that", mm(shaft));
+  const round = line("less what the crown stands over the edge (Y)", mm(depth.chord), {
+    decimals: 3,
+    formula: "chord-height",
+    terms: [
+      ["D", mm(shaft)],
+      ["W", mm(seat.width)],
+    ],
+  });
   return {
-    plain: words("over the far side"),
+    plain,
     others: [
-      straight("crown", words("down from the crown"), "depth", -1, shaft),
-      straight("edge", words("down from the edge of the seat"), "depth", -1, tidy(shaft - depth.chord)),
+      straight({ id: "crown", says: words("down from the crown"), how: "depth", gain: -1 }, plain, {
+        is: shaft,
+        lines: [across],
+      }),
+      straight({ id: "edge", says: words("down from the edge of the seat"), how: "depth", gain: -1 }, plain, {
+        is: tidy(shaft - depth.chord),
+        lines: [across, round],
+      }),
       ...(key
-        ? [straight("key", say`over a key ${mm(key.height)} high in it`, "outside", 1, key.height)]
+        ? [
+            straight(
+              { id: "key", says: say`over a key ${mm(key.height)} high in it`, how: "outside", gain: 1 },
+              plain,
+              { is: key.height, lines: [line("and the key on it", mm(key.height), { source: key.source })] },
+            ),
+          ]
         : []),
     ],
   };
 }
 
-/** A V by what a pin in it stands over the face. */
+/** A V by what a pin in it stands over the face. A pin that lies below it, or on its edges, shows nothing. */
 function ofV({ sizes, numbers }: OfKind<"vGroove">): ReadingWays | null {
   const pin = sizes.pin?.nominal;
+  const width = sizes.width?.nominal;
   const angle = numbers.angle ?? 90;
-  if (pin === undefined) return null;
+  const drawn = pin === undefined || width === undefined ? null : pinInV(width, angle, pin);
+  if (pin === undefined || !drawn?.touches || drawn.over <= 0) return null;
+  const plain = words("its width at the face");
+  const says = say`what a pin of ${mm(pin)} stands over the face`;
+  const shown = (size: Mm) => pinInV(size, angle, pin)?.over ?? null;
   return {
-    plain: words("its width at the face"),
+    plain,
     others: [
       {
         id: "pin",
-        says: say`what a pin of ${mm(pin)} stands over the face`,
+        says,
         how: "depth",
-        shown: (width) => pinInV(width, angle, pin)?.over ?? null,
+        shown,
         size: (over) => vWidthFromPin(over, angle, pin),
         gain: -2 * Math.tan((angle * Math.PI) / 360),
+        working: (size) => [
+          line(plain, mm(size), { decimals: 3 }),
+          line("so deep to its sharp bottom", mm(vGroove(size, angle)?.depth ?? NaN), { decimals: 3 }),
+          line(says, mm(shown(size) ?? NaN), {
+            decimals: 3,
+            sum: true,
+            formula: "v-pin",
+            terms: [
+              ["d", mm(pin)],
+              ["angle", quantity("angle", angle)],
+            ],
+          }),
+        ],
       },
     ],
   };
@@ -116,14 +159,40 @@ function ofDovetail({ form, sizes, numbers }: OfKind<"dovetail">): ReadingWays |
     : narrow === null
       ? null
       : overPins(narrow, angle, pin);
-  if (drawn === null) return null;
+  if (drawn === null || narrow === null) return null;
+  const plain = words("over its sharp corners");
   const says = inSlot ? say`between two pins of ${mm(pin)}` : say`over two pins of ${mm(pin)}`;
+  const pins = line(
+    inSlot ? "less both pins and where they touch" : "and both pins and where they touch",
+    mm(Math.abs(drawn - (inSlot ? wide : narrow))),
+    {
+      decimals: 3,
+      formula: "dovetail-pins",
+      terms: [
+        ["d", mm(pin)],
+        ["a", quantity("angle", angle)],
+      ],
+    },
+  );
+  const slants = line("less both flanks", mm(wide - narrow), {
+    decimals: 3,
+    formula: "dovetail-widths",
+    terms: [
+      ["depth", mm(depth)],
+      ["a", quantity("angle", angle)],
+    ],
+  });
   return {
-    plain: words("over its sharp corners"),
-    others: [straight("pins", says, inSlot ? "inside" : "outside", 1, tidy(drawn - wide))],
+    plain,
+    others: [
+      straight({ id: "pins", says, how: inSlot ? "inside" : "outside", gain: 1 }, plain, {
+        is: tidy(drawn - wide),
+        lines: inSlot ? [pins] : [slants, pins],
+      }),
+    ],
   };
 }
 
-/** What a size changes by for each mm shown, as it was read. */
-export const gainOf = (part: Part, of: string, way: ReadingWayId | undefined): number =>
-  (way && readingWays(part, of)?.others.find((w) => w.id === way)?.gain) ?? 1;
+/** A way by its id; null for a size read plainly, or one whose drawing has changed since. */
+export const readingWay = (part: Part, of: string, way: ReadingWayId | undefined): ReadingWay | null =>
+  (way && readingWays(part, of)?.others.find((w) => w.id === way)) ?? null;

@@ -25,4 +25,5 @@ export { holeMiddles } from "./features/hole/pattern.ts";
 export { drillPoint } from "./features/hole/point.ts";
 export { boreOf, headOf, threadOf } from "./features/hole/screw.ts";
 export { seatOf as woodruffOf } from "./features/woodruff/index.ts";
+export { sidesOf as chamferSides } from "./features/chamfer/index.ts";
 export { seatOf as keywayOf } from "./features/keyway/index.ts";

@@ -3,8 +3,8 @@ import {
   counting,
   type Doubts,
   doubtsOf,
-  gainOf,
   isOverdue,
+  readingWay,
   type ReadingWayId,
   type Spot,
 } from "../inspect/index.ts";
@@ -50,7 +50,7 @@ export function judgedReadings(
   const used = by.map((reading): JudgedReading => {
     const { id, of, value, instrument, questioned, spot, temperatures, held, atMost, against, at, way } =
       reading;
-    const gain = gainOf(part, of, way);
+    const gain = readingWay(part, of, way)?.gain ?? 1;
     const by = shop.instruments.find((i) => i.id === instrument);
     const overdue = by ? isOverdue(by.lastCheck, by.every, at) : false;
     const doubts = doubtsOf({

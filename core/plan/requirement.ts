@@ -1,7 +1,7 @@
 import {
   formVerdict,
   placeVerdict,
-  readingWays,
+  readingWay,
   sizeVerdict,
   type SizeVerdict,
   type Verdict,
@@ -32,11 +32,10 @@ const provedBy = (
   part: Part,
   { instruments }: Pick<Shop, "instruments">,
 ): SizeVerdict | null => {
-  const ways = readingWays(part, of)?.others ?? [];
   const unable = used.some((r) => {
     const instrument = instruments.find((i) => i.id === r.instrument);
     // Read another way the instrument shows something else.
-    const way = ways.find((w) => w.id === r.way?.id);
+    const way = readingWay(part, of, r.way?.id);
     return instrument && !canMeasure(instrument, way?.how ?? how, way?.shown(r.value) ?? r.value);
   });
   return verdict && unable ? { ...verdict, verdict: "cannotTell", rework: 0 } : verdict;

@@ -271,7 +271,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
           limits: limitsOfMove(move, operation),
           vf: move.vf,
           rpm: operation.set?.rpm ?? null,
-          power: (move.kind === "down" && operation.set?.plunge?.power) || (operation.cut?.power ?? null),
+          power: (move.cuts === "down" ? operation.set?.plunge : operation.cut)?.power ?? null,
           cutter: operation.cutter ?? "",
           spring: move.spring,
           minutes: step.minutes,

@@ -123,7 +123,8 @@ export function judgePart({
         const every = blockSizes(solid, axis, gone);
         if (every.length === 0) continue;
         // Past the edge of a side that is still raw and slants there is no size.
-        const all = every.filter((is) => is > 0.9 * Math.max(...every));
+        const whole = Math.max(...every);
+        const all = every.filter((is) => is > 0.9 * whole);
         const [least, most] = [Math.min(...all), Math.max(...all)];
         const place = middleOf(solid.bounds);
         if (most > upper + unseen / 2)

@@ -20,6 +20,7 @@ import { canStay, cutOf, mayComeBefore } from "./feature-hosts.ts";
 import { faceOf, type FaceSetup, type FeatureSetup } from "./setup.ts";
 import { operationsOf, ownedWorks } from "./feature-works.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
+import { recipePlace } from "./recipe-place.ts";
 import { type Way, waysOfFeature } from "../recipes/index.ts";
 import { depthsFrom } from "../recipes/index.ts";
 
@@ -148,17 +149,7 @@ function wayNow(
   asked: FeaturesAsked,
 ): Way {
   if (feature.kind !== "hole" || before.length === 0) return way;
-  const { part, site, shop, machine } = asked;
-  const ways = waysOfFeature(feature, {
-    part,
-    site,
-    sizes: site.sizes,
-    shop,
-    machine,
-    cutout,
-    before,
-    others: [],
-  });
+  const ways = waysOfFeature(feature, recipePlace(asked, cutout, { gone: before }));
   return ways.find((w) => w.name === way.name && w.up === way.up) ?? way;
 }
 

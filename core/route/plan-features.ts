@@ -10,6 +10,7 @@ import type { FeaturePlan, RefusedFeature } from "./feature-plan.ts";
 import { setupsOf } from "./feature-setups.ts";
 import { worked } from "./feature-ways.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
+import { recipePlace } from "./recipe-place.ts";
 import { waysOfFeature } from "../recipes/index.ts";
 
 const noWay: Refusal = refused(words("There is no way to cut it here."), words("Draw it another way."));
@@ -36,7 +37,7 @@ const within = 0.01;
  * exactly one setup, or refused with a reason and what would help.
  */
 export function planFeatures(asked: FeaturesAsked): FeaturePlan {
-  const { features, part, site, shop, machine } = asked;
+  const { features, site } = asked;
   const byId = new Map(features.map((f) => [f.id, f]));
   const names = featureNames(features);
   const refusedOnes: RefusedFeature[] = [];
@@ -48,6 +49,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       reason: say`${capital(names.get(feature.id)!)}: ${why.reason}`,
     });
   const drawn: Drawn[] = [];
+  const cutouts = new Map(features.map((f) => [f, cutoutOf(f, site)]));
   for (const feature of features) {
     const reason = asked.blocked[feature.id];
     if (reason) {
@@ -55,7 +57,7 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       refusedOnes.push({ feature: feature.id, others: [], ...refused(reason, suggestion) });
       continue;
     }
-    const cutout = cutoutOf(feature, site);
+    const cutout = cutouts.get(feature);
     const form = site.shaft ? "shaft" : "block";
     const { on } = rulesOf(feature.kind);
     if (!cutout || (on !== "both" && on !== form)) {
@@ -83,18 +85,8 @@ export function planFeatures(asked: FeaturesAsked): FeaturePlan {
       });
       continue;
     }
-    const others = features.flatMap((f) => (f === feature ? [] : (cutoutOf(f, site) ?? [])));
-    const ways = waysOfFeature(feature, {
-      part,
-      site,
-      sizes: site.sizes,
-      shop,
-      machine,
-      cutout,
-      before: [],
-      others,
-    });
-    drawn.push({ feature, cutout, ways });
+    const others = [...cutouts].flatMap(([of, c]) => (of === feature || !c ? [] : c));
+    drawn.push({ feature, cutout, ways: waysOfFeature(feature, recipePlace(asked, cutout, { others })) });
   }
   const seats = seatsFor(drawn, asked, byId);
   const candidates = drawn.flatMap((d): Candidate[] => {

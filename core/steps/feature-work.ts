@@ -19,7 +19,7 @@ import {
   type Toucher,
   zeroedToward,
 } from "../locate/index.ts";
-import { type Mm, mm, quantity, tidy, type MmPerMin } from "../quantity/index.ts";
+import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { cutForFluid, type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, words } from "../working/index.ts";
@@ -37,6 +37,7 @@ import {
   type WalkPlace,
 } from "./spindle-ticks.ts";
 import { howMeasured } from "./step-parts.ts";
+import { isFirstFeed, wayBack } from "./stroke-order.ts";
 import { answered, type MakeTick, type Tick } from "./tick.ts";
 import { moveNotes } from "./move-notes.ts";
 import { byEyeTick } from "./record.ts";
@@ -485,36 +486,4 @@ function toolIn(
     notes: toolNotes(place, cutForFluid(op)),
     minutes: handlingTimes.cutterChange,
   };
-}
-
-/** The first feed along one axis at a depth: there the other axes are locked. */
-const isFirstFeed = (all: readonly Stroke[], i: number): boolean =>
-  fedAlong(all[i]!) && !(i > 0 && all[i - 1]!.kind === "feed");
-
-const fedAlong = ({ kind, to }: Stroke): boolean =>
-  kind === "feed" && (to.x === undefined) !== (to.y === undefined);
-
-/** The way back to where a move begins, after the zeros were taken anew in the middle of it: over the place, then down beside. */
-function wayBack(all: readonly Stroke[], interrupted: Stroke, down: MmPerMin | null): Stroke[] {
-  const at: Stroke["to"] = all
-    .slice(0, interrupted.number - 1)
-    .reduce((here, m) => ({ ...here, ...m.to }), {});
-  const back = { ...interrupted, cuts: "air", notPast: false } as const;
-  const { x, y, z } = at;
-  return [
-    { ...back, kind: "go", axis: "x", to: { ...(x !== undefined && { x }), ...(y !== undefined && { y }) } },
-    ...(interrupted.kind === "down" || z === undefined
-      ? []
-      : // By the new zero a little may stand there: it is fed.
-        [
-          {
-            ...back,
-            kind: "down" as const,
-            axis: "z" as const,
-            to: { z },
-            cuts: "down" as const,
-            vf: down,
-          },
-        ]),
-  ];
 }

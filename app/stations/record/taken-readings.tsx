@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { type ReadingWayId, readingWays, spotWords } from "../../../core/inspect/index.ts";
+import { readingWay, type ReadingWayId, spotWords } from "../../../core/inspect/index.ts";
 import type { Part } from "../../../core/part/index.ts";
 import type { Requirement } from "../../../core/plan/index.ts";
 import { mm, parseLength, showQuantity } from "../../../core/quantity/index.ts";
-import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
+import { entryProblem, type Phrase, say, words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -69,7 +69,7 @@ export function TakenReadings({ of: r }: { of: Requirement }) {
 
 /** How a size was read, in words; the drawing may have changed since. */
 const saysOf = (way: ReadingWayId, part: Part, of: string): Phrase =>
-  readingWays(part, of)?.others.find((w) => w.id === way)?.says ?? words("another way");
+  readingWay(part, of, way)?.says ?? words("another way");
 
 const reasons = [
   ["misread", "misread the instrument"],
@@ -81,7 +81,11 @@ const reasons = [
 
 /** One reading put right: what it is in truth, or nothing, and why. */
 function PutRight({ of: r, reading, onDone }: { of: Requirement; reading: Taken; onDone: () => void }) {
-  const { unit } = useJob();
+  const { job, unit } = useJob();
+  // Read another way, what is typed instead is what the instrument showed.
+  const way = readingWay(job.part, r.of, reading.way?.id);
+  const was =
+    way && reading.way ? reading.way.showed : showQuantity(mm(reading.value), unit, unit === "mm" ? 3 : 4);
   const submit = useSubmit();
   const [text, setText] = useState("");
   const [reason, setReason] = useState<(typeof reasons)[number][0] | "">("");
@@ -99,23 +103,29 @@ function PutRight({ of: r, reading, onDone }: { of: Requirement; reading: Taken;
     }
     const { instrument, spot } = reading;
     if (r.of === "parallelism") return;
+    const value = way ? way.size(read.value) : read.value;
+    if (value === null || value <= 0) {
+      setProblem(say`No size follows from ${mm(read.value)}. Type what the instrument shows.`);
+      return;
+    }
     void submit
       .append(gone, {
         type: "reading",
         op: null,
         of: r.of,
-        value: read.value,
+        value,
         written: { text: text.trim(), unit },
         instrument,
         questioned: [],
         ...(spot ? { spot } : {}),
+        ...(way ? { way: way.id } : {}),
       })
       .then((answer) => answer.ok && onDone());
   };
   return (
     <Box borderWidth="1px" p="8px" mt="4px" display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap">
       <Field
-        label={`Instead of ${showQuantity(mm(reading.value), unit, unit === "mm" ? 3 : 4)}; empty: taken back`}
+        label={`Instead of ${was}; empty: taken back`}
         value={text}
         inputMode="decimal"
         onChange={(e) => {

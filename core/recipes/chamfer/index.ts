@@ -1,5 +1,5 @@
 import { axesAcross, type Face, facesOf } from "../../frame/index.ts";
-import { chamfer, takesAll } from "../../part/index.ts";
+import { chamfer, chamferSides, takesAll } from "../../part/index.ts";
 import { mm, tidy } from "../../quantity/index.ts";
 import { cuttingDiameter } from "../../shop/index.ts";
 import { say, words } from "../../working/index.ts";
@@ -22,11 +22,11 @@ const filing = { edge: 1, per100: 3 } as const;
 
 /** An edge taken off by a chamfer cutter of its angle, or filed. */
 export const chamferRecipe: Recipe<OfKind<"chamfer">> = (feature, place) => {
-  const { face, edge } = feature;
+  const { face } = feature;
   const { sizes, part } = place;
   const legs = chamfer(feature.sizes.leg!.nominal, feature.numbers.angle ?? 45)!;
   const leg = feature.sizes.leg!.nominal;
-  const all = edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
+  const all = chamferSides(feature);
   // An edge that another feature takes away is none.
   const there = all.filter((_, i) => !place.others.some((o) => takesAll(o, place.cutout.prisms[i]!)));
   const sides = there.length > 0 ? there : all;

@@ -1,4 +1,4 @@
-import { axesAcross, axisOf, faceNames, faceSchema, facesOf } from "../../../frame/index.ts";
+import { axesAcross, axisOf, type Face, faceNames, faceSchema, facesOf } from "../../../frame/index.ts";
 import { words } from "../../../working/index.ts";
 import * as z from "../../../zod.ts";
 import { chamfer } from "../../angles.ts";
@@ -17,6 +17,10 @@ type Chamfer = z.infer<typeof chamferSchema>;
 const usualAngle = 45;
 const legsOf = ({ sizes: { leg }, numbers: { angle: given } }: Chamfer) =>
   leg ? chamfer(leg.nominal, given ?? usualAngle) : null;
+
+/** The sides whose edges are taken off, in the order of the cutout's pieces. */
+export const sidesOf = ({ face, edge }: Pick<Chamfer, "face" | "edge">): Face[] =>
+  edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
 
 /** Edges of a face taken off at an angle: a chamfer, or a drawn edge break. */
 export const chamferRules: FeatureRules<Chamfer> = {
@@ -42,10 +46,9 @@ export const chamferRules: FeatureRules<Chamfer> = {
     const legs = legsOf(feature);
     if (!own.leg || !legs) return null;
     if (edge !== "all" && axisOf(edge) === axisOf(face)) return null;
-    const sides = edge === "all" ? axesAcross(face).flatMap((a) => facesOf(a)) : [edge];
     return cutoutFrom(
       face,
-      sides.map((side) => wedgeAlong(face, side, own.leg!.nominal, legs.other, site)),
+      sidesOf(feature).map((side) => wedgeAlong(face, side, own.leg!.nominal, legs.other, site)),
       site,
     );
   },

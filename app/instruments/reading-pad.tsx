@@ -3,6 +3,7 @@ import { useEffect, useId, useRef, useState } from "react";
 import {
   cannotBe,
   divisionsTyped,
+  noSizeFrom,
   type Question,
   type ReadingWayId,
   readingWays,
@@ -117,7 +118,7 @@ export function ReadingPad({
   const accept = (shown: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
     const value = way ? way.size(shown) : shown;
     if (value === null || value <= 0) {
-      setProblem(say`No size follows from ${mm(shown)}. Type what the instrument shows.`);
+      setProblem(noSizeFrom(shown));
       return;
     }
     onReading({

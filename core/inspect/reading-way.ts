@@ -196,3 +196,7 @@ function ofDovetail({ form, sizes, numbers }: OfKind<"dovetail">): ReadingWays |
 /** A way by its id; null for a size read plainly, or one whose drawing has changed since. */
 export const readingWay = (part: Part, of: string, way: ReadingWayId | undefined): ReadingWay | null =>
   (way && readingWays(part, of)?.others.find((w) => w.id === way)) ?? null;
+
+/** What is said where no size follows from what was typed. */
+export const noSizeFrom = (shown: Mm): Phrase =>
+  say`No size follows from ${mm(shown)}. Type what the instrument shows.`;

@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { readingWay, type ReadingWayId, spotWords } from "../../../core/inspect/index.ts";
+import { noSizeFrom, readingWay, type ReadingWayId, spotWords } from "../../../core/inspect/index.ts";
 import type { Part } from "../../../core/part/index.ts";
 import type { Requirement } from "../../../core/plan/index.ts";
 import { mm, parseLength, showQuantity } from "../../../core/quantity/index.ts";
-import { entryProblem, type Phrase, say, words } from "../../../core/working/index.ts";
+import { entryProblem, type Phrase, words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { Field } from "../../instruments/field.tsx";
@@ -105,7 +105,7 @@ function PutRight({ of: r, reading, onDone }: { of: Requirement; reading: Taken;
     if (r.of === "parallelism") return;
     const value = way ? way.size(read.value) : read.value;
     if (value === null || value <= 0) {
-      setProblem(say`No size follows from ${mm(read.value)}. Type what the instrument shows.`);
+      setProblem(noSizeFrom(read.value));
       return;
     }
     void submit

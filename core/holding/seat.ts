@@ -10,7 +10,7 @@ import {
 import { leastGrip, wordsFor } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Parallels, Rod, Vise } from "../shop/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
+import { isReference, type Piece, squareAsBought } from "../stock/index.ts";
 import {
   done,
   note,
@@ -126,10 +126,11 @@ function whyNotThose(chosen: Parallels, needed: Mm, between: Mm, through: boolea
 /** Flat jaws take up no more than this between two faces out of parallel, mm (guess). */
 const jawsTakeUp = 0.1;
 
-/** A rod is needed unless both faces at the jaws are machined and clean (M06), and as parallel as they were measured. */
+/** A rod is needed unless both faces at the jaws are machined and clean (M06), and known to be parallel: by readings, by how they were made. */
 export const needsRod = (piece: Piece, at: Orientation): boolean =>
   !(isReference(piece, at.fixed) && isReference(piece, movingOf(at))) ||
-  piece.uneven[axisOf(at.fixed)] > jawsTakeUp;
+  piece.uneven[axisOf(at.fixed)] > jawsTakeUp ||
+  !squareAsBought(piece, axisOf(at.fixed));
 
 /** Least height of parallels in mm: jaw depth + cut + clearance − present height. Zero or less: it stands on the bed. */
 export const parallelHeightNeeded = (vise: Vise, removal: Mm, standing: Mm): Mm =>

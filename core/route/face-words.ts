@@ -3,7 +3,7 @@ import { axisOf, downOf, type Face, faceNames, movingOf, type Orientation } from
 import { witnessStep, wordsFor } from "../handbook/index.ts";
 import { faceCalled, type Seat } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
+import { isReference, squareAsBought, type Piece } from "../stock/index.ts";
 import { capital, type Phrase, say } from "../working/index.ts";
 import { noCut } from "./held.ts";
 import { extentOf, rankSeats } from "../squaring/index.ts";
@@ -123,7 +123,10 @@ function fixedReason(piece: Piece, at: Orientation): Phrase {
 function rodReason(piece: Piece, seat: Seat, moving: Face): Phrase {
   if (!seat.rod) return say`Both faces at the jaws are machined: flat jaws hold them, no rod.`;
   const state = wordsFor.faceCondition[piece.faces[moving].condition];
-  if (isReference(piece, moving) && isReference(piece, seat.fixed))
+  const machined = isReference(piece, moving) && isReference(piece, seat.fixed);
+  if (machined && !squareAsBought(piece, axisOf(moving)))
+    return say`Both faces at the jaws are machined, one as bought, one cut here. Nothing has made them parallel yet: a ${mm(seat.rod.diameter)} rod ${mm(seat.rod.height)} above the bed presses the block flat to the fixed jaw.`;
+  if (machined)
     return say`Both faces at the jaws are machined, but by your readings ${mm(piece.uneven[axisOf(moving)])} out of parallel: flat jaws would hold them along an edge. A ${mm(seat.rod.diameter)} rod ${mm(seat.rod.height)} above the bed presses the block flat to the fixed jaw.`;
   return isReference(piece, moving)
     ? say`The fixed jaw holds a face that is not machined: the ${mm(seat.rod.diameter)} rod lets it settle. Rod ${mm(seat.rod.height)} above the bed.`

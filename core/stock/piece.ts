@@ -65,6 +65,21 @@ export const isReference = (piece: Piece, face: Face): boolean =>
   piece.faces[face].clean && conditionFacts[piece.faces[face].condition].machined;
 
 /**
+ * Whether a bought face and the one opposite, cut since, are known to be parallel. The cut one was made square to the face at the fixed
+ * jaw: the bought one is parallel to it only where it is square to that face too. A block bought machined all round is taken to be so; a
+ * face that was cut from the bought one is.
+ */
+export function squareAsBought(piece: Piece, axis: Axis): boolean {
+  const [one, other] = faceNames.filter((face) => axisOf(face) === axis) as [Face, Face];
+  if ((piece.faces[one].order === null) === (piece.faces[other].order === null)) return true;
+  const [cut, bought] = piece.faces[one].order === null ? [other, one] : [one, other];
+  const from = piece.faces[cut].cutFrom;
+  if (from === null || from === bought) return true;
+  const allRound = faceNames.every((face) => conditionFacts[piece.faces[face].bought].machined);
+  return allRound || (piece.faces[from].order !== null && piece.faces[from].cutFrom === bought);
+}
+
+/**
  * The piece after a face was cut to leave the given size.
  * @param rest what the cut could not reach; a later cut of it keeps the number of the face
  */

@@ -1,7 +1,7 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
 import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
-import { adviceFor, compareRoutes, plan, seriesFor } from "../core/plan/index.ts";
+import { adviceFor, compareRoutes, judgedBy, plan, seriesFor } from "../core/plan/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
 import {
   accuse,
@@ -340,6 +340,7 @@ const lot = Array.from({ length: 5000 }, (_, i) => ({
   seq: i + 1,
   piece: 1 + Math.floor(i / 10),
 }));
+const by = judgedBy(finishedJob, demoShop);
 for (let i = 0; i < 60; i++) {
   records = appended(records, read("height", 38.06 + 0.001 * (i % 7), spotsRound[i % 5]!));
   timed(afterReading, () => {
@@ -356,6 +357,7 @@ for (let i = 0; i < 60; i++) {
     seriesFor(
       made0.requirements.find((q) => q.of === "height")!,
       lot,
+      by,
     ),
   );
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readJobFile } from "../core/exchange/index.ts";
-import { plan, scrappedIn, seriesFor, suspicions, verdictOf } from "../core/plan/index.ts";
+import { judgedBy, plan, scrappedIn, seriesFor, suspicions, verdictOf } from "../core/plan/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { inOrder } from "../core/steps/index.ts";
 
@@ -43,7 +43,7 @@ describe("the keeper blocks", () => {
 
   test("the slot comes narrower from piece to piece; the scrapped one is no part of the run", () => {
     const width = made(1).requirements.find((r) => r.of === "track/width")!;
-    const run = seriesFor(width, records)!;
+    const run = seriesFor(width, records, judgedBy(job, demoShop))!;
     expect(run.pieces.map((p) => p.piece)).toEqual([1, 2, 3, 5, 6, 7]);
     expect(run.drift).toBeLessThan(-0.002);
     expect(run.outAt).toBeGreaterThan(7);

@@ -14,6 +14,7 @@ test.each<[seed: number, was: string, readings?: readonly number[]]>([
   [569, "an end mill sent straight down at the feed of a side cut"],
   [596, "a zero lost while a wall was recut by a reading, and not taken again"],
   [1554, "three points on the table, told without their height"],
+  [929, "a bought face gripped flat against one cut here, though nothing made them parallel"],
   [2156, "a boss rounded by a cutter wider than the gap beside it"],
   [2277, "a step at the end of a shaft, its depth counted from another section"],
 ])("job %i: %s", async (seed, _was, readings) => {

@@ -1,13 +1,14 @@
 import { beforeAll, expect, test } from "vitest";
-import { axisNames, clampingAxes, facesOf } from "../core/frame/index.ts";
-import { spotsRound } from "../core/inspect/index.ts";
-import { plan, rehearse, shopBiases } from "../core/plan/index.ts";
+import { type Axis, axisNames, clampingAxes, facesOf } from "../core/frame/index.ts";
+import { type Spot, spotsRound } from "../core/inspect/index.ts";
+import { judgedBy, piecesSaid, plan, rehearse, shopBiases } from "../core/plan/index.ts";
 import { faceOf, faceSetupsOf } from "../core/route/index.ts";
 import { extentOf } from "../core/squaring/index.ts";
 import { noChance, openSolids, type SolidKit } from "../core/rehearse/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { appended, type RecordEvent } from "../core/steps/index.ts";
 import { cheekBlock } from "./support/cheek-block.ts";
+import { demoJobs } from "./support/demo-jobs.ts";
 
 /**
  * Blocks are squared by the literal machine in a vise that is out by a known amount, and read at their corners: what the readings
@@ -66,44 +67,65 @@ function readIn(planted: object) {
     },
   });
   const made = plan({ job, records: appended([]), shop: demoShop, piece: 1 });
-  return new Map(shopBiases(made, records, demoShop).map((b) => [b.name, b]));
+  return piecesSaid(made, { job, records, shop: demoShop });
 }
 
+/** Biases by name, as the readings of a block walked in a vise with these errors tell them. */
+const found = (planted: object) => new Map(readIn(planted).biases.map((b) => [b.name, b]));
+
 test("a bed out along the table is told, near what was planted, and nothing else is accused", () => {
-  const found = readIn({ bedAlong: 2e-4 });
-  const bed = found.get("bedAlong")!;
+  const told = found({ bedAlong: 2e-4 });
+  const bed = told.get("bedAlong")!;
   expect(bed.told).toBe(true);
   expect(Math.abs(bed.slope - 2e-4)).toBeLessThan(2 * bed.sigma);
-  for (const [name, { slope }] of found) if (name !== "bedAlong") expect(Math.abs(slope)).toBeLessThan(1e-5);
+  for (const [name, { slope }] of told) if (name !== "bedAlong") expect(Math.abs(slope)).toBeLessThan(1e-5);
 });
 
 test("a leaning jaw has the right sign, and is not told apart from bed and head by blocks that all went one way", () => {
-  const found = readIn({ jawSquare: 4e-4 });
-  const jaw = found.get("jawSquare")!;
+  const { biases, next } = readIn({ jawSquare: 4e-4 });
+  const jaw = biases.find((b) => b.name === "jawSquare")!;
   expect([jaw.told, jaw.slope > 1e-4]).toEqual([false, true]);
   expect(jaw.mixedWith).toContain("tramAcross");
+  // One more piece as before tells the jaw, by two of its sizes.
+  expect(next).toEqual({ pieces: 1, otherwise: null, read: ["length", "height"], tells: ["jawSquare"] });
 });
 
 test("what no thickness shows is not named; a true vise is found true", () => {
-  const found = readIn({ jawLine: 4e-4 });
-  expect(found.has("jawLine")).toBe(false);
-  for (const { slope } of found.values()) expect(Math.abs(slope)).toBeLessThan(1e-5);
+  const told = found({ jawLine: 4e-4 });
+  expect(told.has("jawLine")).toBe(false);
+  for (const { slope } of told.values()) expect(Math.abs(slope)).toBeLessThan(1e-5);
 });
 
-test("pieces that were cut once more or scrapped tell nothing", () => {
-  const made = plan({ job, records: [], shop: demoShop, piece: 1 });
-  const events: RecordEvent[] = spotsRound.slice(0, 4).map((spot) => ({
+/** A size read at its four corners. */
+const cornersOf = (of: Axis, value: (spot: Spot) => number): RecordEvent[] =>
+  spotsRound.slice(0, 4).map((spot) => ({
     type: "reading",
     op: null,
-    of: "height",
-    value: 38 + spot.x * 0.02,
+    of,
+    value: value(spot),
     written: { text: "", unit: "mm" },
     instrument: "mic-25-50",
     questioned: [],
     spot,
   }));
+
+test("where the same again tells too little, one setup is done otherwise", () => {
+  const plate = demoJobs().find((j) => j.id === "pawl-plate")!;
+  const made = plan({ job: plate, records: [], shop: demoShop, piece: 1 });
+  const records = appended([], ...axisNames.flatMap((axis) => cornersOf(axis, () => made.target![axis])));
+  const { next } = piecesSaid(made, { job: plate, records, shop: demoShop });
+  expect(next).toMatchObject({
+    pieces: 2,
+    otherwise: { clamping: 5, face: "right", change: "twoLanes" },
+    tells: ["jawSquare"],
+  });
+});
+
+test("pieces that were cut once more or scrapped tell nothing", () => {
+  const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+  const events = cornersOf("height", (spot) => 38 + spot.x * 0.02);
   const said = (...more: RecordEvent[]) =>
-    shopBiases(made, appended([], ...events, ...more), demoShop).length;
+    shopBiases(made, appended([], ...events, ...more), judgedBy(job, demoShop)).length;
   expect(said()).toBeGreaterThan(0);
   expect(said({ type: "scrapped", reason: "dropped" })).toBe(0);
   expect(said({ type: "rework", of: "height", op: "bottom/again", from: 38.02, left: 0.02 })).toBe(0);

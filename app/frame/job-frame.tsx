@@ -26,6 +26,9 @@ import { Notice } from "../instruments/notice.tsx";
 import { setupKeyOf, setupLabel } from "../instruments/setup-place.ts";
 import {
   askBatch,
+  askLump,
+  askPiecesSaid,
+  askSuspicions,
   askComparison,
   askCost,
   askRoutes,
@@ -165,6 +168,9 @@ export function JobFrame({ session }: { session: JobSession }) {
         plan,
         piece: shownPiece,
         compare: askComparison,
+        suspicions: askSuspicions,
+        lump: askLump,
+        piecesSaid: askPiecesSaid,
         batch: askBatch,
         cost: askCost,
         compareRoutes: askRoutes,

@@ -5,6 +5,9 @@ import type {
   ComparisonProgress,
   CutComparison,
   DrawingCost,
+  Lump,
+  PiecesSaid,
+  Suspicion,
   Plan,
   Rehearsal,
   RehearsalProgress,
@@ -52,6 +55,12 @@ export interface JobContextValue extends EntryContextValue {
   piece: number;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: AnyKey) => Promise<CutComparison | null>;
+  /** What most likely made the sizes of the piece what they are. */
+  suspicions: () => Promise<Suspicion[][]>;
+  /** Where the part lies in its lump. */
+  lump: () => Promise<Lump | null>;
+  /** What the readings of all pieces say together. */
+  piecesSaid: () => Promise<PiecesSaid | null>;
   /** Counts the pieces and tells where each stands. */
   batch: () => Promise<Batch | null>;
   /** Reckons what the drawing costs. */

@@ -26,6 +26,9 @@ const context: JobContextValue = {
   typing: () => undefined,
   send: () => Promise.resolve({ ok: true }),
   batch: () => Promise.resolve(null),
+  suspicions: () => Promise.resolve([]),
+  lump: () => Promise.resolve(null),
+  piecesSaid: () => Promise.resolve(null),
   kept: () => {
     throw new Error("nothing is kept here");
   },

@@ -2,12 +2,14 @@ import { useEffect, useState } from "react";
 import { sharing } from "../../core/job/index.ts";
 import type { Plan } from "../../core/plan/index.ts";
 
-/** What is answered about a key of a plan, asked whenever key or plan change; null until it is there. */
+/** What is answered about a key of a plan, asked whenever key, plan or what it hangs on besides change; null until it is there. */
 export function useAnswer<K extends string, T>(
   key: K | null,
   plan: Plan | null,
   /** A steady function: a new one asks again. */
   ask: (key: K) => Promise<T | null>,
+  /** What it hangs on besides, that may change and nothing of the plan. */
+  also?: object,
 ): T | null {
   const [answer, setAnswer] = useState<{ key: K; of: T | null } | null>(null);
   useEffect(() => {
@@ -20,6 +22,6 @@ export function useAnswer<K extends string, T>(
     return () => {
       current = false;
     };
-  }, [key, plan, ask]);
+  }, [key, plan, ask, also]);
   return answer && answer.key === key ? answer.of : null;
 }

@@ -29,7 +29,7 @@ const figures = faceCuts(made).flatMap((setup) => cutFigures.map((figure) => cut
 test.each([...figures, "spare#length", "spare#width", "spare#height"])(
   "%s shows its working in both units",
   (key) => {
-    const working = workingOf(made, job, demoShop, key);
+    const working = workingOf(made, { job, shop: demoShop }, key);
     for (const unit of ["mm", "in"]) {
       localStorage.setItem("firm-arbor:unit", unit);
       const { container, unmount } = shown(working);
@@ -41,7 +41,7 @@ test.each([...figures, "spare#length", "spare#width", "spare#height"])(
 );
 
 test("the limit that binds is the one that allows least, and says what lifts it", () => {
-  const working = workingOf(made, job, demoShop, cutKey("back/face", "depth"))!;
+  const working = workingOf(made, { job, shop: demoShop }, cutKey("back/face", "depth"))!;
   const least = Math.min(...working.limits.map((l) => l.allows.value));
   expect(working.limits.find((l) => l.id === working.bound)?.allows.value).toBe(least);
   const { container } = shown(working);

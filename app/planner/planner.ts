@@ -10,6 +10,10 @@ import {
   type DrawingCost,
   type Glance,
   glanceOf,
+  type Lump,
+  lumpOf,
+  type PiecesSaid,
+  piecesSaid,
   type PieceStanding,
   piecesOf,
   type Plan,
@@ -20,8 +24,11 @@ import {
   rehearsing,
   type RouteComparison,
   standingOf,
+  type Suspicion,
+  suspicions,
   workingOf,
 } from "../../core/plan/index.ts";
+import { equipment } from "../../core/job/index.ts";
 import { openSolids, type SeenPart, seenPart, type SolidKit } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import { answersNews } from "./only-news.ts";
@@ -103,7 +110,7 @@ export const planner = {
   }),
   /** The working of a figure of the last plan; null when it has none. */
   working(key: string): Working | null {
-    return last ? workingOf(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
+    return last ? workingOf(last.made, last.inputs, key) : null;
   },
   /**
    * Where all pieces of the last plan's job stand; null when another plan was asked for meanwhile. A piece of which nothing changed
@@ -129,6 +136,20 @@ export const planner = {
       pieces.push(known.get(piece)!.standing);
     }
     return batchOf(job, pieces);
+  },
+  /** What most likely made the sizes of the last plan's piece what they are. */
+  suspicions(): Suspicion[][] {
+    if (!last) return [];
+    const { job, shop } = last.inputs;
+    return suspicions(last.made, job, shop, equipment(job, shop).machine);
+  },
+  /** Where the last plan's part lies in its lump. */
+  lump(): Lump | null {
+    return last ? lumpOf(last.inputs.job, last.made.target, last.inputs.own) : null;
+  },
+  /** What the readings of all pieces of the last plan's job say together. */
+  piecesSaid(): PiecesSaid | null {
+    return last ? piecesSaid(last.made, last.inputs) : null;
   },
   /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
   comparison(key: AnyKey): CutComparison | null {

@@ -5,6 +5,9 @@ import type {
   CutComparison,
   DrawingCost,
   Glance,
+  Lump,
+  PiecesSaid,
+  Suspicion,
   Plan,
   PlanInputs,
   Rehearsal,
@@ -31,6 +34,15 @@ export const askPlan = plansBy((of) => thePlanner().plan(of));
 /** The working behind a key, asked of the planner whenever key or plan change. */
 export const useWorking = (key: string | null, plan: Plan | null): Working | null =>
   useAnswer(key, plan, askWorking);
+
+/** What most likely made the sizes of the piece what they are. */
+export const askSuspicions = (): Promise<Suspicion[][]> => thePlanner().suspicions();
+
+/** Where the part lies in its lump. */
+export const askLump = (): Promise<Lump | null> => thePlanner().lump();
+
+/** What the readings of all pieces of the job say together. */
+export const askPiecesSaid = (): Promise<PiecesSaid | null> => thePlanner().piecesSaid();
 
 const askWorking = (key: string): Promise<Working | null> => thePlanner().working(key);
 

@@ -7,7 +7,7 @@ import type { MeasuredHow, Shop } from "../shop/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
 import type { FaceProgress, GaugeAnswer, ReadingOf, Record as JobRecord } from "../steps/index.ts";
 import type { Phrase } from "../working/index.ts";
-import type { JudgedReading, Reading } from "./judged-reading.ts";
+import type { JudgedBy, JudgedReading, Reading } from "./judged-reading.ts";
 
 /** A thing that is tried, not measured: what each answer means, and what it was. */
 export interface Gauge {
@@ -43,19 +43,13 @@ export type Asked = Omit<Requirement, "u" | "verdict" | "readings" | "accepted">
   readings: readonly Reading[];
 };
 
-export interface Judged {
+export interface Judged extends JudgedBy {
   job: Job;
-  part: Part;
   setups: readonly Setup[];
   records: readonly JobRecord[];
-  shop: Shop;
   /** Where the faces that were begun stand. */
   faces: ReadonlyMap<OperationKey, FaceProgress>;
   piece: number;
-  /** Of the material, mm per m and °C. */
-  expansion: number;
-  /** How well the machine's own readout or dials tell a place, mm; null without a machine. */
-  placing: Mm | null;
 }
 
 /** Records of the piece that still count, and its readings among them. */

@@ -63,7 +63,7 @@ describe("what the drawing costs", () => {
   test("the minutes show their working, and nothing is reckoned before the drawing is complete", () => {
     const job = cheekBlockWithFeatures();
     const made = plan({ job, records: [], shop: demoShop, piece: 1 });
-    const working = workingOf(made, job, demoShop, costKey("slot-closed"))!;
+    const working = workingOf(made, { job, shop: demoShop }, costKey("slot-closed"))!;
     expect(working.lines.length).toBeGreaterThan(4);
     expect(drawingCost(block(["part/sizes/width", null]), demoShop)).toBeNull();
   });

@@ -8,7 +8,9 @@ import {
   type ReadingWayId,
   type Spot,
 } from "../inspect/index.ts";
-import type { Part } from "../part/index.ts";
+import { type Job, effectivePart, equipment } from "../job/index.ts";
+import type { OwnHandbook } from "../handbook/index.ts";
+import { type Part, placing } from "../part/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import type { MeasuredHow, Shop } from "../shop/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
@@ -17,6 +19,16 @@ export type Reading = JobRecord & { type: "reading" };
 
 /** Stands for the machine's own readout or dials, by which a place is compared. */
 export const byReadout = "readout";
+
+/** What readings are judged by, whatever piece they are of. */
+export interface JudgedBy {
+  part: Part;
+  shop: Shop;
+  /** Of the material, mm per m and °C. */
+  expansion: number;
+  /** How well the machine's own readout or dials tell a place, mm; null without a machine. */
+  placing: Mm | null;
+}
 
 /** A reading as it is judged. */
 export interface JudgedReading {
@@ -39,14 +51,25 @@ export interface JudgedReading {
   counts: boolean;
 }
 
+/** What the readings of a job are judged by: its part, its material and machine, the instruments of the shop. */
+export function judgedBy(job: Job, shop: Shop, own?: OwnHandbook): JudgedBy {
+  const { machine, material } = equipment(job, shop, own);
+  return {
+    part: effectivePart(job),
+    shop,
+    expansion: material?.expansion ?? 0,
+    placing: machine ? placing(machine) : null,
+  };
+}
+
 /** Readings as they are judged, with what leaves each in doubt. */
 export function judgedReadings(
   by: readonly Reading[],
   how: MeasuredHow,
-  { part, shop, expansion, placing }: { part: Part; shop: Shop; expansion: number; placing: Mm | null },
+  { part, shop, expansion, placing: known }: JudgedBy,
 ): JudgedReading[] {
   const uOf = (id: string | undefined) =>
-    id === byReadout ? (placing ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
+    id === byReadout ? (known ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
   const used = by.map((reading): JudgedReading => {
     const { id, of, value, instrument, questioned, spot, temperatures, held, atMost, against, at, way } =
       reading;

@@ -1,5 +1,5 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { checkDrawing, partSizes, placing, stopsPlan } from "../part/index.ts";
+import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
@@ -8,6 +8,7 @@ import { blockSetups, nothingPlanned, shaftSetups, withoutObject } from "./plan-
 import type { SetupsAsked } from "./planned-setups.ts";
 import { cutTwice, cutTwiceWarnings } from "./cut-twice.ts";
 import { statusOf } from "./plan-status.ts";
+import { judgedBy } from "./judged-reading.ts";
 import type { Plan } from "./plan.ts";
 import { recheckWarnings } from "./recheck.ts";
 import { findingsOf, setupsOf, stepsOfSetups } from "./remembered-stages.ts";
@@ -46,15 +47,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   };
   const judge = (setups: readonly Setup[]) =>
     requirementsOf({
+      ...judgedBy(job, everything, own),
       job,
-      part,
       setups,
       records,
-      shop: everything,
       faces: progress.faces,
       piece,
-      expansion: material?.expansion ?? 0,
-      placing: machine ? placing(machine) : null,
     });
   const told = (made: Omit<Plan, "status">): Plan => ({ ...made, status: statusOf(job, made) });
   if (!target || findings.some(stopsPlan) || !machine || !vise || !material)

@@ -159,7 +159,7 @@ describe("a height of 38 ±0.05 read at its corners", () => {
       [38.24, 1, 1],
       [38.2, -1, 1],
     ]);
-    const lines = workingOf(made, job, demoShop, "verdict#height")!.lines;
+    const lines = workingOf(made, { job, shop: demoShop }, "verdict#height")!.lines;
     const value = (start: string) =>
       lines.find((l) => phraseText(l.what, "mm").startsWith(start))?.result.value ?? NaN;
     expect(value("largest reading −")).toBeCloseTo(0.19, 6);

@@ -3,7 +3,7 @@ import { type PieceRead, type Series, seriesOf } from "../inspect/index.ts";
 import { featureOfKey, isFaceKey } from "../route/index.ts";
 import { faceOfKey } from "../squaring/index.ts";
 import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.ts";
-import type { Reading } from "./judged-reading.ts";
+import { type JudgedBy, judgedReadings, type Reading } from "./judged-reading.ts";
 import type { Requirement } from "./requirement.ts";
 
 /** Whether a record cut what a size is of: then what was read before it is history. */
@@ -29,27 +29,27 @@ export function lastReadings(of: Requirement["of"], records: readonly JobRecord[
   return { byPiece, scrapped };
 }
 
+/** How a size runs over the pieces; those scrapped are left out of it. */
+export interface Run extends Series {
+  scrapped: readonly number[];
+}
+
 /**
- * How a size runs over the pieces of a job: of each what was read after it was cut last. What a piece was read before it was
- * finished does not count.
+ * How a size runs over the pieces of a job: of each what was read after it was cut last, as it is judged. What a piece was read
+ * before it was finished does not count.
  */
 export function seriesFor(
-  r: Pick<Requirement, "of" | "limits" | "u">,
+  r: Pick<Requirement, "of" | "how" | "limits" | "u">,
   records: readonly JobRecord[],
-): (Series & { scrapped: ReadonlySet<number> }) | null {
+  by: JudgedBy,
+): Run | null {
   const { byPiece, scrapped } = lastReadings(r.of, records);
   // A scrapped piece is no part of the run: what spoiled it says nothing of the others.
   const reads = [...byPiece].flatMap(([piece, readings]): PieceRead[] => {
     if (scrapped.has(piece)) return [];
-    const values = readings.map((reading) => reading.value);
-    return [
-      {
-        piece,
-        low: Math.min(...values),
-        high: Math.max(...values),
-      },
-    ];
+    const values = judgedReadings(readings, r.how, by).flatMap((j) => (j.counts ? [j.value] : []));
+    return [{ piece, low: Math.min(...values), high: Math.max(...values) }];
   });
   const series = seriesOf(reads, r.limits, r.u);
-  return series && { ...series, scrapped };
+  return series && { ...series, scrapped: [...scrapped] };
 }

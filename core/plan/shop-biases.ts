@@ -7,7 +7,9 @@ import {
   type Face,
   facesOf,
   opposite,
+  type Sizes,
 } from "../frame/index.ts";
+import type { Mm } from "../quantity/index.ts";
 import { type BiasName, usualBias } from "../handbook/index.ts";
 import { type BiasFound, biasesFrom, type BiasSeen, liesOf, type Spot } from "../inspect/index.ts";
 import {
@@ -18,10 +20,10 @@ import {
   locatedIn,
   referenceChain,
 } from "../route/index.ts";
-import type { Shop } from "../shop/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
 import { faceSpan } from "./advice.ts";
+import { type JudgedBy, judgedReadings } from "./judged-reading.ts";
 import type { Plan } from "./plan.ts";
 import { lastReadings } from "./series.ts";
 
@@ -73,50 +75,86 @@ function slopeAlong(
   return { counts, scatter: Math.sqrt(squares) };
 }
 
+/** U of an instrument that is not known any more, mm (guess). */
+const unknownU = 0.03;
+
 /** What the readings of one face of a piece say: its slope along both sides, each with the biases that are in it. */
 function seenOn(
   setup: FaceSetup,
   readings: readonly { value: number; spot: Spot; u: number }[],
-  links: ReadonlyMap<Face, ChainLink>,
-  sizes: Record<Axis, number>,
+  links: Links,
+  sizes: Sizes,
 ): BiasSeen[] {
   const lies = liesOf(readings);
+  const u = Math.max(...readings.map((r) => r.u)) / 2;
+  return lies ? slopesOn(setup, links, sizes, u, { x: lies.right, y: lies.back }) : [];
+}
+
+/**
+ * Slopes along both sides of a face against the one opposite, each with the biases that are in it.
+ * @param u standard uncertainty of a reading, mm
+ * @param rise of the size over the face along X and Y, mm
+ */
+export function slopesOn(
+  setup: FaceSetup,
+  links: Links,
+  sizes: Sizes,
+  u: Mm,
+  rise: { x: Mm; y: Mm },
+): BiasSeen[] {
   const { face } = faceOf(setup);
   const [a, b] = [links.get(face), links.get(opposite(face))];
-  if (!lies || !a || !b) return [];
+  if (!a || !b) return [];
   const axes = clampingAxes(setup.at);
   const span = faceSpan(setup, sizes);
-  const u = Math.max(...readings.map((r) => r.u)) / 2;
   return (["x", "y"] as const).flatMap((side): BiasSeen[] => {
     const { axis, sign } = axes[side];
     const told = slopeAlong(axis, a, b);
     if (!told || told.counts.size === 0) return [];
-    const rise = side === "x" ? lies.right : lies.back;
     return [
       {
         counts: told.counts,
-        slope: (rise / span[side]) * sign,
+        slope: (rise[side] / span[side]) * sign,
         sigma: Math.hypot(u / span[side], told.scatter),
       },
     ];
   });
 }
 
+type Links = ReadonlyMap<Face, ChainLink>;
+
+/** The setups that cut the faces of a piece first, without what was cut once more. */
+export const firstCuts = (setups: Plan["setups"]): FaceSetup[] =>
+  faceSetupsOf(setups).filter((s) => extentOf(faceOf(s).key) !== "again");
+
+/** Links of faces by the face. */
+export const linksOf = (faces: readonly FaceSetup[]): Links =>
+  new Map(referenceChain(locatedIn(faces)).map((link) => [link.face, link]));
+
+/** The setup whose face a size is read over: its second. */
+export const readOver = (axis: Axis, faces: readonly FaceSetup[]): FaceSetup | undefined =>
+  faces.findLast((s) => faceOf(s).axis === axis && faceOf(s).sized);
+
+/** Usual slopes of the biases, mm over mm. */
+export const usualSlopes: ReadonlyMap<string, number> = new Map(
+  Object.entries(usualBias).map(([name, { rise, over }]) => [name, rise / over]),
+);
+
 /**
- * What the readings of all pieces of a job say of vise, table and head: least squares over the slopes of every size that was read
- * at its corners. A piece that was cut once more, or scrapped, tells nothing of its first seats.
+ * Every slope that the readings of a job's pieces tell, with the biases in it. A piece that was cut once more, or scrapped, tells
+ * nothing of its first seats.
  */
-export function shopBiases(
+export function slopesSeen(
   { setups, target }: Pick<Plan, "setups" | "target">,
   records: readonly JobRecord[],
-  { instruments }: Pick<Shop, "instruments">,
-): ShopBias[] {
+  by: JudgedBy,
+): BiasSeen[] {
   if (!target) return [];
-  const faces = faceSetupsOf(setups).filter((s) => extentOf(faceOf(s).key) !== "again");
-  const links = new Map(referenceChain(locatedIn(faces)).map((link) => [link.face, link]));
+  const faces = firstCuts(setups);
+  const links = linksOf(faces);
   const reworked = new Set(effective([...records]).flatMap((r) => (r.type === "rework" ? [r.piece] : [])));
-  const seen = axisNames.flatMap((axis) => {
-    const setup = faces.findLast((s) => faceOf(s).axis === axis && faceOf(s).sized);
+  return axisNames.flatMap((axis) => {
+    const setup = readOver(axis, faces);
     if (!setup) return [];
     const { byPiece, scrapped } = lastReadings(axis, records);
     return [...byPiece].flatMap(([piece, readings]) =>
@@ -124,16 +162,19 @@ export function shopBiases(
         ? []
         : seenOn(
             setup,
-            readings.flatMap(({ value, spot, instrument }) =>
-              spot
-                ? [{ value, spot, u: instruments.find((i) => i.id === instrument)?.uncertainty ?? 0.03 }]
-                : [],
+            judgedReadings(readings, "outside", by).flatMap(({ value, spot, u, counts }) =>
+              spot && counts ? [{ value, spot, u: u > 0 ? u : unknownU }] : [],
             ),
             links,
             target,
           ),
     );
   });
-  const usual = new Map(Object.entries(usualBias).map(([name, { rise, over }]) => [name, rise / over]));
-  return biasesFrom(seen, usual) as ShopBias[];
 }
+
+/** What the readings of all pieces of a job say of vise, table and head: least squares over the slopes they tell. */
+export const shopBiases = (
+  made: Pick<Plan, "setups" | "target">,
+  records: readonly JobRecord[],
+  by: JudgedBy,
+): ShopBias[] => biasesFrom(slopesSeen(made, records, by), usualSlopes) as ShopBias[];

@@ -16,11 +16,21 @@ const farBehind = 10;
 const mostRivals = 2;
 const mostThings = 2;
 
+/** A cause that is named, as it is shown. */
+export interface Suspicion extends Omit<Accused, "suspect"> {
+  suspect: Pick<Suspect, "id" | "says" | "test">;
+}
+
+const shown = ({ suspect: { id, says, test }, ...accused }: Accused): Suspicion => ({
+  ...accused,
+  suspect: { id, says, test },
+});
+
 /**
  * What most likely made the sizes of a piece what they are: the likeliest with its rivals, then for what it leaves unexplained the
  * next; empty where the sizes are as meant, or where nothing fits.
  */
-export function suspicions(made: Plan, job: Job, shop: Shop, machine: Machine | undefined): Accused[][] {
+export function suspicions(made: Plan, job: Job, shop: Shop, machine: Machine | undefined): Suspicion[][] {
   if (!machine) return [];
   // What is good has nothing to explain, however far it lies from the middle of its limits.
   const isBad = (r: Plan["requirements"][number]) =>
@@ -44,7 +54,7 @@ export function suspicions(made: Plan, job: Job, shop: Shop, machine: Machine | 
     paper: paperOf(Object.values(job.overrides.byId)),
     setups: made.setups.map((s) => ({ id: keyOfSetup(s), name: `setup ${s.clamping}` })),
   };
-  const things: Accused[][] = [];
+  const things: Suspicion[][] = [];
   let left: Seen[] = readings;
   // What does not show in anything bad is not to be answered for.
   const toAnswer = (suspect: Suspect) => [...bad].some((r) => suspect.shows(r) !== 0);
@@ -55,7 +65,7 @@ export function suspicions(made: Plan, job: Job, shop: Shop, machine: Machine | 
     const rivals = all.filter((a) => a.weight > all[0]!.weight - farBehind).slice(0, mostRivals);
     const [first] = rivals;
     if (!first) break;
-    things.push(rivals);
+    things.push(rivals.map(shown));
     left = left.map((r) => ({ ...r, off: r.off - first.amount * first.suspect.shows(r) }));
   }
   return things;

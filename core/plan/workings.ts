@@ -1,7 +1,5 @@
 import { type Axis, axisNames } from "../frame/index.ts";
 import { cuttingFigure } from "../cutting/index.ts";
-import { liesBy } from "./advice.ts";
-import { cutWindow } from "../inspect/index.ts";
 import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { depthAxis, type LivePass } from "../steps/index.ts";
@@ -23,6 +21,10 @@ import { featureCost } from "./drawing-cost.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
+import { judgedBy } from "./judged-reading.ts";
+import { lumpWorking } from "./lump.ts";
+import { runWorking, verdictWorking } from "./measured-workings.ts";
+import type { PlanInputs } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
 
 /** Figures of a cut that have a working. */
@@ -44,6 +46,8 @@ export type WorkingKey =
   | `${AnyKey}#${CutFigure | FeatureFigure}`
   | `spare#${Axis}`
   | `verdict#${string}`
+  | `run#${string}`
+  | `${"lump" | "scribed" | "packing"}#${string}`
   | `feature#${string}`
   | `cost#${string}`
   | ErrorKey;
@@ -56,30 +60,34 @@ const placingWords: Record<FaceSetup["entry"], string> = {
   stays: "nothing to set up",
 };
 
+/** What a plan was made of, as far as workings ask for it. */
+export type WorkingInputs = Pick<PlanInputs, "job" | "shop"> & Partial<Pick<PlanInputs, "records" | "own">>;
+
 /** The working of a figure of this plan, made when it is asked for; null for a key the plan has no figure for. */
 export function workingOf(
   made: Plan,
-  job: Job,
-  shop: Shop,
+  { job, shop, records, own = noOwnValues }: WorkingInputs,
   key: string,
-  own: OwnHandbook = noOwnValues,
 ): Working | null {
-  const [at, figure] = key.split("#");
+  const [at, figure = ""] = key.split("#");
   if (at === "spare") {
     const axis = axisNames.find((a) => a === figure);
     return axis && made.spares ? spareWorking(key, made.spares[axis]) : null;
   }
   if (at === "cost") {
-    const feature = job.part.features.byId[figure ?? ""];
+    const feature = job.part.features.byId[figure];
     const name = feature && featureNames(featuresOf(job.part)).get(feature.id);
     const cost = feature && name ? featureCost(made, feature, name) : null;
     return cost
       ? { key, title: say`Working: minutes of the ${cost.name}`, limits: [], notes: [], ...cost.working }
       : null;
   }
-  if (at === "feature") return featureWorking(key, job, figure ?? "");
-  if (at === "error") return errorWorking(key, made.errors, figure ?? "");
-  if (at === "verdict") return verdictWorking(key, made, figure ?? "");
+  if (at === "feature") return featureWorking(key, job, figure);
+  if (at === "error") return errorWorking(key, made.errors, figure);
+  if (at === "verdict") return verdictWorking(key, made, figure);
+  if (at === "run") return runWorking(key, made, figure, records ?? [], judgedBy(job, shop, own));
+  if (at === "lump" || at === "scribed" || at === "packing")
+    return lumpWorking(key, at, figure, made, job, own);
   const setup = setupWith(made.setups, at ?? null);
   const { machine, material } = equipment(job, shop, own);
   if (!setup || !machine || !material) return null;
@@ -94,7 +102,7 @@ export function workingOf(
     );
   }
   const ladder = made.ladders[keyOfSetup(setup)] ?? [];
-  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth per pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure ?? ""}`;
+  const title = say`Working: ${{ speed: "spindle speed", feed: "table feed", depth: "depth per pass", passes: "passes", time: "time", power: "power", bending: "force and bending", grip: "grip and projection", stop: "where to stop" }[figure as CutFigure] ?? figure}`;
   const working = cutWorking(setup, ladder, job, shop, own, figure as CutFigure);
   return working ? { key, title, limits: [], notes: [], ...working } : null;
 }
@@ -253,81 +261,6 @@ function spareWorking(key: string, spare: Spare): Working {
       words(
         "Enough when the smallest reading leaves the skins above the largest finished size; tight when only above the smallest.",
       ),
-    ],
-  };
-}
-
-function verdictWorking(key: string, made: Plan, of: string): Working | null {
-  const requirement = made.requirements.find((r) => r.of === of);
-  if (!requirement?.verdict) return null;
-  const { limits, u, verdict } = requirement;
-  const readings = requirement.readings.filter((r) => r.counts);
-  const worst = readings.toSorted((a, b) => b.u - a.u)[0];
-  const lies = liesBy(requirement);
-  const window =
-    requirement.how === "outside" && verdict.verdict === "rework"
-      ? cutWindow(
-          readings.map((r) => r.value),
-          limits.lower,
-          limits.upper,
-        )
-      : null;
-  return {
-    key,
-    title: say`Working: verdict on the ${of}`,
-    lines: [
-      ...(Number.isFinite(limits.lower) && requirement.drawn
-        ? [line("lower limit", mm(limits.lower), { decimals: 3 })]
-        : []),
-      line("upper limit", mm(limits.upper), { decimals: 3 }),
-      ...(worst && (worst.overdue || worst.doubts.reference > 0 || worst.doubts.temperature > 0)
-        ? [
-            line("of the instrument", mm(worst.doubts.instrument), { decimals: 3 }),
-            ...(worst.overdue
-              ? [line("its check is overdue: half as much again", mm(worst.doubts.overdue), { decimals: 4 })]
-              : []),
-            ...(worst.doubts.reference > 0
-              ? [line("of what it was compared with", mm(worst.doubts.reference), { decimals: 4 })]
-              : []),
-            ...(worst.doubts.temperature > 0
-              ? [line("temperatures known to 1 °C", mm(worst.doubts.temperature), { decimals: 4 })]
-              : []),
-            line("uncertainty U", mm(u), {
-              decimals: 4,
-              source: "root of the squares of these; the instrument as registered (guess until checked)",
-            }),
-          ]
-        : [
-            line("uncertainty U", mm(u), {
-              decimals: 3,
-              source: "of the instrument used (guess until checked)",
-            }),
-          ]),
-      line("smallest reading", mm(verdict.smallest), { decimals: 3 }),
-      line("largest reading", mm(verdict.largest), { decimals: 3 }),
-      line("spread", mm(verdict.spread), { decimals: 3, sum: true, formula: "guard-band", terms: [] }),
-      ...(window
-        ? [
-            line("largest reading − upper limit: the least to take off", mm(window.least), { decimals: 3 }),
-            line("smallest reading − lower limit: the most", mm(window.most), { decimals: 3 }),
-          ]
-        : []),
-      ...(lies
-        ? [
-            line("slope along X over the face: the shim at its thick end", mm(Math.abs(lies.right)), {
-              decimals: 3,
-            }),
-            line("slope along Y", mm(Math.abs(lies.back)), { decimals: 3 }),
-            line("off that plane: uneven", mm(lies.uneven), { decimals: 3 }),
-          ]
-        : []),
-    ],
-    limits: [],
-    notes: [
-      words("Every point counts, not just the best one."),
-      ...(lies
-        ? [words("The slopes are those of the plane that fits the readings best (least squares).")]
-        : []),
     ],
   };
 }

@@ -6,8 +6,18 @@ import type { Answer, JobIntent } from "../../app/session/intent.ts";
 import { EntryContext, JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
 import { system } from "../../app/theme/system.ts";
-import { applyChanges, type Job } from "../../core/job/index.ts";
-import { batchOf, compareCut, compareRoutes, drawingCost, plan, standingOf } from "../../core/plan/index.ts";
+import { applyChanges, equipment, type Job } from "../../core/job/index.ts";
+import {
+  batchOf,
+  compareCut,
+  compareRoutes,
+  drawingCost,
+  lumpOf,
+  piecesSaid,
+  plan,
+  standingOf,
+  suspicions,
+} from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
@@ -75,6 +85,10 @@ export function jobStub(
       walkThrough: walk ?? (() => Promise.resolve(null)),
       stopWalk: () => undefined,
       batch: () => Promise.resolve(batchOf(job, [standingOf(value.plan, records, 1)])),
+      suspicions: () =>
+        Promise.resolve(suspicions(value.plan, job, demoShop, equipment(job, demoShop).machine)),
+      lump: () => Promise.resolve(lumpOf(job, value.plan.target)),
+      piecesSaid: () => Promise.resolve(piecesSaid(value.plan, { job, records, shop: demoShop })),
       cost: () => Promise.resolve(drawingCost(job, demoShop)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       reason: "",

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Shop } from "../../../core/shop/index.ts";
 import { type Spot, spotsRound, spotWords } from "../../../core/inspect/index.ts";
-import { adviceFor, faceSpan, madeBy, type Requirement, suspicions } from "../../../core/plan/index.ts";
+import { adviceFor, faceSpan, madeBy, type Requirement } from "../../../core/plan/index.ts";
 import { showDimension } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -12,7 +12,7 @@ import { Notice } from "../../instruments/notice.tsx";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { setupPlace } from "../../instruments/setup-place.ts";
-import { useEquipment } from "../../instruments/use-equipment.ts";
+import { useAnswer } from "../../instruments/use-answer.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Words } from "../../instruments/words.tsx";
@@ -26,8 +26,7 @@ import { verdicts } from "./verdicts.ts";
 
 /** The size that is looked at: its face as it lay with what was read where, a reading more, what to do, and what made it so. */
 export function LookedAt({ of }: { of: Requirement["of"] }) {
-  const { job, plan, shop, unit } = useJob();
-  const { machine } = useEquipment();
+  const { job, plan, shop, unit, suspicions } = useJob();
   const submit = useSubmit();
   const r = plan.requirements.find((q) => q.of === of);
   const setup = r ? madeBy(r, plan.setups) : undefined;
@@ -40,7 +39,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
   const span = setup && sizes ? faceSpan(setup, sizes) : null;
   const advice =
     r && sizes ? adviceFor(r, { setups: plan.setups, sizes, shop, parallel: job.part.parallelism }) : [];
-  const accused = suspicions(plan, job, shop, machine);
+  const accused = useAnswer("suspicions", plan, suspicions) ?? [];
   const verdict = r?.verdict ? verdicts[r.verdict.verdict] : null;
   return (
     <Box

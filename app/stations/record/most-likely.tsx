@@ -1,11 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type Accused, type Spot, spotWords } from "../../../core/inspect/index.ts";
+import { type Spot, spotWords } from "../../../core/inspect/index.ts";
+import type { Suspicion } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 
 /** What most likely made the sizes what they are, each with the one test that would tell it from the others. */
-export function MostLikely({ things }: { things: readonly (readonly Accused[])[] }) {
+export function MostLikely({ things }: { things: readonly (readonly Suspicion[])[] }) {
   return (
     <>
       {things.map((rivals, i) => (
@@ -39,11 +40,11 @@ export function MostLikely({ things }: { things: readonly (readonly Accused[])[]
   );
 }
 
-const placeOf = ({ id, at }: Accused["fits"][number]["reading"]): string =>
+const placeOf = ({ id, at }: Suspicion["fits"][number]["reading"]): string =>
   at ? `${id}, ${spotWords({ x: Math.sign(at.x) as Spot["x"], y: Math.sign(at.y) as Spot["y"] })}` : id;
 
 /** The working of a share: every reading the cause shows in, how far it is off, and what is left without it. */
-function HowItFits({ fits }: { fits: Accused["fits"] }) {
+function HowItFits({ fits }: { fits: Suspicion["fits"] }) {
   return (
     <chakra.details fontSize="13px" color="quiet">
       <chakra.summary cursor="pointer" minH="24px">

@@ -10,22 +10,24 @@ import { standingText, useBatch } from "../../instruments/pieces.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { RunChart } from "./run-chart.tsx";
 import { ShopSaid } from "./shop-said.tsx";
+import { useAnswer } from "../../instruments/use-answer.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 
 const plain = { textDecoration: "underline" } as const;
 
 /** How many are wanted, where each stands, and what does not add up; scrap one, add one in its place. */
 export function Pieces() {
-  const { job, piece, records } = useJob();
+  const { job, plan, piece, records, piecesSaid } = useJob();
   const submit = useSubmit();
   const batch = useBatch();
+  const said = useAnswer("pieces", plan, piecesSaid, records);
   const [reason, setReason] = useState("");
   if (!batch) return null;
   const mine = batch.pieces.find((p) => p.piece === piece);
   const last = batch.pieces.at(-1);
   return (
     <>
-      <RunChart />
+      {said && <RunChart of={said.runs} />}
       <Section title="Pieces">
         <chakra.p mb="6px">
           <b>{batch.wanted}</b> ordered, <b>{batch.good}</b> good, <b>{batch.scrapped}</b> scrapped,{" "}
@@ -99,7 +101,7 @@ export function Pieces() {
           )}
         </Box>
       </Section>
-      <ShopSaid />
+      {said && <ShopSaid of={said.biases} next={said.next} />}
     </>
   );
 }

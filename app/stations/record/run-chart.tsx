@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Series } from "../../../core/inspect/index.ts";
-import { type Requirement, seriesFor } from "../../../core/plan/index.ts";
+import type { SizeRun } from "../../../core/plan/index.ts";
 import { type LengthUnit, mm, showParts, showQuantity } from "../../../core/quantity/index.ts";
 import { capital, counted, phraseText } from "../../../core/working/index.ts";
 import { Chart, type ChartColors } from "../../instruments/chart.tsx";
@@ -9,27 +9,23 @@ import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section } from "../../instruments/section.tsx";
+import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
 
 /** How one size runs over the pieces, against its limits: where it drifts, how it scatters, and what to read again. */
-export function RunChart() {
-  const { plan, records, unit } = useJob();
-  const charted = plan.requirements.flatMap((r) => {
-    const series = r.drawn ? seriesFor(r, records) : null;
-    return series && series.pieces.length > 1 ? [{ r, series }] : [];
-  });
+export function RunChart({ of: runs }: { of: readonly SizeRun[] }) {
+  const { unit } = useJob();
   const [asked, setOf] = useState<string>("");
   // What drifts is looked at first.
-  const shown =
-    charted.find(({ r }) => r.of === asked) ?? charted.find(({ series }) => series.drift !== 0) ?? charted[0];
+  const shown = runs.find((r) => r.of === asked) ?? runs.find(({ run }) => run.drift !== 0) ?? runs[0];
   if (!shown)
     return (
       <Section title="Size by piece">
         <p>Once two pieces are read, their sizes run here against the limits.</p>
       </Section>
     );
-  const { r, series } = shown;
-  const name = nameOf(r, unit);
+  const { run } = shown;
+  const name = nameOf(shown, unit);
   return (
     <Section title="Size by piece">
       <Box
@@ -40,23 +36,23 @@ export function RunChart() {
         <Box>
           <Choice
             label="Size"
-            value={r.of}
-            options={charted.map((c) => [c.r.of, capital(nameOf(c.r, unit))] as const)}
+            value={shown.of}
+            options={runs.map((r) => [r.of, capital(nameOf(r, unit))] as const)}
             onChoose={setOf}
           />
           <Chart
-            label={`${name} of ${counted(series.pieces.length, "piece")} against its limits`}
+            label={`${name} of ${counted(run.pieces.length, "piece")} against its limits`}
             height={200}
-            option={runOption({ series, limits: r.limits, unit })}
+            option={runOption({ series: run, limits: shown.limits, unit })}
           />
         </Box>
-        <Told series={series} r={r} name={name} />
+        <Told of={shown} name={name} />
       </Box>
     </Section>
   );
 }
 
-const nameOf = (r: Requirement, unit: LengthUnit): string => (r.name ? phraseText(r.name, unit) : r.of);
+const nameOf = (r: SizeRun, unit: LengthUnit): string => (r.name ? phraseText(r.name, unit) : r.of);
 
 const reasons = {
   past: "past a limit",
@@ -65,20 +61,15 @@ const reasons = {
 } as const;
 
 /** What the run says, in words. */
-function Told({
-  series,
-  r,
-  name,
-}: {
-  series: Series & { scrapped: ReadonlySet<number> };
-  r: Requirement;
-  name: string;
-}) {
-  const { drift, outAt, spread, mean, recheck, pieces, scrapped } = series;
+function Told({ of: r, name }: { of: SizeRun; name: string }) {
+  const { drift, outAt, spread, mean, recheck, pieces, scrapped } = r.run;
   return (
     <Box fontSize="14.5px">
       <p>
-        Mean <Figure of={mm(mean)} decimals={3} />
+        Mean{" "}
+        <Worked at={`run#${r.of}`}>
+          <Figure of={mm(mean)} decimals={3} />
+        </Worked>
         {spread > 0 && (
           <>
             , 95 % within ±
@@ -86,7 +77,7 @@ function Told({
           </>
         )}
         , {counted(pieces.length, "piece")} read
-        {scrapped.size > 0 && <>, {scrapped.size} scrapped and left out</>}.
+        {scrapped.length > 0 && <>, {scrapped.length} scrapped and left out</>}.
       </p>
       {drift === 0 ? (
         <chakra.p color="quiet" mt="4px">
@@ -94,7 +85,11 @@ function Told({
         </chakra.p>
       ) : (
         <Notice severity="warn">
-          It {drift > 0 ? "grows" : "shrinks"} by <Figure of={mm(Math.abs(drift))} decimals={4} /> a piece.{" "}
+          It {drift > 0 ? "grows" : "shrinks"} by{" "}
+          <Worked at={`run#${r.of}`}>
+            <Figure of={mm(Math.abs(drift))} decimals={4} />
+          </Worked>{" "}
+          a piece.{" "}
           {outAt !== null && (
             <>
               At that rate piece {outAt} is out of limits: measure every piece from here, and change the

@@ -2,11 +2,11 @@ import { chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import { type BiasName, biasWords } from "../../../core/handbook/index.ts";
 import { over100 } from "../../../core/inspect/index.ts";
-import { shopBiases } from "../../../core/plan/index.ts";
+import type { ShopBias, TellingBlock } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import type { CheckId } from "../../../core/shop/index.ts";
 import { capital } from "../../../core/working/index.ts";
-import { useJob } from "../../instruments/job-context.tsx";
+import { Notice } from "../../instruments/notice.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { Figure } from "../../instruments/words.tsx";
 
@@ -22,9 +22,7 @@ const tests: Partial<Record<BiasName, CheckId>> = {
 };
 
 /** What the pieces that were read at their corners say of vise, table and head; nothing where none was. */
-export function ShopSaid() {
-  const { plan, records, shop } = useJob();
-  const found = shopBiases(plan, records, shop);
+export function ShopSaid({ of: found, next }: { of: readonly ShopBias[]; next: TellingBlock | null }) {
   if (found.length === 0) return null;
   return (
     <Section title="What these pieces say of vise and machine">
@@ -59,11 +57,38 @@ export function ShopSaid() {
           </tr>
         ))}
       </Table>
+      {next && (
+        <Notice severity="note">
+          <NextPiece of={next} />
+        </Notice>
+      )}
       <chakra.p fontSize="13px" color="quiet" mt="4px">
         Least squares over the slopes of every size read at its corners, against what is usual (guess). Pieces
-        cut once more or scrapped do not count. A block held turned round tells the jaw from the bed; so does
-        the test.
+        cut once more or scrapped do not count.
       </chakra.p>
     </Section>
+  );
+}
+
+/** How to cut the next pieces so that they tell more. */
+function NextPiece({ of: { pieces, otherwise, read, tells } }: { of: TellingBlock }) {
+  const sizes = `Read the ${read.join(" and the ")} at the four corners`;
+  const many = pieces === 1 ? "one piece" : `${pieces} pieces`;
+  return (
+    <>
+      <b>
+        To know more, cut {many} more{otherwise ? " so:" : " as before."}
+      </b>{" "}
+      {otherwise && (
+        <>
+          in setup {otherwise.clamping}, {otherwise.face} up,{" "}
+          {otherwise.change === "twoLanes"
+            ? "cut in two lanes with a narrower cutter"
+            : `hold it turned half round, the ${otherwise.change.turned} at the fixed jaw`}
+          , all else as before.{" "}
+        </>
+      )}
+      {sizes}. That tells {tells.map((name) => biasWords[name]).join("; ")}.
+    </>
   );
 }

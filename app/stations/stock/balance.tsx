@@ -8,7 +8,6 @@ import {
   facesOf,
   type Sizes,
 } from "../../../core/frame/index.ts";
-import { materialIn, skinOf } from "../../../core/handbook/index.ts";
 import {
   largestSize,
   type LengthUnit,
@@ -17,12 +16,11 @@ import {
   showFixed,
   fromMm,
 } from "../../../core/quantity/index.ts";
+import type { Lump } from "../../../core/plan/index.ts";
 import {
   type Balance,
   type FacePoint,
-  balanceLump,
   canTilt,
-  conditionAt,
   facePoints,
   fewestPoints,
   mostPoints,
@@ -41,12 +39,11 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { type EntryKind, NumberEntry } from "../../instruments/number-entry.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { useAnswer } from "../../instruments/use-answer.ts";
 import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
+import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-
-/** Most a lump is tilted, rad: more is set up anew. */
-const mostTilt = 0.05;
 
 /** A place or a reading along a size, which may lie on either side of zero. */
 const signedLength: EntryKind<number> = {
@@ -63,22 +60,13 @@ const signedLength: EntryKind<number> = {
 
 /** Where the finished part lies in the lump, by points probed on its faces: what comes off each, how to pack it, what to scribe. */
 export function BalanceView() {
-  const { job, plan, own } = useJob();
+  const { job, plan, lump } = useJob();
   const submit = useSubmit();
-  const { stock, part } = job;
+  const { stock } = job;
   const points = stock.points.order.map((id) => stock.points.byId[id]!);
   const probed = facePoints(points);
   const finished = plan.target;
-  const material = part.material ? materialIn(own, part.material) : undefined;
-  const need = Object.fromEntries(
-    faceNames.map((face) => [
-      face,
-      part.faces[face].mayStayRaw ? 0 : skinOf(conditionAt(stock, face), material).skin,
-    ]),
-  ) as Record<Face, number>;
-  const found = finished
-    ? balanceLump(probed, finished, { tilt: stock.tilts ? mostTilt : 0, need, locked: stock.locked })
-    : null;
+  const balance = useAnswer("lump", plan, lump, job);
   const list = useOrdered("stock/points");
   const add = () => {
     const id = newId();
@@ -102,7 +90,7 @@ export function BalanceView() {
           {finished && (
             <>
               <Warnings of={probedFindings(points, finished)} />
-              <Told found={found} finished={finished} need={need} points={probed} tilts={canTilt(probed)} />
+              {balance && <Told lump={balance} finished={finished} points={probed} tilts={canTilt(probed)} />}
             </>
           )}
         </Box>
@@ -178,15 +166,13 @@ function PointRow({ point, number, onRemove }: { point: Probed; number: number; 
 
 /** What the points say: enough or not, what comes off each face, how to pack and what to scribe. */
 function Told({
-  found,
+  lump: { found, need },
   finished,
-  need,
   points,
   tilts,
 }: {
-  found: Balance | null;
+  lump: Lump;
   finished: Sizes;
-  need: Record<Face, number>;
   points: readonly FacePoint[];
   tilts: boolean;
 }) {
@@ -219,7 +205,9 @@ function Told({
             <tr key={face}>
               <th scope="row">{face}</th>
               <td>
-                <Figure of={mm(off.least)} />
+                <Worked at={`lump#${face}`}>
+                  <Figure of={mm(off.least)} />
+                </Worked>
               </td>
               <td>
                 <Figure of={mm(off.most)} />
@@ -251,7 +239,9 @@ function Told({
               <tr key={axis}>
                 <th scope="row">the {facesOf(axis)[0]} face</th>
                 <td>
-                  <Figure of={mm(lines.low)} />
+                  <Worked at={`scribed#${axis}`}>
+                    <Figure of={mm(lines.low)} />
+                  </Worked>
                 </td>
                 <td>
                   <Figure of={mm(lines.high)} />
@@ -277,7 +267,7 @@ function Packings({ found, finished }: { found: Balance; finished: Sizes }) {
     );
   return (
     <chakra.p fontSize="14.5px" mt="6px">
-      Under the three rests:{" "}
+      <Worked at="packing#rests">Under the three rests</Worked>:{" "}
       {packing.map(({ at, under }, i) => (
         <span key={i}>
           {i > 0 && ", "}

@@ -1,9 +1,8 @@
 import type { SizeVerdict } from "../inspect/index.ts";
 import type { Job } from "../job/index.ts";
-import type { Part } from "../part/index.ts";
 import type { Dimension, Limits, Mm } from "../quantity/index.ts";
 import type { Setup } from "../route/index.ts";
-import type { MeasuredHow, Shop } from "../shop/index.ts";
+import type { MeasuredHow } from "../shop/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
 import type { FaceProgress, GaugeAnswer, ReadingOf, Record as JobRecord } from "../steps/index.ts";
 import type { Phrase } from "../working/index.ts";

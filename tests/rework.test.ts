@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { applyChanges, changeOf, type Job } from "../core/job/index.ts";
-import { plan, type Rehearsal, rehearse, reworkOf, reworkOffer } from "../core/plan/index.ts";
+import { pairOf, plan, type Rehearsal, rehearse, reworkOf, reworkOffer } from "../core/plan/index.ts";
+import type { Form } from "../core/part/index.ts";
 import { openSolids, type SolidKit } from "../core/rehearse/index.ts";
 import { extentOf } from "../core/squaring/index.ts";
 import { isFaceKey } from "../core/route/index.ts";
@@ -89,6 +90,61 @@ describe("a size that is too large is cut once more and comes out as wanted", ()
     expect(truth.good).toBe(true);
     // The caliper leaves in doubt what lies near a limit.
     expect(["good", "withinU"]).toContain(truth.verdict);
+  });
+});
+
+describe("a face out of square or parallel is cut once more, where its size has the metal", () => {
+  /** The cheek block with a limit by name, read once it is finished. */
+  const limited = (form: Omit<Form, "id" | "feature">, width = "60 ±0.3"): Job =>
+    wanted(
+      wanted(cheekBlock(), "part/form", { byId: { s: { ...form, id: "s", feature: null } }, order: ["s"] }),
+      "part/sizes/width",
+      dim(width),
+    );
+  const square = { kind: "square", face: "front", to: "bottom", limit: 0.05 } as const;
+
+  test.each([
+    ["square to its neighbor, by the height", square, { left: expect.closeTo(0.0956, 4) as number, against: "bottom" }],
+    [
+      "parallel to the one across",
+      { kind: "parallel", face: "front", to: "back", limit: 0.05 } as const,
+      { left: 0.17 },
+    ],
+    ["flat", { kind: "flat", face: "front", to: null, limit: 0.05 } as const, { left: 0.17 }],
+  ])("%s", (_what, form, event) => {
+    const job = limited(form);
+    let offered: RecordEvent | null = null;
+    const { findings, finished, truths } = rehearse({
+      job,
+      shop: demoShop,
+      kit,
+      seed: 7,
+      later: (made, _really, _part) => {
+        const reading = read("form/s", 0.12);
+        const r = {
+          ...made.requirements.find((q) => q.of === "form/s")!,
+          verdict: { verdict: "rework", largest: 0.12, smallest: 0.12, spread: 0, rework: 0.07 } as const,
+        };
+        const offer = reworkOffer(r, made, [], 1, pairOf(r, job.part, made));
+        if (offer?.state !== "offered") return { job, events: [reading] };
+        offered = offer.event;
+        return { job, events: [reading, offer.event] };
+      },
+    });
+    // Over 38 high the gap over 100 is a little more than a third; a light cut below it cleans the face.
+    expect(offered).toMatchObject({ type: "rework", of: "form/s", op: "front/again", ...event });
+    expect(findings).toEqual([]);
+    expect(finished).toBe(true);
+    expect(truths.find((t) => t.of === "width")?.good).toBe(true);
+  });
+
+  test("a size at its lower limit is not given up for it", () => {
+    const { records } = walk(limited(square, "60 ±0.02"));
+    const job = limited(square, "60 ±0.02");
+    const all = appended(records, read("form/s", 0.12));
+    const made = plan({ job, records: all, shop: demoShop, piece: 1 });
+    const r = made.requirements.find((q) => q.of === "form/s")!;
+    expect(reworkOffer(r, made, all, 1, pairOf(r, job.part, made))?.state).toBe("short");
   });
 });
 

@@ -3,11 +3,13 @@ import { useEffect, useId, useRef, useState } from "react";
 import {
   cannotBe,
   divisionsTyped,
+  sidesTyped,
   noSizeFrom,
   type Question,
   type ReadingWayId,
   readingWays,
 } from "../../core/inspect/index.ts";
+import { isSymmetric } from "../../core/part/index.ts";
 import {
   fromMm,
   type LengthUnit,
@@ -97,6 +99,8 @@ export function ReadingPad({
   const [wayId, setWay] = useState<ReadingWayId | "plain">("plain");
   const way = ways?.others.find((w) => w.id === wayId) ?? null;
   const how = way?.how ?? plainly;
+  // An error of form may be nothing at all, and says nothing of how large the block is.
+  const ofForm = how === "form";
   const expected = way?.shown(wanted) ?? wanted;
   const before = way ? null : earlier;
   const able = shop.instruments.filter((i) => !i.retired && canMeasure(i, how, expected));
@@ -117,7 +121,7 @@ export function ReadingPad({
 
   const accept = (shown: number, written: string, questioned: string[], writtenUnit: LengthUnit = unit) => {
     const value = way ? way.size(shown) : shown;
-    if (value === null || value <= 0) {
+    if (value === null || (value <= 0 && !ofForm)) {
       setProblem(noSizeFrom(shown));
       return;
     }
@@ -144,7 +148,12 @@ export function ReadingPad({
       onFinished();
       return;
     }
-    const inDivisions = how === "form" && instrument ? divisionsTyped(text, instrument.resolution) : null;
+    const sides = isSymmetric(job.part, of) ? sidesTyped(text, unit) : null;
+    if (sides !== null) {
+      if (moreOf(more) !== null) accept(sides, text.trim(), []);
+      return;
+    }
+    const inDivisions = ofForm && instrument ? divisionsTyped(text, instrument.resolution) : null;
     if (inDivisions) {
       if (moreOf(more) !== null) accept(Math.abs(inDivisions.value), text.trim(), []);
       return;
@@ -154,7 +163,7 @@ export function ReadingPad({
       setProblem(entryProblem(read.problem));
       return;
     }
-    if (of !== "squareness" && read.value <= 0) {
+    if (read.value < 0 || (read.value === 0 && !ofForm)) {
       setProblem(noSize(read.value));
       return;
     }
@@ -166,7 +175,7 @@ export function ReadingPad({
         ? "mm"
         : unit;
     const questions =
-      of === "squareness" || !instrument
+      ofForm || !instrument
         ? []
         : questionsOn({ value: read.value, text: text.trim(), unit: typedUnit }, instrument);
     if (questions.length > 0) setAsked({ value: read.value, questions });

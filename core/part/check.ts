@@ -86,7 +86,7 @@ function checkContents(part: Part, shop: Shop, machine: Machine | null): Drawing
   const limits = (dimension: Dimension) => limitsOf(dimension, part);
   return [
     ...(site ? found(checkFeatures(features, { site, shop, machine, limitsOf: limits })) : []),
-    ...found(formsOf(part).flatMap((form) => checkForm(form, formsOf(part)))),
+    ...found(formsOf(part).flatMap((form) => checkForm(form, formsOf(part), features))),
     ...found(checkMates(part)),
     ...(site && part.shaft && features.length === 0
       ? found([

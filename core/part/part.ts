@@ -67,6 +67,10 @@ export const plainFaces = (): Record<Face, FaceWanted> =>
 export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
   features.order.flatMap((id) => features.byId[id] ?? []);
 
+/** Whether a requirement is of something in the middle between two faces. */
+export const isSymmetric = ({ form }: Pick<Part, "form">, of: string): boolean =>
+  of.startsWith("form/") && form.byId[of.slice(5)]?.kind === "symmetric";
+
 /** Errors of form that are limited by name, in the order they were entered. */
 export const formsOf = ({ form }: Pick<Part, "form">): Form[] =>
   form.order.flatMap((id) => form.byId[id] ?? []);

@@ -32,19 +32,24 @@ export function askewBy(r: Requirement, parallel: Mm | null): { lies: Lies; want
   return lies && lies.spread > wanted ? { lies, wanted } : null;
 }
 
+/** What advice on a size goes by. */
+export interface AdviceAsked {
+  setups: readonly Setup[];
+  sizes: Sizes;
+  shop: Shop;
+  /** The parallelism asked for, mm; null for none. */
+  parallel: Mm | null;
+  /** Whether it is how far something lies off the middle. */
+  symmetric?: boolean;
+}
+
 /**
  * What to do about a size: what the next cut may take, what to set right first, which instrument would tell. Nothing where it is
  * good and lies flat.
- * @param parallel the parallelism asked for, mm; null for none
  */
 export function adviceFor(
   r: Requirement,
-  {
-    setups,
-    sizes,
-    shop,
-    parallel,
-  }: { setups: readonly Setup[]; sizes: Sizes; shop: Shop; parallel: Mm | null },
+  { setups, sizes, shop, parallel, symmetric = false }: AdviceAsked,
 ): Phrase[] {
   const { verdict, limits } = r;
   if (!verdict) return [];
@@ -60,7 +65,11 @@ export function adviceFor(
         : say`The readings spread ${precise(mm(verdict.spread), 3)}, wider than the limits of ${precise(mm(band), 3)}: no single cut brings every place inside. Take the taper out first.`,
     );
   }
-  if (verdict.verdict === "rework" && r.how === "form")
+  if (verdict.verdict === "rework" && symmetric)
+    advice.push(
+      say`It lies ${precise(mm(verdict.largest / 2), 3)} off the middle. Half of the difference moves it there, but only where its width still has metal: take it off the side with the thicker wall. Else have it accepted.`,
+    );
+  else if (verdict.verdict === "rework" && r.how === "form")
     advice.push(
       say`It is ${precise(mm(verdict.rework), 3)} more than allowed. Deburr and wipe, and read once more; then look at what it stood on and against when it was cut, and take a light cut over it from there.`,
     );

@@ -13,8 +13,11 @@ const made = (...changes: [path: string, to: unknown][]): Job =>
     return applied.job;
   }, cheekBlock());
 
-const form = (kind: string, face: string, to: string | null, limit: number) =>
-  ["part/form", { byId: { f: { id: "f", kind, face, to, limit } }, order: ["f"] }] as [string, unknown];
+const form = (kind: string, face: string, to: string | null, limit: number, feature: string | null = null) =>
+  ["part/form", { byId: { f: { id: "f", kind, face, to, feature, limit } }, order: ["f"] }] as [
+    string,
+    unknown,
+  ];
 const tapped = featureOf("hole", "bolt", "top", {
   sizes: { depth: "20", threadDepth: "14" },
   first: "left 30 ±0.05",
@@ -106,6 +109,28 @@ describe("what the drawing asks beside its sizes", () => {
     ["rougher than the plate", tried("ra/top", "tight"), "ra/top", "rework"],
   ])("%s", (_what, event, of, verdict) => {
     expect(judged([event]).get(of as Of)!.verdict!.verdict).toBe(verdict);
+  });
+
+  test("how far a hole lies off the middle is judged by its two walls, and says how far to move it", () => {
+    const middle = made(form("symmetric", "left", "right", 0.05, "bolt"), [
+      "part/features",
+      featureList([tapped]),
+    ]);
+    const r = judged([read("form/f", 0.12)], demoShop, middle).get("form/f")!;
+    expect([phraseText(r.name!, "mm"), r.verdict!.verdict]).toEqual([
+      "hole 1 in the middle between left and right",
+      "rework",
+    ]);
+    const asked = {
+      setups: [],
+      sizes: { length: 96, width: 60, height: 38 },
+      shop: demoShop,
+      parallel: null,
+    };
+    const said = adviceFor(r, { ...asked, symmetric: true }).map((phrase) => phraseText(phrase, "mm"));
+    expect(said.join(" ")).toContain("0.060 mm off the middle");
+    const gone = made(form("symmetric", "left", "right", 0.05, "gone"));
+    expect(judged([], demoShop, gone).has("form/f")).toBe(false);
   });
 
   test("a face cut anew is to be read anew", () => {

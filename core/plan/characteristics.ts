@@ -71,18 +71,21 @@ export const squarenessAsked = ({ part, faces }: Judged, { here, readings }: Hap
   ];
 };
 
-/** Flatness, parallelism and squareness by the names of the faces; of two limits for one the smaller. */
-export const formsAsked = ({ part }: Judged, { here, readings }: Happened): Asked[] =>
-  formsOf(part).flatMap((form): Asked[] => {
-    if (form.limit === null || (form.kind !== "flat" && form.to === null)) return [];
+/** Flatness, parallelism, squareness and symmetry by the names of what they are of; of two limits for one the smaller. */
+export const formsAsked = ({ part }: Judged, { here, readings }: Happened): Asked[] => {
+  const names = featureNames(featuresOf(part));
+  return formsOf(part).flatMap((form): Asked[] => {
+    const { kind, to, feature } = form;
+    if (form.limit === null || (kind !== "flat" && to === null)) return [];
+    if (kind === "symmetric" && !(feature && names.has(feature))) return [];
     const of: ReadingOf = `form/${form.id}`;
-    const faces = [form.face, ...(form.to ? [form.to] : [])];
-    const since = lastCut(here, (r) => cutsFace(r, faces));
+    const faces = [form.face, ...(to ? [to] : [])];
+    const since = lastCut(here, (r) => cutsFace(r, faces) || (feature !== null && cutsFeature(r, feature)));
     return [
       {
         ...plain,
         of,
-        name: words(formWords(form)),
+        name: words(formWords(form, names)),
         drawn: null,
         limits: { lower: 0, upper: form.limit },
         how: "form",
@@ -90,6 +93,7 @@ export const formsAsked = ({ part }: Judged, { here, readings }: Happened): Aske
       },
     ];
   });
+};
 
 /** Sizes of features that the plan measures. What was cut once more is read anew, and so is what counts from a face that was. */
 export function featuresAsked({ part, setups }: Judged, { here, readings }: Happened): Asked[] {

@@ -55,7 +55,7 @@ export function withReworks<P extends Planned>(
     const face = faceOfKey(op);
     const setup = reworkSetup(
       {
-        rework: { key: op, face, from: rework.from },
+        rework: { ...rework, key: op, face },
         told: state?.told ?? null,
         piece: now,
         done: made.setups,

@@ -24,6 +24,10 @@ export interface FaceRework {
   face: Face;
   /** Largest size read, mm. */
   from: Mm;
+  /** Size it is cut to for its form, mm; left out where it is cut to the target. */
+  to?: Mm;
+  /** The face it has to come square to: it is tried at the fixed jaw first. */
+  against?: Face;
 }
 
 export interface ReworkAsked {
@@ -43,9 +47,10 @@ export interface ReworkAsked {
  */
 export function reworkSetup(
   { rework, told, piece, done: before, gone }: ReworkAsked,
-  context: RouteContext,
+  route: RouteContext,
 ): Outcome<FaceSetup> {
-  const { key, face, from } = rework;
+  const { key, face, from, to, against } = rework;
+  const context = to === undefined ? route : { ...route, target: { ...route.target, [axisOf(face)]: to } };
   const now: Piece = { ...piece, sizes: { ...piece.sizes, [axisOf(face)]: from } };
   const last = before.at(-1);
   const placed = (setup: FaceSetup): FaceSetup => ({
@@ -58,7 +63,9 @@ export function reworkSetup(
   });
   if (told) return done(placed(toldFaceSetup(now, told, null, context, 0, true)));
   const first = before.find((s): s is FaceSetup => faceIn(s) === face && s.operations[0].by === "face");
+  const square = against && orientation(face, against);
   const ways = [
+    ...(square ? [square] : []),
     ...(first && first.at.up === face ? [first.at] : []),
     ...faceNames.flatMap((fixed) => orientation(face, fixed) ?? []),
   ];

@@ -1,3 +1,4 @@
+import type { Face } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { type AnyKey, type FeatureKey, isFaceKey, isFaceTold } from "../route/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
@@ -20,6 +21,10 @@ export interface Rework {
   /** What was read where most is left, and how much that is too much; mm. */
   from: Mm;
   left: Mm;
+  /** Size a face is cut to for its form, mm; left out where it is cut to the drawn size. */
+  to?: Mm;
+  /** The face it has to come square to. */
+  against?: Face;
 }
 
 export const nothingBegun = (): Progress => ({ faces: new Map(), features: new Map(), reworks: [] });
@@ -36,9 +41,10 @@ export function foldRecords(records: Record[], piece: number): Progress {
   for (const record of effective(records)) {
     if (record.piece !== piece || !("op" in record) || record.op === null) continue;
     if (record.type === "rework") {
-      const { of, op, from, left } = record;
+      const { of, op, from, left, to, against } = record;
       // The same rework planned on two devices is one.
-      if (!reworks.some((r) => r.op === op)) reworks.push({ of, op, from, left });
+      if (!reworks.some((r) => r.op === op))
+        reworks.push({ of, op, from, left, ...(to ? { to } : {}), ...(against ? { against } : {}) });
       continue;
     }
     const key = record.op;

@@ -1,4 +1,4 @@
-import { axisSchema } from "../frame/index.ts";
+import { axisSchema, faceSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
 import { anyKeySchema, featureKeySchema, toldSchema } from "../route/index.ts";
 import { operationKeySchema } from "../squaring/index.ts";
@@ -89,7 +89,17 @@ const eventSchema = z.discriminatedUnion("type", [
     instrument: z.string(),
   }),
   /** What is not good goes back to the machine: the operation that cuts it once more, and how much too much was read, mm. */
-  z.object({ type: z.literal("rework"), of: readingOfSchema, op: anyOp, from: z.number(), left: z.number() }),
+  z.object({
+    type: z.literal("rework"),
+    of: readingOfSchema,
+    op: anyOp,
+    from: z.number(),
+    left: z.number(),
+    /** Size it is cut to, mm, where an error of form is cut away and not down to the drawn size. */
+    to: z.number().positive().optional(),
+    /** The face it has to come square to: that one goes to the fixed jaw. */
+    against: faceSchema.optional(),
+  }),
   /** Takes back an earlier record by its id: records are never erased. */
   z.object({ type: z.literal("withdrawn"), of: z.string(), reason: z.string().optional() }),
 ]);

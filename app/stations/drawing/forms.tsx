@@ -1,6 +1,14 @@
 import { Box } from "@chakra-ui/react";
 import { faceNames } from "../../../core/frame/index.ts";
-import { checkForm, facesFor, type Form, formKinds, formsOf } from "../../../core/part/index.ts";
+import {
+  checkForm,
+  facesFor,
+  featureNames,
+  featuresOf,
+  type Form,
+  formKinds,
+  formsOf,
+} from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
@@ -12,19 +20,24 @@ import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Words } from "../../instruments/words.tsx";
 
-const words = { flat: "flat", parallel: "parallel to", square: "square to" } as const;
+const words = {
+  flat: "flat",
+  parallel: "parallel to",
+  square: "square to",
+  symmetric: "as far from it as from the",
+} as const;
 
-/** Flatness, parallelism and squareness by name, each with its own limit: they are read at the record. */
+/** Flatness, parallelism, squareness and symmetry by name, each with its own limit: they are read at the record. */
 export function Forms() {
   const { job } = useJob();
   const list = useOrdered("part/form");
   const add = () => {
     const id = newId();
-    const form: Form = { id, kind: "parallel", face: "top", to: "bottom", limit: null };
+    const form: Form = { id, kind: "parallel", face: "top", to: "bottom", feature: null, limit: null };
     list.add(id, form);
   };
   return (
-    <Section title="Flat, parallel, square: by name">
+    <Section title="Flat, parallel, square, in the middle: by name">
       <Box as="ul" listStyleType="none">
         {formsOf(job.part).map((form) => (
           <FormItem key={form.id} form={form} />
@@ -41,7 +54,9 @@ function FormItem({ form }: { form: Form }) {
   const { job } = useJob();
   const submit = useSubmit();
   const list = useOrdered("part/form");
-  const { id, kind, face, to } = form;
+  const { id, kind, face, to, feature } = form;
+  const features = featuresOf(job.part);
+  const names = featureNames(features);
   const at = `part/form/byId/${id}`;
   const faces = facesFor(kind, face);
   /** The other face follows: none for a flatness, the one across for a pair. */
@@ -49,11 +64,20 @@ function FormItem({ form }: { form: Form }) {
     const now = { ...form, ...next };
     const can = facesFor(now.kind, now.face);
     const other = now.to !== null && can.includes(now.to) ? now.to : (can[0] ?? null);
-    void submit.set(at, { ...now, to: other });
+    void submit.set(at, { ...now, to: other, feature: now.kind === "symmetric" ? now.feature : null });
   };
   return (
     <Box as="li" borderTopWidth="1px" py="6px">
       <Box display="flex" gap="8px 14px" flexWrap="wrap" alignItems="flex-end">
+        {kind === "symmetric" && (
+          <Choice
+            label="What"
+            value={feature ?? ""}
+            empty="choose"
+            options={[...names]}
+            onChoose={(f) => become({ feature: f })}
+          />
+        )}
         <Choice
           label="Face"
           value={face}
@@ -75,7 +99,9 @@ function FormItem({ form }: { form: Form }) {
           />
         )}
         <NumberEntry
-          label={kind === "square" ? "within, over 100 mm" : "within"}
+          label={
+            kind === "square" ? "within, over 100 mm" : kind === "symmetric" ? "sides alike within" : "within"
+          }
           path={`${at}/limit`}
           kind={plainLength}
           value={form.limit}
@@ -84,7 +110,7 @@ function FormItem({ form }: { form: Form }) {
         />
         <Button onClick={() => list.remove(form.id)}>Remove</Button>
       </Box>
-      {checkForm(form, formsOf(job.part)).map((w, i) => (
+      {checkForm(form, formsOf(job.part), features).map((w, i) => (
         <Notice key={i} severity={w.severity}>
           <Words of={w.phrase} />
         </Notice>

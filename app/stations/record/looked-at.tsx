@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import type { Shop } from "../../../core/shop/index.ts";
 import { type Spot, spotsRound, spotWords } from "../../../core/inspect/index.ts";
 import { adviceFor, faceSpan, madeBy, type Requirement } from "../../../core/plan/index.ts";
+import { isSymmetric } from "../../../core/part/index.ts";
 import { showDimension } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -29,6 +30,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
   const { job, plan, shop, unit, suspicions } = useJob();
   const submit = useSubmit();
   const r = plan.requirements.find((q) => q.of === of);
+  const symmetric = isSymmetric(job.part, of);
   const setup = r ? madeBy(r, plan.setups) : undefined;
   const sizes = plan.target;
   const [pressed, setPressed] = useState<Spot | null>(null);
@@ -38,7 +40,9 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
   const meant = r ? (r.limits.lower + r.limits.upper) / 2 : 0;
   const span = setup && sizes ? faceSpan(setup, sizes) : null;
   const advice =
-    r && sizes ? adviceFor(r, { setups: plan.setups, sizes, shop, parallel: job.part.parallelism }) : [];
+    r && sizes
+      ? adviceFor(r, { setups: plan.setups, sizes, shop, parallel: job.part.parallelism, symmetric })
+      : [];
   const accused = useAnswer("suspicions", plan, suspicions) ?? [];
   const verdict = r?.verdict ? verdicts[r.verdict.verdict] : null;
   return (
@@ -106,6 +110,12 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
                 setPressed(null);
               }}
             />
+          )}
+          {symmetric && (
+            <chakra.p fontSize="14px" color="quiet">
+              Measure the wall on either side and type both, the larger first or last: 12.02 11.98. Or lay the
+              part on a plate, run an indicator over one wall, turn the part over, and type the difference.
+            </chakra.p>
           )}
           {r && <TakenReadings of={r} />}
           {r && <Overdue of={r} shop={shop} />}

@@ -119,7 +119,7 @@ describe("a face out of square or parallel is cut once more, where its size has 
       shop: demoShop,
       kit,
       seed: 7,
-      later: (made, _really, _part) => {
+      later: (made) => {
         const reading = read("form/s", 0.12);
         const r = {
           ...made.requirements.find((q) => q.of === "form/s")!,

@@ -24,7 +24,7 @@ const words = {
   flat: "flat",
   parallel: "parallel to",
   square: "square to",
-  symmetric: "as far from it as from the",
+  symmetric: "in the middle",
 } as const;
 
 /** Flatness, parallelism, squareness and symmetry by name, each with its own limit: they are read at the record. */
@@ -66,10 +66,27 @@ function FormItem({ form }: { form: Form }) {
     const other = now.to !== null && can.includes(now.to) ? now.to : (can[0] ?? null);
     void submit.set(at, { ...now, to: other, feature: now.kind === "symmetric" ? now.feature : null });
   };
+  const middle = kind === "symmetric";
+  const first = (
+    <Choice
+      label={middle ? "between the" : "Face"}
+      value={face}
+      options={faceNames.map((f) => [f, f] as const)}
+      onChoose={(f) => become({ face: f })}
+    />
+  );
+  const kinds = (
+    <Choice
+      label="is"
+      value={kind}
+      options={formKinds.map((k) => [k, words[k]] as const)}
+      onChoose={(k) => become({ kind: k })}
+    />
+  );
   return (
     <Box as="li" borderTopWidth="1px" py="6px">
       <Box display="flex" gap="8px 14px" flexWrap="wrap" alignItems="flex-end">
-        {kind === "symmetric" && (
+        {middle && (
           <Choice
             label="What"
             value={feature ?? ""}
@@ -78,21 +95,20 @@ function FormItem({ form }: { form: Form }) {
             onChoose={(f) => become({ feature: f })}
           />
         )}
-        <Choice
-          label="Face"
-          value={face}
-          options={faceNames.map((f) => [f, f] as const)}
-          onChoose={(f) => become({ face: f })}
-        />
-        <Choice
-          label="is"
-          value={kind}
-          options={formKinds.map((k) => [k, words[k]] as const)}
-          onChoose={(k) => become({ kind: k })}
-        />
+        {middle ? (
+          <>
+            {kinds}
+            {first}
+          </>
+        ) : (
+          <>
+            {first}
+            {kinds}
+          </>
+        )}
         {faces.length > 0 && (
           <Choice
-            label="Other face"
+            label={middle ? "and the" : "Other face"}
             value={to ?? ""}
             options={faces.map((f) => [f, f] as const)}
             onChoose={(f) => become({ to: f })}

@@ -100,7 +100,7 @@ function Between({ pair, onChoose }: { pair: FacePair; onChoose: (pair: FacePair
   return (
     <chakra.div display="flex" gap="8px 14px" flexWrap="wrap" mb="6px">
       <Choice
-        label="Light showed between the"
+        label="Face to cut again"
         value={pair.face}
         options={named(faceNames)}
         onChoose={(face) =>
@@ -111,7 +111,7 @@ function Between({ pair, onChoose }: { pair: FacePair; onChoose: (pair: FacePair
         }
       />
       <Choice
-        label="and the"
+        label="square to the"
         value={pair.to ?? ""}
         options={named(neighbors(pair.face))}
         onChoose={(to) => onChoose({ ...pair, to })}

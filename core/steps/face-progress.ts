@@ -1,4 +1,5 @@
 import { type Mm, tidy } from "../quantity/index.ts";
+import { provenRate } from "../inspect/index.ts";
 import { type Begun, cleanUpPass, type FaceTold } from "../route/index.ts";
 import type { Record, StaleCause } from "./record.ts";
 
@@ -38,6 +39,12 @@ export interface FaceProgress {
   /** Readings taken after each number of passes. */
   readings: Map<number, Mm[]>;
   corrections: Correction[];
+  /** Since the zero: after how many passes a size was read, where the cutter stood then, and the size; mm. */
+  reads: { after: number; stop: Mm; size: Mm }[];
+  /** Numbers of passes that a light one was asked for before the rest. */
+  light: Set<number>;
+  /** What comes off for each mm that is set: 1 until three cuts prove otherwise. */
+  rate: number;
   /** Numbers of passes after which measuring was finished or left out. */
   measured: Set<number>;
   skipped: Set<number>;
@@ -57,10 +64,16 @@ export const beginFace = (told: FaceTold): FaceProgress => ({
   cuts: [],
   readings: new Map(),
   corrections: [],
+  reads: [],
+  light: new Set(),
+  rate: 1,
   measured: new Set(),
   skipped: new Set(),
   cleanups: [],
 });
+
+/** The tick by which a light pass is asked for before the pass of a number. */
+export const provingTick = (pass: number): string => `prove-${pass}`;
 
 const middleOf = (values: Mm[]): Mm => tidy((Math.max(...values) + Math.min(...values)) / 2);
 
@@ -72,17 +85,34 @@ function forgetSettings({ ticks, cuts }: FaceProgress): void {
   }
 }
 
+/** Where the cutter stands from zero at the present size, mm. */
+export const standsAt = ({ present, sizeAtZero }: Pick<FaceProgress, "present" | "sizeAtZero">): Mm =>
+  tidy(present - sizeAtZero);
+
+/** A size read after a cut: three cuts between such readings tell whether the axis moves what it shows. */
+function learnRate(state: FaceProgress, after: number): void {
+  const read = { after, stop: standsAt(state), size: state.present };
+  state.reads = [...state.reads.filter((r) => r.after !== after), read];
+  const legs = state.reads.slice(1).map((r, i) => {
+    const before = state.reads[i]!;
+    return { commanded: tidy(before.stop - r.stop), took: tidy(before.size - r.size) };
+  });
+  state.rate = provenRate(legs) ?? state.rate;
+}
+
 /** Goes on by one record of the operation. */
 export function applyToFace(state: FaceProgress, record: Record): void {
   const last = state.cuts.at(-1);
   switch (record.type) {
     case "tick":
       state.ticks.set(record.tick, record.seq);
+      if (record.tick === provingTick(state.cuts.length + 1)) state.light.add(state.cuts.length + 1);
       break;
     case "touched":
       state.zeroed = true;
       state.stale = null;
       state.sizeAtZero = record.sizeAtZero;
+      state.reads = [];
       forgetSettings(state);
       break;
     case "stale":
@@ -95,7 +125,8 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       // The same pass from another device is no further pass: the part was as deep after the first.
       if (state.cuts.some((c) => c.pass === record.pass)) break;
       state.cutSince ??= record.seq;
-      state.present = tidy(state.sizeAtZero + record.stop);
+      state.present = tidy(state.present + (record.stop - standsAt(state)) * state.rate);
+      state.sizeAtZero = tidy(state.present - record.stop);
       state.cuts.push({
         pass: record.pass,
         stop: record.stop,
@@ -112,6 +143,7 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       state.sizeAtZero = tidy(state.sizeAtZero + middleOf(here) - state.present);
       state.present = middleOf(here);
       if (!last) break;
+      learnRate(state, passes);
       state.corrections = state.corrections.filter((c) => c.afterPass !== passes);
       state.corrections.push({
         afterPass: passes,

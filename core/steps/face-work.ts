@@ -326,6 +326,8 @@ function cuttingSteps(
             ]
           : []),
         ...taperWarning(op, state, pass),
+        ...(pass.proves && !pass.done ? [proving(state?.light.has(pass.number) ?? false)] : []),
+        ...(state && state.rate !== 1 && !pass.done ? [movesOtherwise(state.rate)] : []),
         // Said where it is first so, and where it stays: every stop between counts from zero too.
         ...(leavesOver(pass) && (pass.last || passes.find(leavesOver) === pass)
           ? [
@@ -339,7 +341,8 @@ function cuttingSteps(
       ],
     });
     const measured = state?.measured.has(pass.number) ?? false;
-    const wanted = op.sized && !op.matched && left >= 1 && left <= readingsBeforeLast(op.limits);
+    const wanted =
+      pass.proves || (op.sized && !op.matched && left >= 1 && left <= readingsBeforeLast(op.limits));
     stoodStill = wanted || (measured && left > 0);
     return stoodStill ? [step, measureStep(op, state, pass.number, false, pass.sizeAfter, make)] : [step];
   });
@@ -370,6 +373,24 @@ const byDye = (last: boolean): Warning =>
     : note(
         rule("match.sooner")`Where the dye below is marked already, stop and say so: nothing more is cut.`,
       );
+
+/** Why a pass is taken that only proves the setting. */
+const proving = (asked: boolean): Warning =>
+  note(
+    asked
+      ? rule("prove.asked")`A light pass first: read the size after it. What comes off proves the setting.`
+      : rule(
+          "prove.surprise",
+        )`The last reading was a surprise. Not all that is left comes off at once: cut this much, read again, then take the rest.`,
+  );
+
+/** Three cuts took more or less than was set, each by its share: the axis does not move what it shows. */
+const movesOtherwise = (rate: number): Warning =>
+  warn(
+    rule(
+      "surprise.scale",
+    )`Three cuts running took ${`${(100 * Math.abs(rate - 1)).toFixed(1)} %`} ${rate > 1 ? "more" : "less"} than was set. The stops below are put right by it. Try the axis against a gauge block: a worn screw, a wrong lead, or a readout set for another scale.`,
+  );
 
 const nothingCameOff = (meant: Mm): Warning =>
   stop(

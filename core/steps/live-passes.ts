@@ -1,10 +1,13 @@
 import { type Pass, passesForRest } from "../cutting/index.ts";
+import { factorModel } from "../inspect/index.ts";
 import { type DialMove, movesToTouch, settleAt, stopReading } from "../locate/index.ts";
 import { facePasses, faceStrokes, type Stroke, strokeMinutes } from "../recipes/index.ts";
 import { type Minutes, type Mm, tidy } from "../quantity/index.ts";
 import { type FaceOperation, noCut } from "../route/index.ts";
+import type { OperationKey } from "../squaring/index.ts";
 import type { AxisScrew, Machine } from "../shop/index.ts";
-import { largestReading, type FaceProgress } from "./face-progress.ts";
+import { type FaceProgress, largestReading, provingTick } from "./face-progress.ts";
+import type { RecordEvent } from "./record.ts";
 
 /** One rung of the pass ladder: a pass with where to stop. */
 export interface LivePass {
@@ -22,6 +25,8 @@ export interface LivePass {
   dial: DialMove | null;
   done: boolean;
   last: boolean;
+  /** Taken to see whether the setting takes what it should: a reading follows. */
+  proves: boolean;
 }
 
 /** The axis that gives the depth: Z under the spindle; for a wall the one of the table that does not feed. */
@@ -36,15 +41,50 @@ export const intoPart = ({ looks }: Pick<FaceOperation, "looks">): 1 | -1 =>
 const plannedSizeAtZero = (from: Mm, screw: AxisScrew, paper: Mm): Mm =>
   tidy(screw.readout === null ? from + paper : from);
 
-/** Where to stop for a size: what lies above zero is no dial move. */
-function settle(
-  sizeAfter: Mm,
-  sizeAtZero: Mm,
-  screw: AxisScrew,
-): Pick<LivePass, "stop" | "residue" | "dial"> {
-  const wanted = stopReading(sizeAfter, sizeAtZero);
+/** Where to stop as it can be set: what lies above zero is no dial move. */
+function settle(wanted: Mm, screw: AxisScrew): Pick<LivePass, "stop" | "residue" | "dial"> {
   return { ...settleAt(wanted, screw), dial: settleAt(Math.min(0, wanted), screw).dial };
 }
+
+/** A light pass that proves a setting, mm (guess). */
+const lightDepth: Mm = 0.1;
+/** A reading is a surprise where it is out by more than this, and by more than half of the limits; mm (guess). */
+const surprising: Mm = 0.05;
+
+/** Whether a light pass before this one would tell something: it is the last to the size, and thick enough to be cut twice. */
+export const canProve = ({ sized, matched }: FaceOperation, { last, done, depth }: LivePass): boolean =>
+  sized && !matched && last && !done && depth >= 2 * thinnestPass;
+
+/** Asks for a light pass before the one that is told. */
+export const askToProve = (op: OperationKey, { number }: Pick<LivePass, "number">): RecordEvent => ({
+  type: "tick",
+  op,
+  tick: provingTick(number),
+});
+
+/** Whether the reading before a pass was out by more than cutting alone makes it. */
+function surprised({ limits }: Pick<FaceOperation, "limits">, state: FaceProgress, pass: number): boolean {
+  const off = state.corrections.find((c) => c.afterPass === pass - 1)?.off ?? 0;
+  return Math.abs(off) > Math.max(surprising, (limits.upper - limits.lower) / 2);
+}
+
+/** Whether a pass proves the setting, as it was asked for or after a surprise: unless it is the last, a reading follows. */
+const proves = (op: FaceOperation, state: FaceProgress | null, pass: number): boolean =>
+  state !== null && op.sized && !op.matched && (state.light.has(pass) || surprised(op, state, pass));
+
+/**
+ * How much is taken first, to see whether it comes off: a light pass where one was asked for, half of what is left after a surprise
+ * (never all that remains in one cut). Null where neither is so, or too little is left to be cut twice.
+ */
+function lightFirst(op: FaceOperation, state: FaceProgress | null, rest: Mm): Mm | null {
+  if (!state || !op.sized || op.matched || rest < 2 * thinnestPass) return null;
+  const next = state.cuts.length + 1;
+  if (state.light.has(next)) return tidy(Math.min(lightDepth, rest / 2));
+  return surprised(op, state, next) ? tidy(rest / 2) : null;
+}
+
+const lightPass = (depth: Mm): Pass => ({ kind: "rough", depth, cumulative: depth });
+const after = (first: Mm, pass: Pass): Pass => ({ ...pass, cumulative: tidy(pass.cumulative + first) });
 
 /**
  * The passes of a setup: those cut, then those still to come by the newest reading (offset model: the zero moves, and
@@ -70,24 +110,36 @@ export function livePasses(
       stop: cut.stop,
       reads: reads(cut.stop),
       residue: 0,
-      dial: settle(cut.expected, cut.expected - cut.stop, screw).dial,
+      dial: settle(cut.stop, screw).dial,
       done: true,
       last: cut.last,
+      proves: !cut.last && proves(op, state, cut.pass),
     };
   });
   // A side that is matched is done where the dye was marked, whatever the figures leave.
   const rest = op.matched && cuts.at(-1)?.last ? 0 : restToCut(op, state, screw);
-  const planned =
+  const ordinary =
     cuts.length === 0 && Math.abs(present - op.from) < noCut && rest > noCut
       ? op.cut.passes
       : passesForRest(rest, op.cut.depth, op.cut.finish, cuts.length === 0 ? op.cut.first : 0);
+  const light = lightFirst(op, state, rest);
+  const asked = state?.light.has(cuts.length + 1) ?? false;
+  const planned =
+    light === null || (ordinary.length > 1 && !asked)
+      ? ordinary
+      : [
+          lightPass(light),
+          ...passesForRest(tidy(rest - light), op.cut.depth, op.cut.finish).map((p) => after(light, p)),
+        ];
   const step = screw.readout ?? screw.division;
-  let stoodAt = stopReading(present, sizeAtZero);
+  const stands = stopReading(present, sizeAtZero);
+  let stoodAt = stands;
   const coming: LivePass[] = [];
   planned.forEach((pass, i) => {
     const last = i === planned.length - 1;
     const sizeAfter = last ? op.to : tidy(present - pass.cumulative);
-    const settled = settle(sizeAfter, sizeAtZero, screw);
+    const wanted = tidy(stands - factorModel(1, state?.rate ?? 1, present - sizeAfter));
+    const settled = settle(wanted, screw);
     // A pass thinner than can be set on the dial is no pass: the next one takes it.
     if (!last && stoodAt - settled.stop < step / 2) return;
     stoodAt = settled.stop;
@@ -100,6 +152,7 @@ export function livePasses(
       reads: reads(settled.stop),
       done: false,
       last,
+      proves: !last && coming.length === 0 && proves(op, state, cuts.length + 1),
     });
   });
   return [...done, ...coming];

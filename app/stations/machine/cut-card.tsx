@@ -3,11 +3,13 @@ import type { ReactNode } from "react";
 import { mm, quantity, tidy } from "../../../core/quantity/index.ts";
 import { faceOf, type FaceSetup, travelOf } from "../../../core/route/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
-import { depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
+import { askToProve, canProve, depthAxis, type LivePass, type Step } from "../../../core/steps/index.ts";
+import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Lanes } from "../../instruments/lanes.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Pace } from "../../instruments/pace.tsx";
+import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
 
 /** One pass: where to stop in the largest letters, readout and dial from one zero, then feed and spindle. */
@@ -25,6 +27,7 @@ export function CutCard({
   vise: Vise;
 }) {
   const { plan } = useJob();
+  const submit = useSubmit();
   const op = faceOf(setup);
   const { cut, sweep, face } = op;
   const passes = plan.ladders[op.key] ?? [];
@@ -123,6 +126,11 @@ export function CutCard({
         <Lanes of={sweep} machine={machine} />
       </Box>
       <Warnings of={step.notes} />
+      {canProve(op, pass) && (
+        <Button disabled={submit.busy} onClick={() => void submit.append(askToProve(op.key, pass))}>
+          A light pass first, to prove the setting
+        </Button>
+      )}
     </>
   );
 }

@@ -9,7 +9,13 @@ import {
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import { featureOfKey, type FeaturePlan } from "../route/index.ts";
 import { canMeasure, type Shop } from "../shop/index.ts";
-import { effective, type GaugeAnswer, type Record as JobRecord, type Step } from "../steps/index.ts";
+import {
+  effective,
+  type GaugeAnswer,
+  type ReadingOf,
+  type Record as JobRecord,
+  type Step,
+} from "../steps/index.ts";
 import { type Phrase, say } from "../working/index.ts";
 import type { Asked, Happened, Judged, Requirement } from "./characteristic.ts";
 import {
@@ -119,6 +125,15 @@ export function requirementsOf(judged: Judged): Requirement[] {
     ...gaugesAsked(judged, happened).map(judge),
   ];
 }
+
+/** A requirement that is read or tried itself, and was not yet; what follows from others is none. */
+export type Unread = Requirement & { of: ReadingOf };
+
+/** What the drawing asks and nobody has read or tried yet: what must be first. */
+export const unreadOf = ({ requirements }: { requirements: readonly Requirement[] }): Unread[] =>
+  requirements
+    .filter((r): r is Unread => r.of !== "parallelism" && r.verdict === null && r.accepted === null)
+    .toSorted((a, b) => Number(b.required) - Number(a.required));
 
 /** Parallelism of a pair is the spread of its readings; the worst pair counts. */
 function parallelismOf(

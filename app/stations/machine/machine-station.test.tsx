@@ -57,6 +57,14 @@ describe("at a face", () => {
     await waitFor(() => expect(main()).toMatch(/Cut done/));
   });
 
+  test("before the last pass a light one can be asked for: it is told next, and a reading after it", async () => {
+    const sent = openAt(cheekBlock(), at("front/face", "cut-3"));
+    fireEvent.click(await screen.findByRole("button", { name: /light pass first/ }));
+    await waitFor(() => expect(types(sent)).toEqual(["prove-3"]));
+    await waitFor(() => expect(main()).toMatch(/A light pass first: read the size after it/));
+    expect(screen.queryByRole("button", { name: /light pass first/ })).toBeNull();
+  });
+
   test("a cut called done sooner than it can be is asked about once, and kept when it is said to be cut", async () => {
     const sent = openAt(cheekBlock(), at("back/face", "cut-1"), [
       { type: "tick", op: "back/face", tick: "locked-1" },
@@ -221,5 +229,41 @@ describe("in Brief", () => {
         .slice(0, -1)
         .every((t) => /^(stopped|deburred|wiped)/.test(t)),
     ).toBe(true);
+  });
+});
+
+describe("when all steps are done", () => {
+  const tapped = featureOf("hole", "t", "top", {
+    sizes: { depth: "20", threadDepth: "14" },
+    first: "left 30",
+    second: "center",
+    choices: { form: "tapped", screw: "M6" },
+  });
+  const job = block(["part/features", featureList([tapped])], ["part/squareness", 0.05]);
+
+  test("what the drawing asks and nobody read is asked one by one; what is left is for the plate", async () => {
+    const sent = openAt(job, () => false);
+    await screen.findByRole("heading", { name: "Squareness" });
+    const field = screen.getByLabelText("Squareness, mm");
+    fireEvent.change(field, { target: { value: "0" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    await waitFor(() =>
+      expect(sent).toMatchObject([{ type: "reading", of: "squareness", value: 0, op: null }]),
+    );
+    await screen.findByRole("heading", { name: /thread · may be left/ });
+    press("Go enters, no-go stays out");
+    await waitFor(() =>
+      expect(sent.at(-1)).toMatchObject({ type: "gauged", of: "t/thread", answer: "passes" }),
+    );
+    expect(await screen.findByText("Judge the part at the Record.")).toBeTruthy();
+  });
+
+  test("left out, it is told how many are left", async () => {
+    const sent = openAt(job, () => false);
+    await screen.findByRole("heading", { name: "Squareness" });
+    press("Leave it for the plate");
+    press("Leave it for the plate");
+    expect(main()).toMatch(/2 readings are left for the plate/);
+    expect(sent).toEqual([]);
   });
 });

@@ -1,13 +1,14 @@
 import { counted } from "../../../core/working/index.ts";
 import { chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { piecesOf, scrappedIn } from "../../../core/plan/index.ts";
+import { piecesOf, scrappedIn, unreadOf } from "../../../core/plan/index.ts";
 import { setupWith } from "../../../core/route/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { recordPath } from "../../instruments/job-paths.ts";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Words } from "../../instruments/words.tsx";
+import { LastReadings } from "./last-readings.tsx";
 import { MachineFrame } from "./machine-frame.tsx";
 import { StepAtMachine } from "./step-at-machine.tsx";
 import { useWalk } from "./use-walk.ts";
@@ -42,6 +43,16 @@ export function MachineStation() {
       );
   }
   const finished = plan.steps.length > 0;
+  const unread = unreadOf(plan);
+  if (finished && !plan.refusal && unread.length > 0)
+    return (
+      <MachineFrame step={undefined} busy={false} side={null}>
+        <chakra.h1 fontSize="34px" mb="12px">
+          All steps are done
+        </chakra.h1>
+        <LastReadings of={unread} />
+      </MachineFrame>
+    );
   return (
     <MachineFrame step={step} busy={false} side={null}>
       <chakra.h1 fontSize="34px" mb="12px">

@@ -21,7 +21,7 @@ import { Acceptance } from "./acceptance.tsx";
 import { MostLikely } from "./most-likely.tsx";
 import { Rework } from "./rework.tsx";
 import { SpotFace } from "./spot-face.tsx";
-import { Tried } from "./tried.tsx";
+import { Tried } from "../../instruments/tried.tsx";
 import { TakenReadings } from "./taken-readings.tsx";
 import { verdicts } from "./verdicts.ts";
 

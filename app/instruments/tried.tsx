@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Requirement } from "../../../core/plan/index.ts";
-import { canMeasure } from "../../../core/shop/index.ts";
-import { type GaugeAnswer, gaugeAnswers } from "../../../core/steps/index.ts";
-import { Button } from "../../instruments/button.tsx";
-import { useJob } from "../../instruments/job-context.tsx";
-import { useSubmit } from "../../instruments/use-submit.ts";
+import type { Requirement } from "../../core/plan/index.ts";
+import { canMeasure } from "../../core/shop/index.ts";
+import { type GaugeAnswer, gaugeAnswers } from "../../core/steps/index.ts";
+import { Button } from "./button.tsx";
+import { useJob } from "./job-context.tsx";
+import { useSubmit } from "./use-submit.ts";
 
 /** A thread, a finish or a fit that is tried: three answers, the last one counts. */
 export function Tried({ of: r, gauge }: { of: Requirement; gauge: NonNullable<Requirement["gauge"]> }) {

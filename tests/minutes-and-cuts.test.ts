@@ -86,6 +86,7 @@ describe("what is told and what it takes", () => {
         target: made.target!,
         machine: machine!,
         vise: vise!,
+        square: null,
       });
       // A wall made by the side of a cutter does lean with the head along X.
       const faced = (face: string) => faceCuts(made).some((s) => s.face === face && s.cut.kind === "face");

@@ -104,7 +104,11 @@ describe("a face out of square or parallel is cut once more, where its size has 
   const square = { kind: "square", face: "front", to: "bottom", limit: 0.05 } as const;
 
   test.each([
-    ["square to its neighbor, by the height", square, { left: expect.closeTo(0.0956, 4) as number, against: "bottom" }],
+    [
+      "square to its neighbor, by the height",
+      square,
+      { left: expect.closeTo(0.0956, 4) as number, against: "bottom" },
+    ],
     [
       "parallel to the one across",
       { kind: "parallel", face: "front", to: "back", limit: 0.05 } as const,

@@ -5,26 +5,27 @@ import { jawLift } from "../handbook/index.ts";
 import type { Seat } from "./seat.ts";
 import { note, rule, type Warning, warn } from "../working/index.ts";
 import { opposite } from "../frame/index.ts";
-import type { Vise } from "../shop/index.ts";
+import { stretchOf, type Vise } from "../shop/index.ts";
 
 /** M13: a hard pull moves the fixed jaw by more than a quarter of the tolerance: the zero moves with it. */
 export function pullMovesZero(vise: Vise, tolerance: Mm | null): Warning[] {
-  return vise.stretch !== null && tolerance !== null && vise.stretch > tolerance / 4
+  const stretch = stretchOf(vise);
+  return stretch !== null && tolerance !== null && stretch > tolerance / 4
     ? [
         warn(
           rule(
             "M13.stretch",
-          )`The fixed jaw of the ${vise.name} flexes ${mm(vise.stretch)} when tightened hard, a good part of the ${mm(tolerance)} tolerance: set zero after clamping, and use the same torque every time.`,
+          )`The fixed jaw of the ${vise.name} flexes ${mm(stretch)} when tightened hard, a good part of the ${mm(tolerance)} tolerance: set zero after clamping, and use the same torque every time.`,
         ),
       ]
     : [];
 }
 
 /** How far the moving jaw lifts the part at its side, mm: when it is gripped above the middle of the jaw and not tapped down. */
-export function liftedByJaw(seat: Seat, vise: Pick<Vise, "jawDepth">): Mm {
+export function liftedByJaw(seat: Seat, vise: Pick<Vise, "jawDepth" | "jawLift">): Mm {
   if (seat.table || seat.tap) return 0;
   const above = (seat.parallels?.height ?? 0) + seat.grip / 2 - vise.jawDepth / 2;
-  return Math.max(0, above) * jawLift;
+  return Math.max(0, above) * (vise.jawLift === null ? jawLift : vise.jawLift / 10);
 }
 
 /** Whether the part sits at one side of the jaws and leaves a good part of them empty: an end hung out. */

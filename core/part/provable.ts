@@ -37,18 +37,23 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop):
     : [];
 }
 
-/** How well a table axis is placed, mm either way: twice a readout's step and a little, else one division of the dial (guess). */
-export const placing = ({ axes }: Machine): Mm =>
+/**
+ * How well a table axis is placed, mm either way: twice a readout's step and a little, else one division of the dial (guess), and
+ * what the readout or dial was found to show too much on the way there.
+ * @param way how far from the edge it counts from, mm
+ */
+export const placing = ({ axes, checks }: Machine, way: Mm): Mm =>
   Math.max(
     ...[axes.x, axes.y].map(({ readout, division }) =>
       readout === null ? division : Math.max(0.01, 2 * readout),
     ),
-  );
+  ) +
+  (Math.abs(checks?.["check-readout"]?.found ?? 0) * Math.abs(way)) / 100;
 
 /** A place drawn closer than the machine's table goes. */
 export function placeable(what: string, limits: Limits, machine: Machine | null): Warning[] {
   if (!machine) return [];
-  const within = placing(machine);
+  const within = placing(machine, (limits.upper + limits.lower) / 2);
   return limits.upper - limits.lower < 2 * within - 1e-9
     ? [
         warn(

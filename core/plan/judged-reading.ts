@@ -26,8 +26,8 @@ export interface JudgedBy {
   shop: Shop;
   /** Of the material, mm per m and °C. */
   expansion: number;
-  /** How well the machine's own readout or dials tell a place, mm; null without a machine. */
-  placing: Mm | null;
+  /** How well the machine's own readout or dials tell a place so far from its edge, mm; null without a machine. */
+  placing: ((way: Mm) => Mm) | null;
 }
 
 /** A reading as it is judged. */
@@ -58,7 +58,7 @@ export function judgedBy(job: Job, shop: Shop, own?: OwnHandbook): JudgedBy {
     part: effectivePart(job),
     shop,
     expansion: material?.expansion ?? 0,
-    placing: machine ? placing(machine) : null,
+    placing: machine ? (way) => placing(machine, way) : null,
   };
 }
 
@@ -68,8 +68,8 @@ export function judgedReadings(
   how: MeasuredHow,
   { part, shop, expansion, placing: known }: JudgedBy,
 ): JudgedReading[] {
-  const uOf = (id: string | undefined) =>
-    id === byReadout ? (known ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
+  const uOf = (id: string | undefined, value: Mm) =>
+    id === byReadout ? (known?.(value) ?? 0) : (shop.instruments.find((i) => i.id === id)?.uncertainty ?? 0);
   const used = by.map((reading): JudgedReading => {
     const { id, of, value, instrument, questioned, spot, temperatures, held, atMost, against, at, way } =
       reading;
@@ -77,9 +77,9 @@ export function judgedReadings(
     const by = shop.instruments.find((i) => i.id === instrument);
     const overdue = by ? isOverdue(by.lastCheck, by.every, at) : false;
     const doubts = doubtsOf({
-      instrument: Math.abs(gain) * uOf(instrument),
+      instrument: Math.abs(gain) * uOf(instrument, value),
       overdue,
-      reference: uOf(against),
+      reference: uOf(against, value),
       size: value,
       expansion,
       temperatures: temperatures ?? null,

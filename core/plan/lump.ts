@@ -119,7 +119,7 @@ export function lumpWorking(
     ],
     notes: [
       words(
-        "The part is moved and turned in the lump until the smallest of all allowances over their need is as large as it can be (linear program over every point).",
+        "The part is moved and turned in the blank until the smallest of all allowances over their need is as large as it can be (linear program over every point).",
       ),
     ],
   };

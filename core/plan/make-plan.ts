@@ -1,7 +1,7 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
-import { inUse, type Shop } from "../shop/index.ts";
+import { inUse, type Shop, squareError } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
 import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, shaftSetups, withoutObject } from "./plan-setups.ts";
@@ -97,7 +97,13 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,
     corrections: Object.fromEntries([...progress.faces].map(([key, state]) => [key, state.corrections])),
-    errors: predictedErrors(referenceChain(locatedIn(faces), vise), { ...part, target, machine, vise }),
+    errors: predictedErrors(referenceChain(locatedIn(faces), vise), {
+      ...part,
+      target,
+      machine,
+      vise,
+      square: squareError(shop),
+    }),
     requirements: judge(setups),
     missing: features ? missingFeatures(features, steps, part) : [],
     minutes: { cutting, handling, total: cutting + handling },

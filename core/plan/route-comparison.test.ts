@@ -12,7 +12,7 @@ describe("reference chain", () => {
   const { target } = made;
   const setups = faceCuts(made);
   const links = referenceChain(setups);
-  const place = { machine: demoShop.machines[0]!, vise: demoShop.vises[0]! };
+  const place = { machine: demoShop.machines[0]!, vise: demoShop.vises[0]!, square: null };
   const errors = (vise = place.vise) =>
     predictedErrors(links, { ...place, vise, target: target!, squareness: null, parallelism: null });
 

@@ -27,7 +27,7 @@ import {
   schoolWords,
 } from "../squaring/index.ts";
 import type { Face } from "../frame/index.ts";
-import { inUse, type Shop } from "../shop/index.ts";
+import { inUse, type Shop, squareError } from "../shop/index.ts";
 import { nothingBegun } from "../steps/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
@@ -151,6 +151,7 @@ export function* comparingRoutes(
       target,
       machine,
       vise,
+      square: squareError(shop),
     });
     const features =
       route.refusal === null

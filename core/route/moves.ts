@@ -2,7 +2,7 @@ import { type Cut, type CutTask, rememberedCut } from "../cutting/index.ts";
 import { axisOf, type Face, faceNames, type Orientation, orientation } from "../frame/index.ts";
 import type { Seat } from "../holding/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import type { Vise } from "../shop/index.ts";
+import { squareError, type Vise } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { handlingOf } from "./handling.ts";
 import { type Held, noCut, pieceAfter, removalFor } from "./held.ts";
@@ -237,8 +237,8 @@ export class Moves {
   /** How far a face just cut is out to those cut before it, as a share of the tolerances. */
   share(link: ChainLink, before: ReadonlyMap<Face, ChainLink>): number {
     const { squareness, parallelism } = this.#asked;
-    const { target, machine, vise } = this.#context;
-    const asked = { target, machine, vise, squareness, parallelism };
+    const { target, machine, vise, shop } = this.#context;
+    const asked = { target, machine, vise, square: squareError(shop), squareness, parallelism };
     return Math.max(0, ...[...before.values()].map((other) => pairShare(other, link, asked)));
   }
 }

@@ -21,11 +21,17 @@ export interface PairError {
 }
 
 /** Slope of a bias in rad: by the machine's or the vise's own reading, else the usual (guess). */
-export function biasSlope(name: BiasName, machine: Machine, vise: Vise): { slope: number; own: boolean } {
+export function biasSlope(
+  name: BiasName,
+  machine: Machine,
+  vise: Vise,
+  square: Mm | null = null,
+): { slope: number; own: boolean } {
   const { rise, over } = usualBias[name];
   const own = (value: number | null, sweep: number) =>
     value === null ? { slope: rise / over, own: false } : { slope: Math.abs(value) / sweep, own: true };
   if (name === "jawSquare") return own(vise.jawSquareness, 50);
+  if (name === "square") return own(square, 100);
   if (name === "tramAlong") return own(machine.tramAlong, machine.tramSweep);
   if (name === "tramAcross") return own(machine.tramAcross, machine.tramSweep);
   if (name === "jawLine" || name === "bedAlong" || name === "bedAcross") return own(vise[name], 100);
@@ -66,6 +72,8 @@ export interface ErrorsAsked {
   target: Sizes;
   machine: Machine;
   vise: Vise;
+  /** What the square that sets an end was found to be out, over 100 mm; null while it was never turned round. */
+  square: Mm | null;
   squareness: Mm | null;
   parallelism: Mm | null;
 }
@@ -74,7 +82,7 @@ export interface ErrorsAsked {
 function tally(a: ChainLink, b: ChainLink, asked: ErrorsAsked) {
   const size = (cause: Cause): number =>
     isBias(cause)
-      ? biasSlope(cause, asked.machine, asked.vise).slope
+      ? biasSlope(cause, asked.machine, asked.vise, asked.square).slope
       : cause.startsWith("seat:")
         ? 1
         : Infinity;

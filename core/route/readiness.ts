@@ -8,6 +8,8 @@ import {
   type Instrument,
   type Machine,
   type Vise,
+  squareError,
+  stretchOf,
 } from "../shop/index.ts";
 import { type Phrase, precise, say, words } from "../working/index.ts";
 
@@ -60,7 +62,7 @@ export function readiness(
     usual: { rise: Mm; over: Mm },
     todo: string,
     check: CheckId,
-    of: Machine | Vise,
+    of: Machine | Vise | Instrument,
   ): ReadinessItem => {
     if (value === null)
       return {
@@ -79,7 +81,7 @@ export function readiness(
     found: Phrase,
     todo: string,
     check: CheckId,
-    of: Machine | Vise,
+    of: Machine | Vise | Instrument,
   ): ReadinessItem => {
     const { said, stale } = dated(of, check);
     const state = !good ? "tooMuch" : stale ? "unknown" : "ready";
@@ -96,7 +98,7 @@ export function readiness(
     value: number | null,
     todo: string,
     check: CheckId,
-    of: Machine | Vise,
+    of: Machine | Vise | Instrument,
   ): ReadinessItem => {
     if (value === null)
       return {
@@ -108,6 +110,8 @@ export function readiness(
       };
     return judged(what, value <= may + 1e-9, say`${fine(value)}`, todo, check, of);
   };
+  const squares = instruments.filter((i) => i.kind === "square" && !i.retired);
+  const square = squares.find((i) => i.checks?.reversal) ?? squares[0];
   return [
     slope(
       "Head square to the table, along X",
@@ -138,7 +142,7 @@ export function readiness(
     ),
     amount(
       "Jaw flex when tightened",
-      vise.stretch,
+      stretchOf(vise),
       "Set an indicator at the fixed jaw and tighten as you do in work: set zero after clamping.",
       "check-stretch",
       vise,
@@ -161,6 +165,19 @@ export function readiness(
       "check-bed",
       vise,
     ),
+    ...(square
+      ? [
+          slope(
+            "The square that ends are set with",
+            squareError({ instruments }),
+            100,
+            usualBias.square,
+            "Read it against a face, turn it round, and read again: half of the difference is its own.",
+            "reversal",
+            square,
+          ),
+        ]
+      : []),
     ...instruments
       .filter((i) => i.uncertainty <= within)
       .map((i): ReadinessItem =>

@@ -1,7 +1,7 @@
 import { cutterKinds, machineClasses, toolMaterials, wordsFor } from "../handbook/index.ts";
 import { cutterConditions, ratings } from "./cutter.ts";
 import { holderKinds, holderWords } from "./holder.ts";
-import { aidKinds, aidWords } from "./holding-devices.ts";
+import { aidKinds, aidWords, mountings, mountingWords } from "./holding-devices.ts";
 import { instrumentKinds } from "./instrument.ts";
 import { drives, machineKinds } from "./machine.ts";
 import type { ShopList } from "./shop.ts";
@@ -261,7 +261,14 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       unit: "N·m",
       help: "The length of the handle in m times the pull in N: 0.25 m and 160 N make 40.",
     },
+    {
+      key: "mounting",
+      label: "held on the table by",
+      kind: "choice",
+      options: options(mountings, (m) => mountingWords[m as "bolts"]),
+    },
     { key: "stretch", label: "jaw gives under a hard pull", kind: "length", mayBeEmpty: true },
+    { key: "jawLift", label: "part lifts over 10", kind: "length", mayBeEmpty: true },
     { key: "jawSquareness", label: "jaw out of square over 50", kind: "signed", mayBeEmpty: true },
     { key: "jawLine", label: "jaw out of line with X over 100", kind: "signed", mayBeEmpty: true },
     { key: "bedAlong", label: "bed rises along X over 100", kind: "signed", mayBeEmpty: true },

@@ -4,6 +4,16 @@ import { ownChecksSchema } from "./own-check.ts";
 
 const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
 
+/** How a vise is held on the table. */
+export const mountings = ["bolts", "clamps", "side"] as const;
+export type Mounting = (typeof mountings)[number];
+
+export const mountingWords: Record<Mounting, string> = {
+  bolts: "bolts through its lugs",
+  clamps: "clamps on its edge",
+  side: "lying on its side",
+};
+
 export const viseSchema = z.object({
   ...owned,
   /** All in mm. Jaw depth is measured from the bed to the top of the jaw. */
@@ -24,6 +34,11 @@ export const viseSchema = z.object({
   pull: z.number().min(1).max(1_000_000),
   /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
   stretch: z.number().min(0).max(10_000).nullable(),
+  /** How it is held on the table, and how far the jaw gave where that was tried: it hangs on the mounting; mm. */
+  mounting: z.enum(mountings).default("bolts"),
+  stretchBy: z.partialRecord(z.enum(mountings), z.number().min(0).max(10_000)).default({}),
+  /** How far tightening lifts a part for each 10 mm that it is gripped above the middle of the jaw, mm; null while not measured. */
+  jawLift: z.number().min(0).max(100).nullable().default(null),
   /** Fixed jaw out of square to the table: mm over 50, plus leans outward; null while not measured. */
   jawSquareness: z.number().min(-100).max(100).nullable(),
   /** Fixed jaw out of line with X, bed against the table along X and across: mm over 100; null while not measured. */
@@ -33,6 +48,14 @@ export const viseSchema = z.object({
   checks: ownChecksSchema,
 });
 export type Vise = z.infer<typeof viseSchema>;
+
+/** How far the jaw gives as the vise is mounted now, mm; null where that was never tried. */
+export const stretchOf = ({
+  stretch,
+  mounting,
+  stretchBy,
+}: Pick<Vise, "stretch" | "mounting" | "stretchBy">) =>
+  stretchBy[mounting] ?? (Object.keys(stretchBy).length === 0 ? stretch : null);
 
 /** A matched pair of parallels. */
 export const parallelsSchema = z.object({

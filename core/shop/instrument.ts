@@ -80,3 +80,11 @@ export const edgeFinderOf = ({
   instruments: readonly Instrument[];
 }): Instrument | undefined =>
   instruments.find((i) => i.kind === "edgeFinder" && i.from > 0 && i.from === i.to);
+
+/** What the best square was found to be out when it was turned round, over 100 mm; null where none ever was. */
+export function squareError({ instruments }: { instruments: readonly Instrument[] }): number | null {
+  const found = instruments.flatMap((i) =>
+    i.kind === "square" && !i.retired && i.checks?.reversal ? [Math.abs(i.checks.reversal.found)] : [],
+  );
+  return found.length > 0 ? Math.min(...found) : null;
+}

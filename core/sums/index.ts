@@ -7,9 +7,11 @@ import { pocketSum } from "./pocket.ts";
 import { slopeSum } from "./slope.ts";
 import { slotSum } from "./slot.ts";
 import { touchOffSum } from "./touch-off.ts";
+import { blueSum } from "./blue.ts";
 import { boltCircleSum } from "./bolt-circle.ts";
 import { checkPull, checkReadout, checkSlack, checkTram } from "./checks/check-machine.ts";
 import { checkInstrument, checkParallels, checkRunOut, checkWidth } from "./checks/check-tools.ts";
+import { checkJawLift, checkJawProfile, checkJawTops } from "./checks/check-jaws.ts";
 import { checkBed, checkJawLine, checkJawUpright, checkStretch } from "./checks/check-vise.ts";
 import { indicatorRun } from "./checks/indicator-run.ts";
 import { chordSum } from "./chord.ts";
@@ -43,7 +45,7 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
   ["Holding", [viseSum, strapSum, weightSum]],
   [
     "Zero, dials and measuring",
-    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum, indicatorRun],
+    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum, indicatorRun, blueSum],
   ],
   [
     "Trying your own things",
@@ -54,6 +56,9 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       checkPull,
       checkJawLine,
       checkJawUpright,
+      checkJawProfile,
+      checkJawTops,
+      checkJawLift,
       checkBed,
       checkStretch,
       checkRunOut,

@@ -1,8 +1,8 @@
 import { runDrawing, trialsDrawing, uprightDrawing } from "../../figure/index.ts";
 import { mm, tidy } from "../../quantity/index.ts";
-import { checkLasts } from "../../shop/index.ts";
+import { checkLasts, mountings, mountingWords } from "../../shop/index.ts";
 import { done, line, note, refused, rule, say, warn, words } from "../../working/index.ts";
-import { number, type Sum } from "../sum.ts";
+import { choice, number, type Sum } from "../sum.ts";
 import { keeps } from "./keeps.ts";
 import { meanOf, per100, rangeOf, trialsOf } from "./trials.ts";
 
@@ -139,6 +139,12 @@ export const checkStretch: Sum = {
   title: "Stretch of the vise",
   what: "Zero an indicator at the fixed jaw, tighten as you do in work, read; let go and read again.",
   fields: [
+    choice(
+      "mounting",
+      "Held on the table by",
+      mountings.map((m) => [m, mountingWords[m]] as const),
+      "bolts",
+    ),
     number("first", "Tightened, first pull", "chip", { mm: "0.02", in: "0.0008" }, { signed: true }),
     number("second", "second pull", "chip", { mm: "0.03", in: "0.0012" }, { signed: true, mayBeEmpty: true }),
     number("third", "third pull", "chip", { mm: "0.02", in: "0.0008" }, { signed: true, mayBeEmpty: true }),
@@ -188,6 +194,10 @@ export const checkStretch: Sum = {
   keeps: keeps("vises", {
     lasts: checkLasts["check-stretch"],
     found: ({ n }) => meanOf(trialsOf(n)),
-    into: (vise, { n }) => ({ ...vise, stretch: Math.abs(meanOf(trialsOf(n))) }),
+    into: (vise, { n, c }) => {
+      const stretch = Math.abs(meanOf(trialsOf(n)));
+      const mounting = mountings.find((m) => m === c("mounting")) ?? vise.mounting;
+      return { ...vise, mounting, stretch, stretchBy: { ...vise.stretchBy, [mounting]: stretch } };
+    },
   }),
 };

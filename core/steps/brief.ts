@@ -3,7 +3,7 @@ import type { Minutes } from "../quantity/index.ts";
 import { leastCutMinutes } from "./least-minutes.ts";
 import type { RecordEvent } from "./record.ts";
 import type { Step } from "./step.ts";
-import type { Tick } from "./tick.ts";
+import { outOfLine, type Tick } from "./tick.ts";
 
 /** What a practiced person does in one go: the steps folded into a press, and the one it ends at. */
 export interface BriefCard {
@@ -20,7 +20,8 @@ export interface BriefCard {
 const open = ({ ticks }: Step): Tick[] => ticks.filter((t) => !t.done);
 
 /** A question that can be answered two ways is never folded: it is asked by itself. */
-const asks = (step: Step): boolean => open(step).some((t) => t.other !== undefined);
+const asks = (step: Step): boolean => open(step).some(isQuestion);
+const isQuestion = (t: Tick): boolean => t.other !== undefined || outOfLine(t) !== null;
 
 const tickedOnly = new Set<Step["kind"]>(["look", "place", "clamp", "check", "deburr"]);
 
@@ -52,7 +53,7 @@ export function briefCard(steps: readonly Step[], current: number): BriefCard | 
   const last = left[ends];
   if (!last) return null;
   const waiting = open(last);
-  const at = waiting.findIndex((t) => t.other !== undefined);
+  const at = waiting.findIndex(isQuestion);
   return {
     folded: left.slice(0, ends),
     last,

@@ -3,6 +3,7 @@ import { isFaceStep, type Step } from "./step.ts";
 import { type Setup, setupWith, tell } from "../route/index.ts";
 import { foldRecords, progressOf } from "./progress.ts";
 import type { ReadingOf, Record, RecordEvent } from "./record.ts";
+import { outOfLine } from "./tick.ts";
 
 /** What a person found where a step asks for it. */
 export interface Found {
@@ -64,6 +65,8 @@ const measuredEvent = ({ op, measure }: Step, skipped: boolean): RecordEvent => 
  */
 export function eventsOfPress(step: Step): RecordEvent[] {
   const open = step.ticks.find((t) => !t.done);
+  // What the last run says is out is not ticked as in line: it waits for another run.
+  if (open && outOfLine(open) !== null) return [];
   return open ? [{ type: "tick", op: step.op, tick: open.id }] : eventsPastTicks(step);
 }
 

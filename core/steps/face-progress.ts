@@ -1,7 +1,9 @@
 import { type Mm, tidy } from "../quantity/index.ts";
 import { provenRate } from "../inspect/index.ts";
 import { type Begun, cleanUpPass, type FaceTold } from "../route/index.ts";
+import { noteRun } from "./note-run.ts";
 import type { Record, StaleCause } from "./record.ts";
+import type { Try } from "./tick.ts";
 
 export interface CutDone {
   pass: number;
@@ -29,6 +31,8 @@ export interface FaceProgress {
   zeroed: boolean;
   stale: StaleCause | null;
   stales: { cause: StaleCause; seq: number }[];
+  /** Indicator runs by the tick they are for, each with its place in the sequence. */
+  runs: Map<string, (Try & { seq: number })[]>;
   /** When the first pass was cut, as a place in the sequence; null before. */
   cutSince: number | null;
   /** Size the part would have with the cutter at zero, mm; put right by readings. */
@@ -58,6 +62,7 @@ export const beginFace = (told: FaceTold): FaceProgress => ({
   zeroed: false,
   stale: null,
   stales: [],
+  runs: new Map(),
   cutSince: null,
   sizeAtZero: told.from,
   present: told.from,
@@ -153,6 +158,9 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       });
       break;
     }
+    case "aligned":
+      noteRun(state, record);
+      break;
     case "measured":
       state.measured.add(record.after);
       if (record.skipped) state.skipped.add(record.after);

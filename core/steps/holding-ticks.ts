@@ -14,7 +14,7 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
-import { answered, type MakeTick, type Tick } from "./tick.ts";
+import { answered, byIndicator, type MakeTick, type Tick } from "./tick.ts";
 
 /** What an indicator may show at most at a hold point before the part counts as moved, mm (guess). */
 const holdWithin = 0.02;
@@ -169,11 +169,14 @@ export function clampTicks(setup: Setup, since: Moved | null, tick: MakeTick): T
     case "vBlocks":
       return [
         tick("tight", words("Vise tight")),
-        tick(
-          "indicated",
-          seat.square
-            ? words("Side of the shaft indicated upright, both ways")
-            : words("Side of the shaft indicated along X, its crown level"),
+        byIndicator(
+          tick(
+            "indicated",
+            seat.square
+              ? words("Side of the shaft indicated upright, both ways")
+              : words("Side of the shaft indicated along X, its crown level"),
+          ),
+          heldWithin(setup),
         ),
         ...again,
       ];
@@ -189,31 +192,40 @@ export interface Moved {
 }
 
 const recheckedTick = (within: Mm, tick: MakeTick): Tick =>
-  tick(
-    "rechecked",
-    rule(
-      "M14.moved",
-    )`Indicator over what is cut already: within ${precise(mm(within), 3)} from end to end. If it reads more, the part has shifted: measure before the next cut`,
+  byIndicator(
+    tick(
+      "rechecked",
+      rule(
+        "M14.moved",
+      )`Indicator over what is cut already: within ${precise(mm(within), 3)} from end to end. If it reads more, the part has shifted: measure before the next cut`,
+    ),
+    within,
   );
 
 const heldTick = (within: Mm, tick: MakeTick): Tick =>
-  tick(
-    "held",
-    rule(
-      "M14.swapped",
-    )`Indicator reads as before, within ${precise(mm(within), 3)}. More: the part moved; set it anew, and check what was cut`,
+  byIndicator(
+    tick(
+      "held",
+      rule(
+        "M14.swapped",
+      )`Indicator reads as before, within ${precise(mm(within), 3)}. More: the part moved; set it anew, and check what was cut`,
+    ),
+    within,
   );
 
 const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
   tick("tight", words("Nuts tightened in turn, a little each")),
-  tick(
-    "aligned",
-    setup.seat.points
-      ? words("Third point set until an indicator over the top reads level on average")
-      : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
-        ? say`Indicator along the ${setup.seat.fixed} edge: within ${precise(mm(heldWithin(setup)), 3)}`
-        : say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`,
-  ),
+  setup.seat.points
+    ? tick("aligned", words("Third point set until an indicator over the top reads level on average"))
+    : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
+      ? byIndicator(
+          tick(
+            "aligned",
+            say`Indicator along the ${setup.seat.fixed} edge: within ${precise(mm(heldWithin(setup)), 3)}`,
+          ),
+          heldWithin(setup),
+        )
+      : tick("aligned", say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`),
 ];
 
 /** Ticks of tightening a vise: no pull after the tapping (M50). */

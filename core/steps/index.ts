@@ -4,7 +4,7 @@ export * from "./progress.ts";
 export * from "./record.ts";
 export * from "./step.ts";
 export { turnsOf } from "./spindle-ticks.ts";
-export type { OtherAnswer } from "./tick.ts";
+export { type OtherAnswer, outOfLine, runSaid, type Tick, type Try } from "./tick.ts";
 export type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 export * from "./setup-steps.ts";
 export * from "./upgrade.ts";

@@ -81,6 +81,14 @@ const eventSchema = z.discriminatedUnion("type", [
     of: z.union([readingOfSchema, z.literal("parallelism")]),
     reason: z.string().min(1),
   }),
+  /** An indicator run along what is being aligned, before its tick: as it read at both ends, mm. */
+  z.object({
+    type: z.literal("aligned"),
+    op: anyOp,
+    tick: z.string(),
+    start: z.number().min(-100).max(100),
+    end: z.number().min(-100).max(100),
+  }),
   /** A gauge, a plate or the mate tried: it passes, is too tight or rough, or too loose. */
   z.object({
     type: z.literal("gauged"),

@@ -9,7 +9,7 @@ import { clampTicks, type Moved, placeTicks, takeOutTicks } from "./holding-tick
 import { type Progress, progressOf } from "./progress.ts";
 import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 import { forTheHands, saidOnce } from "./said-once.ts";
-import type { MakeTick } from "./tick.ts";
+import type { MakeTick, Try } from "./tick.ts";
 import { newStep, type Step } from "./step.ts";
 
 export interface SetupWalked {
@@ -35,6 +35,7 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
     id,
     phrase,
     done: (progressOf(progress, key)?.ticks.get(id) ?? -1) > since,
+    ...triesSince(progressOf(progress, key)?.runs.get(id), since),
   });
   // A job that went on before this was asked is not sent back to it.
   const goneOn = [...progress.faces.values()].some(({ told }) => told.number > setup.number);
@@ -76,6 +77,12 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
           }),
         ]),
   ]);
+}
+
+/** Indicator runs noted for a tick since the part was set; nothing where there were none. */
+function triesSince(runs: readonly (Try & { seq: number })[] | undefined, since: number): { tries?: Try[] } {
+  const tries = (runs ?? []).flatMap(({ seq, start, end }) => (seq > since ? [{ start, end }] : []));
+  return tries.length > 0 ? { tries } : {};
 }
 
 /** Whether the head was tilted in a setup and not set upright again in it. */

@@ -2,9 +2,12 @@ import "fake-indexeddb/auto";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import type { Job } from "../../../core/job/index.ts";
+import { plan } from "../../../core/plan/index.ts";
+import { demoShop } from "../../../core/shop/index.ts";
 import type { RecordEvent, Step } from "../../../core/steps/index.ts";
 import { appended } from "../../../core/steps/index.ts";
 import { block, cheekBlock, featureList, featureOf } from "../../../tests/support/cheek-block.ts";
+import { demoJobs } from "../../../tests/support/demo-jobs.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { walk } from "../../../tests/support/walker.ts";
 import { doubledWithin } from "../../instruments/deliberate-press.ts";
@@ -27,6 +30,12 @@ const space = () => {
 const press = (name: RegExp | string) => fireEvent.click(screen.getByRole("button", { name }));
 const types = (sent: readonly RecordEvent[]) => sent.map((e) => (e.type === "tick" ? e.tick : e.type));
 const at = (op: string, id: string) => (step: Step) => step.op === op && step.id === id;
+
+/** The operation whose setup asks for an indicator along the shaft. */
+const opIndicated = (job: Job) =>
+  plan({ job, records: [], shop: demoShop, piece: 1 }).steps.find((s) =>
+    s.ticks.some((t) => t.id === "indicated"),
+  )!.op;
 
 const slotJob = block([
   "part/features",
@@ -229,6 +238,37 @@ describe("in Brief", () => {
         .slice(0, -1)
         .every((t) => /^(stopped|deburred|wiped)/.test(t)),
     ).toBe(true);
+  });
+});
+
+describe("while a part is aligned", () => {
+  const shaft = demoJobs().find((j) => j.id === "drum-shaft")!;
+  const note = async (start: string, end: string) => {
+    const field = await screen.findByLabelText("Indicator at one end");
+    fireEvent.change(field, { target: { value: start } });
+    fireEvent.change(screen.getByLabelText("At the far end"), { target: { value: end } });
+    press("Note the run");
+  };
+
+  test("every run is noted and told; what is out cannot be ticked as in line", async () => {
+    const sent = openAt(shaft, (step) => step.ticks.some((t) => t.id === "indicated"), [
+      { type: "tick", op: opIndicated(shaft), tick: "tight" },
+    ]);
+    const tick = () => screen.getByRole<HTMLButtonElement>("button", { name: /Side of the shaft indicated/ });
+    await screen.findByText(/Side of the shaft indicated/);
+    await note("0", "0.08");
+    await waitFor(() =>
+      expect(sent.at(-1)).toMatchObject({ type: "aligned", tick: "indicated", start: 0, end: 0.08 }),
+    );
+    await waitFor(() => expect(main()).toMatch(/Run 1: 0\.080 mm more at the far end/));
+    expect(tick().disabled).toBe(true);
+    space();
+    await note("-0.002", "0.002");
+    await waitFor(() => expect(main()).toMatch(/Run 2: 0\.004 mm from end to end: near enough/));
+    expect(types(sent).filter((t) => t === "indicated")).toEqual([]);
+    await waitFor(() => expect(tick().disabled).toBe(false));
+    fireEvent.click(tick());
+    await waitFor(() => expect(types(sent).at(-1)).toBe("indicated"));
   });
 });
 

@@ -155,7 +155,12 @@ export function StepAtMachine({
       {step.touch && <TouchCard step={shown} touch={step.touch} machine={machine} />}
       <SetupGateCard gate={gate} step={gated} enabled={isCurrent && !submit.busy} onPass={send} />
       {step.ticks.length > 0 && !atCut && !card && (
-        <TickCard step={shown} enabled={isCurrent && !submit.busy && !gate.holds} onTick={tick} />
+        <TickCard
+          step={shown}
+          enabled={isCurrent && !submit.busy && !gate.holds}
+          onTick={tick}
+          onRun={(of, run) => answer({ type: "aligned", op: step.op, tick: of, ...run })}
+        />
       )}
       {asked?.other?.given && <Warnings of={[asked.other.then]} />}
       {step.kind === "cleanup" && isFaceSetup(setup) && (

@@ -1,18 +1,22 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { OtherAnswer, Step } from "../../../core/steps/index.ts";
+import { type OtherAnswer, outOfLine, type Step, type Try } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
+import { IndicatorTries } from "./indicator-tries.tsx";
 
 /** A step made of ticks, in their order: a later one waits for those before it. */
 export function TickCard({
   step,
   enabled,
   onTick,
+  onRun,
 }: {
   step: Step;
   enabled: boolean;
   onTick: (tick: string) => void;
+  /** An indicator run is noted for a tick. */
+  onRun: (tick: string, run: Try) => void;
 }) {
   const next = step.ticks.findIndex((t) => !t.done);
   return (
@@ -27,7 +31,7 @@ export function TickCard({
             <Box as="li" key={tick.id} mb="8px">
               <chakra.button
                 type="button"
-                disabled={!enabled || !open}
+                disabled={!enabled || !open || outOfLine(tick) !== null}
                 aria-pressed={tick.done}
                 onClick={() => onTick(tick.id)}
                 width="100%"
@@ -54,6 +58,9 @@ export function TickCard({
                   <Words of={tick.phrase} />
                 </span>
               </chakra.button>
+              {tick.run && open && (
+                <IndicatorTries of={tick.run} enabled={enabled} onRun={(run) => onRun(tick.id, run)} />
+              )}
               {tick.other && (open || tick.other.given) && (
                 <Other of={tick.other} enabled={enabled && open} onTick={onTick} />
               )}

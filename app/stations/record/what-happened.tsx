@@ -118,6 +118,8 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
       return r.text;
     case "accepted":
       return `${r.of.replace("/", " ")} accepted as it is`;
+    case "aligned":
+      return `indicator ${size(r.start)} at one end, ${size(r.end)} at the other`;
     case "gauged":
       return `${r.of.replace("/", " ")} tried: ${r.answer === "passes" ? "passes" : `too ${r.answer}`}`;
     case "scrapped":

@@ -63,6 +63,12 @@ export function Chart({
         if (gone || !element) return;
         const drawn = chart.current ?? makeChart(element);
         chart.current = drawn;
+        const began = performance.now();
+        const finished = () => {
+          drawn.off("finished", finished);
+          performance.measure("chart", { start: began });
+        };
+        drawn.on("finished", finished);
         drawn.setOption(
           {
             animation: false,

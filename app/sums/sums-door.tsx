@@ -11,9 +11,9 @@ export function SumsDoor() {
   return (
     <>
       <TopLine place="Sums" />
-      <Box as="main" px={{ base: "14px", md: "28px" }} py="18px" maxW="1240px">
+      <Box as="main" px={{ base: "14px", md: "28px" }} py="18px" maxW="1400px">
         <StationTitle above="Sums">One calculation, without a job</StationTitle>
-        <Box columnWidth="340px" columnGap="36px">
+        <Box columnWidth="270px" columnGap="26px">
           {sumGroups.map(([about, sums]) => (
             <Box as="section" key={about} aria-label={about} mb="16px">
               <chakra.h2 fontSize="14px" color="quiet" breakAfter="avoid">
@@ -22,13 +22,21 @@ export function SumsDoor() {
               <Box as="ul" listStyleType="none">
                 {sums.map((sum) => (
                   <Box as="li" key={sum.id} borderTopWidth="1px" breakInside="avoid">
-                    <DoorLink to={`/sums/${sum.id}`} display="block" py="5px" minH="44px">
+                    <DoorLink
+                      to={`/sums/${sum.id}`}
+                      display="block"
+                      py="4px"
+                      minH={sum.keeps ? "30px" : "44px"}
+                    >
                       <chakra.b fontSize="16px" textDecoration="underline">
                         {sum.title}
                       </chakra.b>
-                      <chakra.span display="block" color="quiet" fontSize="13.5px" lineHeight="1.3">
-                        {sum.what}
-                      </chakra.span>
+                      {/* What is tried is named by its title: the list keeps to a screen and a half. */}
+                      {!sum.keeps && (
+                        <chakra.span display="block" color="quiet" fontSize="13px" lineHeight="1.25">
+                          {sum.what}
+                        </chakra.span>
+                      )}
                     </DoorLink>
                   </Box>
                 ))}

@@ -12,6 +12,7 @@ import { boltCircleSum } from "./bolt-circle.ts";
 import { checkPull, checkReadout, checkSlack, checkTram } from "./checks/check-machine.ts";
 import { checkInstrument, checkParallels, checkRunOut, checkWidth } from "./checks/check-tools.ts";
 import { checkJawLift, checkJawProfile, checkJawTops } from "./checks/check-jaws.ts";
+import { visePull } from "./checks/vise-pull.ts";
 import { checkBed, checkJawLine, checkJawUpright, checkStretch } from "./checks/check-vise.ts";
 import { indicatorRun } from "./checks/indicator-run.ts";
 import { chordSum } from "./chord.ts";
@@ -27,6 +28,12 @@ import { woodruffSum } from "./woodruff.ts";
 import { bendingSum } from "./bending.ts";
 import { chipThickness } from "./chip-thickness.ts";
 import { finishSum } from "./finish.ts";
+import { grindingSum } from "./grinding.ts";
+import { howTrueSum } from "./how-true.ts";
+import { jacksSum } from "./jacks.ts";
+import { liftedSum } from "./lifted.ts";
+import { playSum } from "./play.ts";
+import { sidesSum } from "./sides.ts";
 import { handwheel } from "./handwheel.ts";
 import { makeOrBuySum } from "./make-or-buy.ts";
 import { priceSum } from "./price.ts";
@@ -45,7 +52,23 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
   ["Holding", [viseSum, strapSum, weightSum]],
   [
     "Zero, dials and measuring",
-    [touchOffSum, centerSum, dialSum, combinedZSum, tiltSum, reversalSum, slopeSum, indicatorRun, blueSum],
+    [
+      touchOffSum,
+      centerSum,
+      dialSum,
+      combinedZSum,
+      tiltSum,
+      reversalSum,
+      slopeSum,
+      indicatorRun,
+      liftedSum,
+      jacksSum,
+      sidesSum,
+      howTrueSum,
+      blueSum,
+      playSum,
+      grindingSum,
+    ],
   ],
   [
     "Trying your own things",
@@ -61,6 +84,7 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       checkJawLift,
       checkBed,
       checkStretch,
+      visePull,
       checkRunOut,
       checkWidth,
       checkParallels,

@@ -127,6 +127,19 @@ test.each<[string, { [key: string]: string }, RegExp]>([
   ["tilt", { angle: "95" }, /between 0° and 89°/],
   ["tilt", { ridge: "40" }, /lower than the lanes/],
   ["combined-z", { tilt: "10" }, /sideways/],
+  ["lifted", { contact: "0" }, /above zero/],
+  ["how-true", { purpose: "gauge" }, /misses by 13 times/],
+  ["how-true", { own: "0.05", error: "0.03", over: "100" }, /It does for that/],
+  ["play", { third: "0.09" }, /binds at one end/],
+  ["play", { wanted: "0.02", second: "0.02", third: "0.02" }, /Nothing more comes off/],
+  ["play", { first: "-0.1" }, /is not a size/],
+  ["sides", {}, /30.9.* agrees with none/],
+  ["sides", { b: "" }, /Type/],
+  ["grinding", { smallest: "40.1" }, /0.08 mm a side is missing/],
+  ["grinding", { most: "0.1" }, /a side more than asked/],
+  ["grinding", { largest: "40" }, /cannot lie below the smallest/],
+  ["vise-pull", { force: "6000" }, /None of these holds/],
+  ["vise-pull", {}, /is tight enough/],
 ])("%s with %j says so", (id, texts, message) => expect(told(work(id, texts))).toMatch(message));
 
 test.each<[string, { [key: string]: string }, label: RegExp, value: number]>([
@@ -157,4 +170,24 @@ describe("moves of the spindle", () => {
       work("touch-off", { at, tool: "10", medium: "0.1", face: "0" }).answer!.figures[0]!.value.value;
     expect([set("minus"), set("plus"), set("top")]).toEqual([-5.1, 5.1, 0.1]);
   });
+});
+
+test.each<[string, { [key: string]: string }, label: string, value: number]>([
+  ["lifted", { gap: "0.06", contact: "60", shim: "50", height: "40" }, "shim that stops the rock", 0.05],
+  ["lifted", { gap: "0.06", contact: "60", shim: "50", height: "40" }, "out of square over its height", 0.04],
+  ["jacks", { a: "50.1", b: "50", c: "49.9" }, "raise the third by", 0.2],
+  ["how-true", { error: "0.02", over: "80" }, "over 100 mm", 0.025],
+  [
+    "play",
+    { first: "0.02", second: "", third: "0.03", wanted: "0.05", sides: "both" },
+    "to come off a side",
+    0.015,
+  ],
+  ["sides", { a: "30", b: "30.02", c: "29.98", d: "31", e: "", f: "" }, "mean of those that agree", 30],
+  ["grinding", { smallest: "40.3", finished: "40", step: "0.05" }, "least a side, at the worst place", 0.1],
+  // 600 N × 2.5 ÷ (2 × 0.15) = 5 000 N; 40 N·m clamp with 12 566 N.
+  ["vise-pull", { force: "600" }, "the cut needs a pull of", 15.9],
+])("%s with %j: %s", (id, texts, label, value) => {
+  const figure = work(id, texts).answer!.figures.find((f) => f.label === label);
+  expect(figure!.value.value).toBeCloseTo(value, 1 + Number(value < 1) * 4);
 });

@@ -44,7 +44,7 @@ export function PieceSwitch({ to }: { to: (piece: number) => string }) {
   const navigate = useNavigate();
   if (!batch || batch.pieces.length < 2) return null;
   return (
-    <Box maxW={{ base: "132px", md: "none" }} minW="0">
+    <Box maxW={{ base: "120px", md: "none" }} minW="0">
       <Choice
         label="Piece"
         hideLabel

@@ -1,4 +1,10 @@
-import { cautions, conditionFacts, type FaceCondition, handlingTimes } from "../handbook/index.ts";
+import {
+  cautions,
+  conditionFacts,
+  type FaceCondition,
+  handlingTimes,
+  witnessStep,
+} from "../handbook/index.ts";
 import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
@@ -26,7 +32,7 @@ import {
   type WalkPlace,
 } from "./spindle-ticks.ts";
 import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
-import type { MakeTick, Tick } from "./tick.ts";
+import { byIndicator, type MakeTick, type Tick } from "./tick.ts";
 
 const backOffWords = {
   down: "Drop the knee clear",
@@ -113,6 +119,7 @@ export function faceWork(
               ? say`Every edge of the face deburred with a file or stone: the burr stands most at the ${burrSide(op)}, where the cutter came out`
               : words("Every edge of the face deburred with a file or stone"),
           ),
+          ...(op.matched ? [whereTheyMeet(state, after)] : []),
           tick(`wiped-${after}`, words("Part, jaws and bed wiped clean")),
         ],
         notes: [warn(rule("M07.burr")`A burr or chip under the next reference face tilts every later cut.`)],
@@ -123,6 +130,24 @@ export function faceWork(
   if (op.matched) return steps;
   if (passes.length > 0 || op.sized) steps.push(measureStep(op, state, passes.length, true, op.to, make));
   return steps;
+}
+
+/** A side cut in two clampings: the step between both cuts, run over with an indicator. */
+function whereTheyMeet(state: FaceProgress | null, after: number): Tick {
+  const id = `met-${after}`;
+  const has = (tick: string) => state?.ticks.has(tick) ?? false;
+  return byIndicator(
+    {
+      id,
+      phrase: rule(
+        "match.step",
+      )`Indicator across the line where both cuts meet: a step of no more than ${precise(mm(witnessStep.usual), 2)}`,
+      // A job that went on before this was asked is not sent back to it.
+      done: has(id) || has(`wiped-${after}`),
+      tries: state?.runs.get(id) ?? [],
+    },
+    witnessStep.usual,
+  );
 }
 
 /** M01: a reading under the lower limit is not passed over: nothing puts the metal back. */

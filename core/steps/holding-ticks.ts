@@ -118,10 +118,10 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
 /** How parallels go in. */
 const parallelsIn = ({ height, inset, single }: ParallelsUnder): Phrase =>
   single
-    ? say`One parallel ${mm(height)} high on the bed, at the center, ${mm(inset)} from the fixed jaw`
+    ? say`One parallel ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, at the center, ${mm(inset)} from the fixed jaw`
     : inset > 0
-      ? say`Parallels ${mm(height)} high on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
-      : say`Parallels ${mm(height)} high on the bed, one at each jaw`;
+      ? say`Parallels ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
+      : say`Parallels ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, one at each jaw`;
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 

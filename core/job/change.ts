@@ -45,6 +45,7 @@ const collections = [
   /^overrides\/byId\/[^/]+$/,
   /^part\/(features|mates|form|shaft)\/byId\/[^/]+$/,
   /^stock\/points\/byId\/[^/]+$/,
+  /^stock\/cores\/byId\/[^/]+$/,
 ];
 
 const isOrder = (value: Json): value is string[] =>

@@ -61,6 +61,24 @@ describe("the lump by its points", () => {
     for (const end of ends) expect(results.some((r) => Math.abs(r - end) < 1e-6)).toBe(true);
   });
 
+  test("a core has its walls told, each figure to its end", () => {
+    const core = {
+      id: "c",
+      face: "top",
+      diameter: 10,
+      first: 21,
+      second: 12,
+      drawnFirst: 20,
+      drawnSecond: 12,
+    } as const;
+    const cored = { ...job, stock: { ...job.stock, cores: { byId: { c: core }, order: ["c"] } } };
+    const [lies] = lumpOf(cored, made.target).found!.cores;
+    const lines = workingOf(made, { job: cored, shop: demoShop }, "core#c")!.lines;
+    expect(lines.find((l) => l.sum)!.result.value).toBeCloseTo(lies!.wall.thick, 6);
+    expect(lies!.wall).toMatchObject({ face: "front", drawn: 7 });
+    expect(workingOf(made, { job, shop: demoShop }, "core#c")).toBeNull();
+  });
+
   test("a face without a point, and a part without sizes, have none", () => {
     const bare = { ...job, stock: { ...job.stock, points: { byId: {}, order: [] } } };
     expect(workingOf(made, { job: bare, shop: demoShop }, "lump#top")).toBeNull();

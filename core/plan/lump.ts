@@ -8,6 +8,7 @@ import {
   balanceLump,
   conditionAt,
   facePoints,
+  foundCores,
   moved,
   packingFor,
   scribedAt,
@@ -41,14 +42,23 @@ export function lumpOf(
   const probed = facePoints(stock.points.order.map((id) => stock.points.byId[id]!));
   const found =
     finished &&
-    balanceLump(probed, finished, { tilt: stock.tilts ? mostTilt : 0, need, locked: stock.locked });
+    balanceLump(probed, finished, {
+      tilt: stock.tilts ? mostTilt : 0,
+      need,
+      locked: stock.locked,
+      cores: foundCores(
+        stock.cores.order.map((id) => stock.cores.byId[id]!),
+        finished,
+      ),
+      evenWalls: stock.evenWalls,
+    });
   return { found, need };
 }
 
 /** The working of what comes off a face, of scribed lines, or of what is packed under the rests; null without a balance. */
 export function lumpWorking(
   key: string,
-  at: "lump" | "scribed" | "packing",
+  at: "lump" | "scribed" | "packing" | "core",
   of: string,
   made: Pick<Plan, "target">,
   job: Job,
@@ -95,6 +105,26 @@ export function lumpWorking(
         line("second line over the plate", mm(lines.high), { sum: true }),
       ],
       notes: [],
+    };
+  }
+  if (at === "core") {
+    const core = foundCores(Object.values(job.stock.cores.byId), target).find((c) => c.id === of);
+    const lies = found.cores.find((c) => c.id === of);
+    if (!core || !lies) return null;
+    const now = moved(found.motion, core.at);
+    return {
+      ...worked,
+      title: say`Working: the thinnest wall beside the core`,
+      lines: [
+        ...core.across.flatMap((axis, i) => [
+          line(`middle along the ${axis}, as the part lies in the blank`, mm(now[axis])),
+          line("as it is drawn", mm(core.drawn[i]!)),
+        ]),
+        line("half its diameter", mm(core.radius)),
+        line(`from its edge to the ${lies.wall.face} face`, mm(lies.wall.thick), { sum: true }),
+        line("as it is drawn", mm(lies.wall.drawn)),
+      ],
+      notes: [words("Halfway through the part: a tilt makes it thinner at one end, thicker at the other.")],
     };
   }
   const face = faceNames.find((f) => f === of);

@@ -47,7 +47,7 @@ export type WorkingKey =
   | `spare#${Axis}`
   | `verdict#${string}`
   | `run#${string}`
-  | `${"lump" | "scribed" | "packing"}#${string}`
+  | `${"lump" | "scribed" | "packing" | "core"}#${string}`
   | `feature#${string}`
   | `cost#${string}`
   | ErrorKey;
@@ -86,7 +86,7 @@ export function workingOf(
   if (at === "error") return errorWorking(key, made.errors, figure);
   if (at === "verdict") return verdictWorking(key, made, figure);
   if (at === "run") return runWorking(key, made, figure, records ?? [], judgedBy(job, shop, own));
-  if (at === "lump" || at === "scribed" || at === "packing")
+  if (at === "lump" || at === "scribed" || at === "packing" || at === "core")
     return lumpWorking(key, at, figure, made, job, own);
   const setup = setupWith(made.setups, at ?? null);
   const { machine, material } = equipment(job, shop, own);

@@ -2,6 +2,7 @@ import { solve } from "yalps";
 import { axesAcross, type Axis, axisNames, axisOf, type Face, facesOf, type Sizes } from "../frame/index.ts";
 import { type Mm, notNegative, positive } from "../quantity/index.ts";
 
+import { type CoreLies, coreLies, type FoundCore } from "./core-walls.ts";
 import type { Probed } from "./stock.ts";
 
 /** Where the finished part lies in a rough lump so that the smallest allowance of its faces is as large as it can be. */
@@ -104,6 +105,10 @@ export interface BalanceAsked {
   need?: Partial<Record<Face, Mm>>;
   /** Faces that are set and stay as they are: only what comes off the others is balanced. */
   locked?: readonly Face[];
+  /** Cores that stay raw. */
+  cores?: readonly FoundCore[];
+  /** Brings the cores as near to where they are drawn as the faces leave room for. */
+  evenWalls?: boolean;
 }
 
 export interface Balance {
@@ -114,6 +119,8 @@ export interface Balance {
   faces: Partial<Record<Face, { least: Mm; most: Mm }>>;
   /** As the lump lay when it was measured. */
   asPlaced: Mm;
+  /** How the cores lie then. */
+  cores: CoreLies[];
 }
 
 /** Fewest points of a face that say how it lies. */
@@ -154,7 +161,12 @@ export function balanceLump(
   if (free.length === 0) return null;
   const best = program(points, finished, how, null);
   if (best === null) return null;
-  const motion = (program(points, finished, how, best.smallest - 1e-7) ?? best).motion;
+  const cores = asked.cores ?? [];
+  const even = asked.evenWalls === true && cores.length > 0;
+  // Cores have their way only with what is over the need.
+  const reach = even ? Math.min(best.smallest, 0) : best.smallest;
+  const motion = (program(points, finished, how, { reach: reach - 1e-7, cores: even ? cores : [] }) ?? best)
+    .motion;
   const over = (m: Motion, of: readonly FacePoint[]) =>
     Math.min(...of.map((p) => allowanceAt(p.face, moved(m, p.at), finished) - need(p.face)));
   const faces: Balance["faces"] = {};
@@ -163,15 +175,24 @@ export function balanceLump(
     const before = faces[face];
     faces[face] = { least: Math.min(before?.least ?? off, off), most: Math.max(before?.most ?? off, off) };
   }
-  return { motion, smallest: over(motion, free), faces, asPlaced: over(noMotion, free) };
+  return {
+    motion,
+    smallest: over(motion, free),
+    faces,
+    asPlaced: over(noMotion, free),
+    cores: cores.map((core) => coreLies(core, moved(motion, core.at), finished)),
+  };
 }
 
-/** Solves for the largest smallest allowance, or with that given for the least tilt that reaches it. */
+/** The size of a turn beside that of an offset, where both are made small: an offset counts first. */
+const lightly = 1e-3;
+
+/** Solves for the largest smallest allowance, or with that given for cores least off where they are drawn, and the least tilt. */
 function program(
   points: readonly FacePoint[],
   finished: Sizes,
   { tilt, need = {}, locked = [] }: BalanceAsked,
-  reach: Mm | null,
+  given: { reach: Mm; cores: readonly FoundCore[] } | null,
 ): { smallest: Mm; motion: Motion } | null {
   // Variables of the solver are never negative: each goes both ways as the difference of two.
   const columns: { [name: string]: { [row: string]: number } } = {};
@@ -183,12 +204,9 @@ function program(
       columns[of] = { ...columns[of], [row]: sign * value };
   };
   const constraints: { [row: string]: { min?: number; max?: number; equal?: number } } = {};
-  points.forEach(({ face, at }, i) => {
-    const axis = axisOf(face);
-    const sign = face === facesOf(axis)[0] ? -1 : 1;
-    const row = `p${i}`;
+  /** How far a place moves along a size, as a row of the program; r × p, the turn counted in mm over a hundred. */
+  const moves = (row: string, axis: Axis, at: Sizes, sign: number) => {
     add(`t-${axis}`, row, sign);
-    // r × p along each size, the turn counted in mm over a hundred.
     const arms: Record<Axis, Partial<Record<Axis, number>>> = {
       length: { width: at.height, height: -at.width },
       width: { height: at.length, length: -at.height },
@@ -198,11 +216,17 @@ function program(
       const arm = arms[axis][about];
       if (arm !== undefined && tilt > 0) add(`r-${about}`, row, (sign * arm) / over);
     }
+  };
+  points.forEach(({ face, at }, i) => {
+    const axis = axisOf(face);
+    const sign = face === facesOf(axis)[0] ? -1 : 1;
+    const row = `p${i}`;
+    moves(row, axis, at, sign);
     const now = allowanceAt(face, at, finished) - (need[face] ?? 0);
     if (locked.includes(face)) constraints[row] = { min: -now };
     else {
-      if (reach === null) add("m", row, -1);
-      constraints[row] = { min: -now + (reach ?? 0) };
+      if (given === null) add("m", row, -1);
+      constraints[row] = { min: -now + (given?.reach ?? 0) };
     }
   });
   for (const about of axisNames)
@@ -211,10 +235,26 @@ function program(
       add(`r-${about}`, row, 1);
       constraints[row] = { min: -tilt * over, max: tilt * over };
     }
-  if (reach === null) add("m", "goal", 1);
-  else for (const [name, column] of Object.entries(columns)) if (name.startsWith("r-")) column.goal = 1;
+  // A core may lie off either way: what is made small is no less than both.
+  given?.cores.forEach(({ at, across, drawn }, i) => {
+    across.forEach((axis, k) => {
+      const off: { [row: string]: number } = { goal: 1 };
+      columns[`off${i}-${axis}`] = off;
+      for (const sign of [1, -1]) {
+        const row = `c${i}-${axis}${sign}`;
+        moves(row, axis, at, -sign);
+        off[row] = 1;
+        constraints[row] = { min: sign * (at[axis] - drawn[k]!) };
+      }
+    });
+  });
+  if (given === null) add("m", "goal", 1);
+  else {
+    const weight = given.cores.length > 0 ? lightly : 1;
+    for (const [name, column] of Object.entries(columns)) if (name.startsWith("r-")) column.goal = weight;
+  }
   const found = solve({
-    direction: reach === null ? "maximize" : "minimize",
+    direction: given === null ? "maximize" : "minimize",
     objective: "goal",
     constraints,
     variables: columns,
@@ -224,7 +264,7 @@ function program(
   const value = (name: string) => (values.get(`${name}+`) ?? 0) - (values.get(`${name}-`) ?? 0);
   const of = (what: "t" | "r", factor: number) =>
     Object.fromEntries(axisNames.map((axis) => [axis, value(`${what}-${axis}`) / factor])) as Sizes;
-  return { smallest: reach ?? value("m"), motion: { shift: of("t", 1), turn: of("r", over) } };
+  return { smallest: given?.reach ?? value("m"), motion: { shift: of("t", 1), turn: of("r", over) } };
 }
 
 /** A rest under the lump: where along its two level sizes it stands, mm, and what is put under it, mm. */

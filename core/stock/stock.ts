@@ -38,6 +38,21 @@ export const probedSchema = z.object({
 });
 export type Probed = z.infer<typeof probedSchema>;
 
+/**
+ * A cored hole, or any raw round that stays: seen from a face, where its middle was found and where it is drawn, along the two sizes
+ * across; mm.
+ */
+export const coreSchema = z.object({
+  id: z.string().min(1),
+  face: faceSchema,
+  diameter: z.number().positive().max(10_000).nullable(),
+  first: z.number().nullable(),
+  second: z.number().nullable(),
+  drawnFirst: z.number().nullable(),
+  drawnSecond: z.number().nullable(),
+});
+export type Core = z.infer<typeof coreSchema>;
+
 /** Most points of a lump: more than anybody types. */
 export const mostPoints = 200;
 
@@ -55,6 +70,9 @@ export const stockSchema = z.object({
   /** Whether it may be tilted for that, and the faces that stay as they are. */
   tilts: z.boolean().default(true),
   locked: z.array(faceSchema).default([]),
+  /** Cores that stay raw, and whether walls beside them are kept even where the faces leave a choice. */
+  cores: z.ordered(coreSchema).default({ byId: {}, order: [] }),
+  evenWalls: z.boolean().default(false),
 });
 /** The lump as it was bought or found, as the person entered it. */
 export type Stock = z.infer<typeof stockSchema>;
@@ -74,6 +92,8 @@ export function newStock(form: StockForm): Stock {
     points: { byId: {}, order: [] },
     tilts: true,
     locked: [],
+    cores: { byId: {}, order: [] },
+    evenWalls: false,
   };
 }
 

@@ -8,14 +8,7 @@ import {
   facesOf,
   type Sizes,
 } from "../../../core/frame/index.ts";
-import {
-  largestSize,
-  type LengthUnit,
-  mm,
-  parseQuantity,
-  showFixed,
-  fromMm,
-} from "../../../core/quantity/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
 import type { Lump } from "../../../core/plan/index.ts";
 import {
   type Balance,
@@ -29,7 +22,7 @@ import {
   probedFindings,
   scribedAt,
 } from "../../../core/stock/index.ts";
-import { entryProblem, type Phrase, say } from "../../../core/working/index.ts";
+import { type Phrase, say } from "../../../core/working/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Check } from "../../instruments/check.tsx";
@@ -37,26 +30,15 @@ import { Choice } from "../../instruments/choice.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
-import { type EntryKind, NumberEntry } from "../../instruments/number-entry.tsx";
+import { NumberEntry } from "../../instruments/number-entry.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
-
-/** A place or a reading along a size, which may lie on either side of zero. */
-const signedLength: EntryKind<number> = {
-  parse(text, unit) {
-    const read = parseQuantity(text, "length", unit, true);
-    if (!read.ok) return { ok: false, problem: entryProblem(read.problem) };
-    return Math.abs(read.value) > largestSize
-      ? { ok: false, problem: say`${mm(read.value)} is no place on a part: check the unit.` }
-      : { ok: true, value: read.value, understood: null };
-  },
-  show: (value, unit: LengthUnit) => showFixed(fromMm(value, unit), unit === "mm" ? 2 : 4),
-  exact: () => null,
-};
+import { Cores } from "./cores.tsx";
+import { signedLength } from "./signed-length.ts";
 
 /** Where the finished part lies in the lump, by points probed on its faces: what comes off each, how to pack it, what to scribe. */
 export function BalanceView() {
@@ -94,31 +76,39 @@ export function BalanceView() {
             </>
           )}
         </Box>
-        <Section title="Points probed, from one plate or table">
-          <chakra.p fontSize="13.5px" color="quiet" mb="6px">
-            Zero is about the low left front corner of the finished part. A reading counts along the size the
-            face bounds: a bottom face 1.5 below zero reads −1.5.
-          </chakra.p>
-          <Table label="Points probed" maxH="340px" head={["face", "along", "across", "reads", ""]}>
-            {points.map((point, i) => (
-              <PointRow key={point.id} point={point} number={i + 1} onRemove={() => list.remove(point.id)} />
-            ))}
-          </Table>
-          <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap" mt="8px" className="no-print">
-            <Button look="strong" onClick={add} disabled={points.length >= mostPoints}>
-              Add a point
-            </Button>
-            <Check checked={stock.tilts} onCheck={(on) => void submit.set("stock/tilts", on)}>
-              it may be tilted
-            </Check>
-            <Choice
-              label="A face that stays as it is"
-              value={stock.locked[0] ?? "none"}
-              options={[["none", "none"], ...faceNames.map((face) => [face, face] as const)]}
-              onChoose={(face) => void submit.set("stock/locked", face === "none" ? [] : [face])}
-            />
-          </Box>
-        </Section>
+        <Box>
+          <Section title="Points probed, from one plate or table">
+            <chakra.p fontSize="13.5px" color="quiet" mb="6px">
+              Zero is about the low left front corner of the finished part. A reading counts along the size
+              the face bounds: a bottom face 1.5 below zero reads −1.5.
+            </chakra.p>
+            <Table label="Points probed" maxH="340px" head={["face", "along", "across", "reads", ""]}>
+              {points.map((point, i) => (
+                <PointRow
+                  key={point.id}
+                  point={point}
+                  number={i + 1}
+                  onRemove={() => list.remove(point.id)}
+                />
+              ))}
+            </Table>
+            <Box display="flex" gap="10px" alignItems="center" flexWrap="wrap" mt="8px" className="no-print">
+              <Button look="strong" onClick={add} disabled={points.length >= mostPoints}>
+                Add a point
+              </Button>
+              <Check checked={stock.tilts} onCheck={(on) => void submit.set("stock/tilts", on)}>
+                it may be tilted
+              </Check>
+              <Choice
+                label="A face that stays as it is"
+                value={stock.locked[0] ?? "none"}
+                options={[["none", "none"], ...faceNames.map((face) => [face, face] as const)]}
+                onChoose={(face) => void submit.set("stock/locked", face === "none" ? [] : [face])}
+              />
+            </Box>
+          </Section>
+          <Cores />
+        </Box>
       </Box>
     </>
   );
@@ -222,6 +212,35 @@ function Told({
           );
         })}
       </Table>
+      {found.cores.length > 0 && (
+        <Table
+          label="Walls beside the cores"
+          figures={[1, 2, 3]}
+          head={["core", "off drawn", "thinnest wall", "drawn", ""]}
+        >
+          {found.cores.map(({ id, off, wall }, i) => (
+            <tr key={id}>
+              <th scope="row">{i + 1}</th>
+              <td>
+                <Figure of={mm(off)} />
+              </td>
+              <td>
+                <Worked at={`core#${id}`}>
+                  <Figure of={mm(wall.thick)} />
+                </Worked>
+              </td>
+              <td>
+                <Figure of={mm(wall.drawn)} />
+              </td>
+              <td>
+                <chakra.b color={wall.thick > 0 ? "ink" : "stop"}>
+                  {wall.thick > 0 ? `to the ${wall.face}` : `■ breaks out at the ${wall.face}`}
+                </chakra.b>
+              </td>
+            </tr>
+          ))}
+        </Table>
+      )}
       <Section title="Set it up so">
         {!tilts && (
           <chakra.p fontSize="14px" color="quiet">

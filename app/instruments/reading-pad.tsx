@@ -3,13 +3,12 @@ import { useEffect, useId, useRef, useState } from "react";
 import {
   cannotBe,
   divisionsTyped,
-  sidesTyped,
+  formTyped,
   noSizeFrom,
   type Question,
   type ReadingWayId,
   readingWays,
 } from "../../core/inspect/index.ts";
-import { isSymmetric } from "../../core/part/index.ts";
 import {
   fromMm,
   type LengthUnit,
@@ -148,9 +147,9 @@ export function ReadingPad({
       onFinished();
       return;
     }
-    const sides = isSymmetric(job.part, of) ? sidesTyped(text, unit) : null;
-    if (sides !== null) {
-      if (moreOf(more) !== null) accept(sides, text.trim(), []);
+    const typed = formTyped(job.part, of, text, unit);
+    if (typed !== null) {
+      if (moreOf(more) !== null) accept(typed, text.trim(), []);
       return;
     }
     const inDivisions = ofForm && instrument ? divisionsTyped(text, instrument.resolution) : null;

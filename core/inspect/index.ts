@@ -12,4 +12,4 @@ export * from "./verdict.ts";
 export * from "./detective.ts";
 export * from "./suspects.ts";
 export * from "./taper.ts";
-export * from "./two-sides.ts";
+export { formHint, formTyped } from "./form-typed.ts";

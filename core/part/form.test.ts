@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { featureOf } from "../../tests/support/cheek-block.ts";
 import { checkForm, type Form, formWords } from "./form.ts";
 
-const slot = featureOf("slot", "s", "top", { sizes: { width: "10", depth: "6" } });
+const slot = featureOf("slot", "s", "top", { sizes: { width: "10", depth: "6" }, first: "left 20" });
 const names = new Map([["s", "slot 1"]]);
 const of = (form: Partial<Form>): Form => ({
   id: "f",
@@ -26,6 +26,9 @@ describe("an error of form by name", () => {
     [{ kind: "symmetric" }, "drawing.formFeature"],
     [{ kind: "symmetric", feature: "gone" }, "drawing.formFeature"],
     [{ kind: "symmetric", feature: "s", face: "bottom", to: "top" }, "drawing.formAcross"],
+    [{ kind: "position", feature: "s", to: null }, null],
+    [{ kind: "position", to: null }, "drawing.formFeature"],
+    [{ kind: "angle", feature: "s", to: null }, "drawing.formNone"],
   ])("%j: %s", (form, id) => {
     expect(checkForm(of(form), [of(form)], [slot]).map((w) => w.phrase.id)).toEqual(id ? [id] : []);
   });

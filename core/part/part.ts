@@ -67,9 +67,9 @@ export const plainFaces = (): Record<Face, FaceWanted> =>
 export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
   features.order.flatMap((id) => features.byId[id] ?? []);
 
-/** Whether a requirement is of something in the middle between two faces. */
-export const isSymmetric = ({ form }: Pick<Part, "form">, of: string): boolean =>
-  of.startsWith("form/") && form.byId[of.slice(5)]?.kind === "symmetric";
+/** The error of form by name that a requirement is of; null for any other. */
+export const formOf = ({ form }: Pick<Part, "form">, of: string): Form | null =>
+  of.startsWith("form/") ? (form.byId[of.slice(5)] ?? null) : null;
 
 /** Errors of form that are limited by name, in the order they were entered. */
 export const formsOf = ({ form }: Pick<Part, "form">): Form[] =>

@@ -3,6 +3,7 @@ import { clampingAxes, type Sizes } from "../frame/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
 import { canMeasure, type Shop } from "../shop/index.ts";
 import { faceSetupsOf, type FaceSetup, type Setup } from "../route/index.ts";
+import type { FormKind } from "../part/index.ts";
 import { type Phrase, precise, say, words } from "../working/index.ts";
 import type { Requirement } from "./requirement.ts";
 
@@ -39,8 +40,8 @@ export interface AdviceAsked {
   shop: Shop;
   /** The parallelism asked for, mm; null for none. */
   parallel: Mm | null;
-  /** Whether it is how far something lies off the middle. */
-  symmetric?: boolean;
+  /** What error of form by name it is, where it is one. */
+  form?: FormKind | null;
 }
 
 /**
@@ -49,7 +50,7 @@ export interface AdviceAsked {
  */
 export function adviceFor(
   r: Requirement,
-  { setups, sizes, shop, parallel, symmetric = false }: AdviceAsked,
+  { setups, sizes, shop, parallel, form = null }: AdviceAsked,
 ): Phrase[] {
   const { verdict, limits } = r;
   if (!verdict) return [];
@@ -65,10 +66,8 @@ export function adviceFor(
         : say`The readings spread ${precise(mm(verdict.spread), 3)}, wider than the limits of ${precise(mm(band), 3)}: no single cut brings every place inside. Take the taper out first.`,
     );
   }
-  if (verdict.verdict === "rework" && symmetric)
-    advice.push(
-      say`It lies ${precise(mm(verdict.largest / 2), 3)} off the middle. Half of the difference moves it there, but only where its width still has metal: take it off the side with the thicker wall. Else have it accepted.`,
-    );
+  const placed = form && ofPlace(form, verdict.largest);
+  if (verdict.verdict === "rework" && placed) advice.push(placed);
   else if (verdict.verdict === "rework" && r.how === "form")
     advice.push(
       say`It is ${precise(mm(verdict.rework), 3)} more than allowed. Deburr and wipe, and read once more; then look at what it stood on and against when it was cut, and take a light cut over it from there.`,
@@ -89,6 +88,20 @@ export function adviceFor(
   const askew = askewBy(r, parallel);
   if (askew) advice.push(...levelled(askew.lies, r, setups, sizes, askew.wanted));
   return advice;
+}
+
+/** What to do about something that lies off its middle, its place or its angle; null for other errors of form. */
+function ofPlace(form: FormKind, error: Mm): Phrase | null {
+  switch (form) {
+    case "symmetric":
+      return say`It lies ${precise(mm(error / 2), 3)} off the middle. Half of the difference moves it there, but only where its width still has metal: take it off the side with the thicker wall. Else have it accepted.`;
+    case "position":
+      return say`It lies ${precise(mm(error / 2), 3)} off its place. Only a larger hole bored from the true place, or a bush in it, puts that right. Else have it accepted.`;
+    case "angle":
+      return say`${precise(mm(error), 3)} over 100 mm. Set it up anew by the sine bar, indicate the slope itself level, and take a light cut where the size has metal left.`;
+    default:
+      return null;
+  }
 }
 
 /** What to do about a thread, a finish or a fit that did not pass. */

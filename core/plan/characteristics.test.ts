@@ -127,10 +127,23 @@ describe("what the drawing asks beside its sizes", () => {
       shop: demoShop,
       parallel: null,
     };
-    const said = adviceFor(r, { ...asked, symmetric: true }).map((phrase) => phraseText(phrase, "mm"));
+    const said = adviceFor(r, { ...asked, form: "symmetric" }).map((phrase) => phraseText(phrase, "mm"));
     expect(said.join(" ")).toContain("0.060 mm off the middle");
+    const place = adviceFor(r, { ...asked, form: "position" }).map((phrase) => phraseText(phrase, "mm"));
+    expect(place.join(" ")).toContain("bored from the true place");
     const gone = made(form("symmetric", "left", "right", 0.05, "gone"));
     expect(judged([], demoShop, gone).has("form/f")).toBe(false);
+  });
+
+  test("a hole in its place is judged by the diameter it lies in, and anew once it is cut again", () => {
+    const placed = made(form("position", "top", null, 0.2, "bolt"), ["part/features", featureList([tapped])]);
+    const r = judged([read("form/f", 0.1)], demoShop, placed).get("form/f")!;
+    expect([phraseText(r.name!, "mm"), r.verdict!.verdict]).toEqual([
+      "hole 1 in its place, true position",
+      "good",
+    ]);
+    const again: RecordEvent = { type: "tick", op: "bolt/drill", tick: "move-1" };
+    expect(judged([read("form/f", 0.1), again], demoShop, placed).get("form/f")!.verdict).toBeNull();
   });
 
   test("a face cut anew is to be read anew", () => {

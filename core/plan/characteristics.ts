@@ -2,11 +2,14 @@ import { type Axis, axesAcross, axisNames, axisOf, type Face, faceNames } from "
 import type { Job } from "../job/index.ts";
 import {
   type Feature,
+  facesFor,
   featureNames,
   featuresOf,
   fittedLimits,
   formsOf,
   formWords,
+  isOfFeature,
+  isOfFeatureAlone,
   limitsOf,
   type Locate,
   type Part,
@@ -76,10 +79,10 @@ export const formsAsked = ({ part }: Judged, { here, readings }: Happened): Aske
   const names = featureNames(featuresOf(part));
   return formsOf(part).flatMap((form): Asked[] => {
     const { kind, to, feature } = form;
-    if (form.limit === null || (kind !== "flat" && to === null)) return [];
-    if (kind === "symmetric" && !(feature && names.has(feature))) return [];
+    if (form.limit === null || (facesFor(kind, form.face).length > 0 && to === null)) return [];
+    if (isOfFeature(kind) && !(feature && names.has(feature))) return [];
     const of: ReadingOf = `form/${form.id}`;
-    const faces = [form.face, ...(to ? [to] : [])];
+    const faces = isOfFeatureAlone(kind) ? [] : [form.face, ...(to ? [to] : [])];
     const since = lastCut(here, (r) => cutsFace(r, faces) || (feature !== null && cutsFeature(r, feature)));
     return [
       {

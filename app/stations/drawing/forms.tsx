@@ -8,6 +8,8 @@ import {
   type Form,
   formKinds,
   formsOf,
+  isOfFeature,
+  isOfFeatureAlone,
 } from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -25,9 +27,21 @@ const words = {
   parallel: "parallel to",
   square: "square to",
   symmetric: "in the middle",
+  angle: "at its angle",
+  position: "in its place",
 } as const;
 
-/** Flatness, parallelism, squareness and symmetry by name, each with its own limit: they are read at the record. */
+/** What the limit of each is. */
+const limitWords: Record<Form["kind"], string> = {
+  flat: "within",
+  parallel: "within",
+  square: "within, over 100 mm",
+  symmetric: "sides alike within",
+  angle: "within, over 100 mm",
+  position: "within a diameter of",
+};
+
+/** Flatness, parallelism, squareness, symmetry, angle and place by name, each with its own limit: they are read at the record. */
 export function Forms() {
   const { job } = useJob();
   const list = useOrdered("part/form");
@@ -37,7 +51,7 @@ export function Forms() {
     list.add(id, form);
   };
   return (
-    <Section title="Flat, parallel, square, in the middle: by name">
+    <Section title="Form, angle and place: by name">
       <Box as="ul" listStyleType="none">
         {formsOf(job.part).map((form) => (
           <FormItem key={form.id} form={form} />
@@ -64,9 +78,10 @@ function FormItem({ form }: { form: Form }) {
     const now = { ...form, ...next };
     const can = facesFor(now.kind, now.face);
     const other = now.to !== null && can.includes(now.to) ? now.to : (can[0] ?? null);
-    void submit.set(at, { ...now, to: other, feature: now.kind === "symmetric" ? now.feature : null });
+    void submit.set(at, { ...now, to: other, feature: isOfFeature(now.kind) ? now.feature : null });
   };
   const middle = kind === "symmetric";
+  const alone = isOfFeatureAlone(kind);
   const first = (
     <Choice
       label={middle ? "between the" : "Face"}
@@ -86,7 +101,7 @@ function FormItem({ form }: { form: Form }) {
   return (
     <Box as="li" borderTopWidth="1px" py="6px">
       <Box display="flex" gap="8px 14px" flexWrap="wrap" alignItems="flex-end">
-        {middle && (
+        {isOfFeature(kind) && (
           <Choice
             label="What"
             value={feature ?? ""}
@@ -95,10 +110,10 @@ function FormItem({ form }: { form: Form }) {
             onChoose={(f) => become({ feature: f })}
           />
         )}
-        {middle ? (
+        {isOfFeature(kind) ? (
           <>
             {kinds}
-            {first}
+            {!alone && first}
           </>
         ) : (
           <>
@@ -115,9 +130,7 @@ function FormItem({ form }: { form: Form }) {
           />
         )}
         <NumberEntry
-          label={
-            kind === "square" ? "within, over 100 mm" : kind === "symmetric" ? "sides alike within" : "within"
-          }
+          label={limitWords[kind]}
           path={`${at}/limit`}
           kind={plainLength}
           value={form.limit}

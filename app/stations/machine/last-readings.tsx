@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { isSymmetric } from "../../../core/part/index.ts";
+import { formHint } from "../../../core/inspect/index.ts";
 import type { Unread } from "../../../core/plan/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { capital, counted, phraseText } from "../../../core/working/index.ts";
@@ -10,7 +10,7 @@ import { recordPath } from "../../instruments/job-paths.ts";
 import { ReadingPad } from "../../instruments/reading-pad.tsx";
 import { Tried } from "../../instruments/tried.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
-import { Figure } from "../../instruments/words.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
 
 /**
  * What the drawing asks beside the sizes that were measured on the way: form, places, threads, finish, fits. One after the other, on
@@ -34,6 +34,7 @@ export function LastReadings({ of: unread }: { of: readonly Unread[] }) {
       </>
     );
   const { of, gauge, how, limits, name } = r;
+  const hint = formHint(job.part, of);
   const meant = Number.isFinite(limits.lower) ? (limits.lower + limits.upper) / 2 : limits.upper;
   const after = unread.filter((u) => u.of !== of && !left.includes(u.of)).length;
   return (
@@ -54,7 +55,11 @@ export function LastReadings({ of: unread }: { of: readonly Unread[] }) {
                 <Figure of={mm(limits.upper)} decimals={3} />
               </b>
               {of === "squareness" && " over 100 mm, by the largest gap"}
-              {isSymmetric(job.part, of) && ". Type the walls on both sides: 12.02 11.98"}
+              {hint && (
+                <>
+                  . <Words of={hint} />
+                </>
+              )}
             </>
           ) : (
             <>

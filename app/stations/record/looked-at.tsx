@@ -2,9 +2,9 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Shop } from "../../../core/shop/index.ts";
-import { type Spot, spotsRound, spotWords } from "../../../core/inspect/index.ts";
+import { formHint, type Spot, spotsRound, spotWords } from "../../../core/inspect/index.ts";
 import { adviceFor, faceSpan, madeBy, type Requirement } from "../../../core/plan/index.ts";
-import { isSymmetric } from "../../../core/part/index.ts";
+import { formOf } from "../../../core/part/index.ts";
 import { showDimension } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
@@ -30,7 +30,8 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
   const { job, plan, shop, unit, suspicions } = useJob();
   const submit = useSubmit();
   const r = plan.requirements.find((q) => q.of === of);
-  const symmetric = isSymmetric(job.part, of);
+  const form = formOf(job.part, of)?.kind ?? null;
+  const hint = formHint(job.part, of);
   const setup = r ? madeBy(r, plan.setups) : undefined;
   const sizes = plan.target;
   const [pressed, setPressed] = useState<Spot | null>(null);
@@ -41,7 +42,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
   const span = setup && sizes ? faceSpan(setup, sizes) : null;
   const advice =
     r && sizes
-      ? adviceFor(r, { setups: plan.setups, sizes, shop, parallel: job.part.parallelism, symmetric })
+      ? adviceFor(r, { setups: plan.setups, sizes, shop, parallel: job.part.parallelism, form })
       : [];
   const accused = useAnswer("suspicions", plan, suspicions) ?? [];
   const verdict = r?.verdict ? verdicts[r.verdict.verdict] : null;
@@ -111,10 +112,9 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
               }}
             />
           )}
-          {symmetric && (
+          {hint && (
             <chakra.p fontSize="14px" color="quiet">
-              Measure the wall on either side and type both, the larger first or last: 12.02 11.98. Or lay the
-              part on a plate, run an indicator over one wall, turn the part over, and type the difference.
+              <Words of={hint} />
             </chakra.p>
           )}
           {r && <TakenReadings of={r} />}

@@ -59,6 +59,7 @@ export function turnedPiece(sizes: Sizes): Piece {
   const state = {
     condition: "milled",
     bought: "milled",
+    bow: null,
     order: null,
     cutFrom: null,
     rest: null,

@@ -4,7 +4,7 @@ import { witnessStep, wordsFor } from "../handbook/index.ts";
 import { faceCalled, type Seat } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { isReference, squareAsBought, type Piece } from "../stock/index.ts";
-import { capital, type Phrase, say } from "../working/index.ts";
+import { capital, type Phrase, precise, say } from "../working/index.ts";
 import { noCut } from "./held.ts";
 import { extentOf, rankSeats } from "../squaring/index.ts";
 import type { FaceOperation, FaceSetup } from "./setup.ts";
@@ -116,7 +116,7 @@ function fixedReason(piece: Piece, at: Orientation): Phrase {
   return isReference(piece, fixed)
     ? say`${capital(faceCalled(piece, fixed))} is machined and goes to the fixed jaw, so this cut comes square to it.`
     : rankSeats(piece, beside)[0] === fixed
-      ? say`${capital(fixed)} goes to the fixed jaw: it is the flattest wide face, though ${wordsFor.faceCondition[state.condition]}.`
+      ? say`${capital(fixed)} goes to the fixed jaw: it is the flattest wide face, though ${wordsFor.faceCondition[state.condition]}${state.bow === null ? say`` : say`, ${precise(mm(state.bow), 2)} out over ${mm(100)} by your straightedge`}.`
       : say`The ${fixed} face is ${wordsFor.faceCondition[state.condition]}: it only steadies the block at the fixed jaw; nothing comes square to it.`;
 }
 

@@ -1,7 +1,6 @@
-import { downOf, type Face } from "../frame/index.ts";
-import { conditionFacts } from "../handbook/index.ts";
+import { downOf } from "../frame/index.ts";
 import type { Seat } from "../holding/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
+import { isReference, type Piece, unevenBy } from "../stock/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { type FaceSetup, keyOfSetup } from "./setup.ts";
 
@@ -14,11 +13,10 @@ const risk = { provisional: 4, rocks: 3, rod: 1.5, tall: 3, shallow: 4, witness:
 /** Minutes that the risks of a seat count as. */
 export function risksOf(piece: Piece, seat: Seat): number {
   const down = downOf(seat);
-  const unevenBy = (face: Face) => conditionFacts[piece.faces[face].condition].flatness;
-  const rocks = isReference(piece, down) || seat.points ? 0 : risk.rocks * unevenBy(down);
+  const rocks = isReference(piece, down) || seat.points ? 0 : risk.rocks * unevenBy(piece, down);
   if (seat.table) return rocks;
   return (
-    (isReference(piece, seat.fixed) ? 0 : risk.provisional * (1 + unevenBy(seat.fixed))) +
+    (isReference(piece, seat.fixed) ? 0 : risk.provisional * (1 + unevenBy(piece, seat.fixed))) +
     rocks +
     (seat.rod ? risk.rod : 0) +
     (seat.projection > 1.5 * seat.grip ? risk.tall : 0) +

@@ -8,21 +8,18 @@ import {
   type Orientation,
   orientation,
 } from "../frame/index.ts";
-import { conditionFacts } from "../handbook/index.ts";
-import { cutOrder, isReference, type Piece } from "../stock/index.ts";
+import { cutOrder, isReference, type Piece, unevenBy } from "../stock/index.ts";
 
 /**
  * The "round the block" school (domain.md 4) as a rule on the state of the piece: which face next, which to the fixed jaw.
  * Faces around the block come first, the two ends last.
  */
 
-const flatness = (piece: Piece, face: Face) => conditionFacts[piece.faces[face].condition].flatness;
-
 /** Provisional seats: flattest first, then the widest; then in the order of the part frame (M10). */
 export function rankSeats(piece: Piece, faces: readonly Face[]): Face[] {
   return [...faces].sort(
     (a, b) =>
-      flatness(piece, a) - flatness(piece, b) ||
+      unevenBy(piece, a) - unevenBy(piece, b) ||
       areaOf(b, piece.sizes) - areaOf(a, piece.sizes) ||
       faceNames.indexOf(a) - faceNames.indexOf(b),
   );
@@ -30,7 +27,7 @@ export function rankSeats(piece: Piece, faces: readonly Face[]): Face[] {
 
 /** The worse of two faces is cut first: the better one makes the better seat below. Ties keep the given order. */
 export const worseFace = (piece: Piece, a: Face, b: Face): Face =>
-  flatness(piece, b) > flatness(piece, a) ? b : a;
+  unevenBy(piece, b) > unevenBy(piece, a) ? b : a;
 
 /** Which face is up and which at the fixed jaw next; null when all six are done. */
 export function nextAround(piece: Piece, ends: Axis): Orientation | null {

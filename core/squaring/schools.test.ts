@@ -2,7 +2,8 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { type Axis, axisNames, axisOf, downOf, type Face, faceNames } from "../frame/index.ts";
 import { type FaceCondition, faceConditions } from "../handbook/index.ts";
-import { cutFace, type Piece } from "../stock/index.ts";
+import { cutFace, type Piece, unevenBy } from "../stock/index.ts";
+import { rankSeats } from "./round-the-block.ts";
 import type { NextCut } from "./next-cut.ts";
 import { schoolApplies, type SchoolName, schoolNames, schoolRule } from "./schools.ts";
 
@@ -13,6 +14,7 @@ const block = (sizes: readonly number[], conditions: readonly FaceCondition[]): 
       {
         condition: conditions[i]!,
         bought: conditions[i]!,
+        bow: null,
         order: null,
         cutFrom: null,
         rest: null,
@@ -109,3 +111,27 @@ describe("schools of squaring", () => {
 
 /** Any face across from another, for where it was located. */
 const standing = (face: Face): Face => faceNames.find((f) => axisOf(f) !== axisOf(face))!;
+
+describe("the first seat", () => {
+  const sawn = block([100, 60, 40], ["sawn", "sawn", "sawn", "sawn", "sawn", "sawn"]);
+  const bowed = (bows: Partial<Record<Face, number>>): Piece => ({
+    ...sawn,
+    faces: Object.fromEntries(
+      faceNames.map((face) => [face, { ...sawn.faces[face], bow: bows[face] ?? null }]),
+    ) as Piece["faces"],
+  });
+
+  test.each<[string, Partial<Record<Face, number>>, Face]>([
+    ["of faces alike the widest", {}, "bottom"],
+    ["one tried under a straightedge and found flatter than such faces are", { front: 0.1 }, "front"],
+    ["not the widest that was found bowed", { bottom: 1.5 }, "top"],
+    ["the flatter of two that were tried", { front: 0.2, back: 0.1 }, "back"],
+  ])("%s", (_what, bows, first) => {
+    expect(rankSeats(bowed(bows), faceNames)[0]).toBe(first);
+  });
+
+  test("once it is cut a face is as flat as it was milled, whatever it was", () => {
+    const cut = cutFace(bowed({ bottom: 2 }), "bottom", "front", 40);
+    expect(unevenBy(cut, "bottom")).toBeLessThan(0.05);
+  });
+});

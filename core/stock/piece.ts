@@ -1,9 +1,18 @@
-import { type Axis, axisNames, axisOf, type Face, faceNames, opposite, type Sizes } from "../frame/index.ts";
+import {
+  axesAcross,
+  type Axis,
+  axisNames,
+  axisOf,
+  type Face,
+  faceNames,
+  opposite,
+  type Sizes,
+} from "../frame/index.ts";
 import { conditionFacts, faceConditionSchema } from "../handbook/index.ts";
 import { faceSchema, axisSchema } from "../frame/index.ts";
 import * as z from "../zod.ts";
 import type { Spare } from "./spare.ts";
-import { conditionAt, type Stock } from "./stock.ts";
+import { bowAt, conditionAt, type Stock } from "./stock.ts";
 
 export const faceStateSchema = z.object({
   condition: faceConditionSchema,
@@ -15,6 +24,8 @@ export const faceStateSchema = z.object({
   cutFrom: faceSchema.nullable(),
   /** What its first cut left standing where it could not reach: how far it stands out, how wide it is; mm. */
   rest: z.object({ proud: z.number(), across: z.number() }).nullable().default(null),
+  /** How far it was out under a straightedge as bought, mm over 100 mm; null where nobody tried, and once it is cut. */
+  bow: z.number().nullable().default(null),
   /** Clean all over. A cut face that is not is no reference (M10). */
   clean: z.boolean(),
 });
@@ -32,9 +43,16 @@ export type Piece = z.infer<typeof pieceSchema>;
 
 /** The raw piece. Sizes not measured count as their target. */
 export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
+  const sizes = Object.fromEntries(
+    axisNames.map((axis) => [
+      axis,
+      Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target,
+    ]),
+  ) as Sizes;
   const faces = Object.fromEntries(
     faceNames.map((face) => {
       const condition = conditionAt(stock, face);
+      const bow = bowAt(stock, face);
       return [
         face,
         {
@@ -43,22 +61,21 @@ export function rawPiece(stock: Stock, spares: Record<Axis, Spare>): Piece {
           order: null,
           cutFrom: null,
           rest: null,
+          bow: bow === null ? null : (100 * bow) / Math.max(...axesAcross(face).map((axis) => sizes[axis])),
           clean: conditionFacts[condition].machined,
         },
       ];
     }),
   ) as Record<Face, FaceState>;
-  const sizes = Object.fromEntries(
-    axisNames.map((axis) => [
-      axis,
-      Number.isFinite(spares[axis].largest) ? spares[axis].largest : spares[axis].target,
-    ]),
-  ) as Sizes;
   const uneven = Object.fromEntries(
     axisNames.map((axis) => [axis, Number.isFinite(spares[axis].spread) ? spares[axis].spread : 0]),
   ) as Sizes;
   return { faces, sizes, uneven };
 }
+
+/** How far a face is out of flat, mm over 100 mm: as a straightedge showed it, else as such faces usually are (guess). */
+export const unevenBy = (piece: Piece, face: Face): number =>
+  piece.faces[face].bow ?? conditionFacts[piece.faces[face].condition].flatness;
 
 /** Whether a face may locate the part: cut (or bought ground or milled) and cleaned up (M10). */
 export const isReference = (piece: Piece, face: Face): boolean =>
@@ -99,6 +116,7 @@ export function cutFace(
       [face]: {
         condition: clean ? "milled" : before.condition,
         bought: before.bought,
+        bow: null,
         order,
         cutFrom: from,
         clean,

@@ -59,6 +59,8 @@ export const mostPoints = 200;
 export const stockSchema = z.object({
   form: stockFormSchema,
   conditions: z.record(faceSchema, faceConditionSchema),
+  /** How far a face is out under a straightedge, by the thickest feeler that goes, mm; left out where nobody tried. */
+  bows: z.partialRecord(faceSchema, z.number().min(0).max(100).nullable()).default({}),
   /** Readings per size of the lump, at up to four points. */
   measured: z.record(axisSchema, z.record(z.enum(stockPoints), lengthEntrySchema.nullable())),
   /** Measured diameters of a turned shaft, by section. */
@@ -86,6 +88,7 @@ export function newStock(form: StockForm): Stock {
   return {
     form,
     conditions: conditionsFor(form, "length"),
+    bows: {},
     measured: { length: { ...blank }, width: { ...blank }, height: { ...blank } },
     turned: {},
     lies: { ...asEntered },
@@ -111,12 +114,18 @@ export function readingsAlong(stock: Stock, axis: Axis): number[] {
   return stockPoints.flatMap((point) => points[point]?.value ?? []);
 }
 
-/** Condition of a face of the part, as the lump lies. */
-export function conditionAt(stock: Stock, face: Face): FaceCondition {
+/** The face of the lump that lies at a face of the part. */
+function faceOfLump({ lies }: Pick<Stock, "lies">, face: Face): Face {
   const axis = axisOf(face);
-  const side = facesOf(axis).indexOf(face) as 0 | 1;
-  return stock.conditions[facesOf(stock.lies[axis])[side]];
+  return facesOf(lies[axis])[facesOf(axis).indexOf(face) as 0 | 1];
 }
+
+/** Condition of a face of the part, as the lump lies. */
+export const conditionAt = (stock: Stock, face: Face): FaceCondition =>
+  stock.conditions[faceOfLump(stock, face)];
+
+/** How far a face of the part was out under a straightedge, mm; null where nobody tried. */
+export const bowAt = (stock: Stock, face: Face): number | null => stock.bows[faceOfLump(stock, face)] ?? null;
 
 /** Every way the lump can lie, the way it was entered first. */
 export function waysToLie(): Record<Axis, Axis>[] {

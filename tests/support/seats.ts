@@ -8,6 +8,7 @@ import type { FaceState, Piece } from "../../core/stock/index.ts";
 export const faceIn = (condition: FaceCondition, more: Partial<FaceState> = {}): FaceState => ({
   condition,
   bought: condition,
+  bow: null,
   order: null,
   cutFrom: null,
   rest: null,

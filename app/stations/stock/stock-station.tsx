@@ -34,7 +34,7 @@ import { Choice } from "../../instruments/choice.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
-import { lengthEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { lengthEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { ReasonLine, Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
@@ -175,15 +175,29 @@ function Blank() {
           </Section>
         </Box>
         <Section title="The six faces">
+          <chakra.p fontSize="13.5px" color="quiet" mb="4px">
+            Bow: the thickest feeler that goes under a straightedge, where you tried. The flattest wide face
+            is the first seat.
+          </chakra.p>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px">
             {faceNames.map((face) => (
-              <Choice
-                key={face}
-                label={face}
-                value={stock.conditions[face]}
-                options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)}
-                onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)}
-              />
+              <Box key={face} display="flex" gap="8px" alignItems="flex-end">
+                <Choice
+                  label={face}
+                  value={stock.conditions[face]}
+                  options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)}
+                  onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)}
+                />
+                <NumberEntry
+                  label="bow"
+                  path={`stock/bows/${face}`}
+                  kind={plainLength}
+                  value={stock.bows[face] ?? null}
+                  width="74px"
+                  optional
+                  terse
+                />
+              </Box>
             ))}
           </Box>
         </Section>

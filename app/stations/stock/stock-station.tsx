@@ -173,31 +173,18 @@ function Blank() {
               </Box>
             ))}
           </Section>
+          <Bows />
         </Box>
         <Section title="The six faces">
-          <chakra.p fontSize="13.5px" color="quiet" mb="4px">
-            Bow: the thickest feeler that goes under a straightedge, where you tried. The flattest wide face
-            is the first seat.
-          </chakra.p>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px 12px">
             {faceNames.map((face) => (
-              <Box key={face} display="flex" gap="8px" alignItems="flex-end">
-                <Choice
-                  label={face}
-                  value={stock.conditions[face]}
-                  options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)}
-                  onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)}
-                />
-                <NumberEntry
-                  label="bow"
-                  path={`stock/bows/${face}`}
-                  kind={plainLength}
-                  value={stock.bows[face] ?? null}
-                  width="74px"
-                  optional
-                  terse
-                />
-              </Box>
+              <Choice
+                key={face}
+                label={face}
+                value={stock.conditions[face]}
+                options={faceConditions.map((c) => [c, wordsFor.faceCondition[c]] as const)}
+                onChoose={(c) => void submit.set(`stock/conditions/${face}`, c)}
+              />
             ))}
           </Box>
         </Section>
@@ -372,4 +359,33 @@ function betterWay(
   const then = axisNames.map((axis) => spareOf({ ...stock, lies: way }, axis, now[axis].limits));
   const current = axisNames.map((axis) => now[axis]);
   return current.every((s) => s.verdict !== "unmeasured") && least(then) > least(current) + 0.01 ? way : null;
+}
+
+/** How far raw faces are out under a straightedge: the flattest is the first seat. */
+function Bows() {
+  const { job } = useJob();
+  return (
+    <Section title="Bow under a straightedge, by the thickest feeler, where you tried">
+      <Box display="grid" gridTemplateColumns="repeat(6, minmax(0, 1fr))" gap="2px 6px">
+        {faceNames.map((face) => (
+          <chakra.span key={face} fontSize="13.5px" color="quiet" aria-hidden="true">
+            {face}
+          </chakra.span>
+        ))}
+        {faceNames.map((face) => (
+          <NumberEntry
+            key={face}
+            hideLabel
+            label={`bow of the ${face}`}
+            path={`stock/bows/${face}`}
+            kind={plainLength}
+            value={job.stock.bows[face] ?? null}
+            width="100%"
+            optional
+            terse
+          />
+        ))}
+      </Box>
+    </Section>
+  );
 }

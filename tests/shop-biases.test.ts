@@ -2,6 +2,7 @@ import { beforeAll, expect, test } from "vitest";
 import { type Axis, axisNames, clampingAxes, facesOf } from "../core/frame/index.ts";
 import { type Spot, spotsRound } from "../core/inspect/index.ts";
 import { judgedBy, piecesSaid, plan, rehearse, shopBiases } from "../core/plan/index.ts";
+import type { Job } from "../core/job/index.ts";
 import { faceOf, faceSetupsOf } from "../core/route/index.ts";
 import { extentOf } from "../core/squaring/index.ts";
 import { noChance, openSolids, type SolidKit } from "../core/rehearse/index.ts";
@@ -20,10 +21,30 @@ beforeAll(async () => {
   kit = await openSolids();
 });
 
-const job = cheekBlock();
+/** Square by name, beside the sizes. */
+const pairs = [
+  ["front", "bottom"],
+  ["top", "front"],
+  ["right", "bottom"],
+] as const;
+const job: Job = {
+  ...cheekBlock(),
+  part: {
+    ...cheekBlock().part,
+    form: {
+      byId: Object.fromEntries(
+        pairs.map(([face, to]) => [
+          `${face}-${to}`,
+          { id: `${face}-${to}`, kind: "square" as const, face, to, feature: null, limit: 0.05 },
+        ]),
+      ),
+      order: pairs.map((p) => p.join("-")),
+    },
+  },
+};
 
 /** Walks the block in a vise with these errors and reads every size at its corners as the normals of its faces have it. */
-function readIn(planted: object) {
+function readIn(planted: object, what: "sizes" | "corners" = "sizes") {
   const { records } = rehearse({
     job,
     shop: demoShop,
@@ -63,7 +84,22 @@ function readIn(planted: object) {
           };
         });
       });
-      return { job, events };
+      // Outward normals that lean together leave the corner open.
+      const corners = pairs.map(([face, to]): RecordEvent => {
+        const [n, m] = [part.planes[face], part.planes[to]];
+        const lean = n[0]! * m[0]! + n[1]! * m[1]! + n[2]! * m[2]!;
+        return {
+          type: "reading",
+          op: null,
+          of: `form/${face}-${to}`,
+          value: Math.abs(lean) * 100,
+          written: { text: "", unit: "mm" },
+          instrument: "lever-indicator",
+          questioned: [],
+          corner: lean > 0 ? "open" : "closed",
+        };
+      });
+      return { job, events: what === "sizes" ? events : corners };
     },
   });
   const made = plan({ job, records: appended([]), shop: demoShop, piece: 1 });
@@ -88,6 +124,15 @@ test("a leaning jaw has the right sign, and is not told apart from bed and head 
   expect(jaw.mixedWith).toContain("tramAcross");
   // One more piece as before tells the jaw, by two of its sizes.
   expect(next).toEqual({ pieces: 1, otherwise: null, read: ["length", "height"], tells: ["jawSquare"] });
+});
+
+test("corners read with the way they are out tell of the jaw, with its sign, where no size was read", () => {
+  for (const lean of [4e-4, -4e-4]) {
+    const jaw = readIn({ jawSquare: lean }, "corners").biases.find((b) => b.name === "jawSquare")!;
+    expect(Math.sign(jaw.slope)).toBe(Math.sign(lean));
+    expect(Math.abs(jaw.slope)).toBeGreaterThan(1e-4);
+  }
+  for (const { slope } of readIn({}, "corners").biases) expect(Math.abs(slope)).toBeLessThan(1e-5);
 });
 
 test("what no thickness shows is not named; a true vise is found true", () => {

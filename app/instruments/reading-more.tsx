@@ -11,8 +11,16 @@ export interface MoreTyped {
   part: string;
   instrument: string;
   against: string;
+  corner: "" | "open" | "closed";
 }
-export const nothingMore: MoreTyped = { held: "", atMost: false, part: "", instrument: "", against: "" };
+export const nothingMore: MoreTyped = {
+  held: "",
+  atMost: false,
+  part: "",
+  instrument: "",
+  against: "",
+  corner: "",
+};
 
 /** What is kept of it: only what was said. */
 export interface More {
@@ -20,6 +28,7 @@ export interface More {
   atMost?: boolean;
   temperatures?: { part: number; instrument: number };
   against?: string;
+  corner?: "open" | "closed";
 }
 
 const degrees = (text: string): number => (text.trim() === "" ? 20 : Number(text.trim().replace(",", ".")));
@@ -41,17 +50,21 @@ export function moreOf(typed: MoreTyped): More | null {
     ...(typed.atMost ? { atMost: true } : {}),
     ...(temperatures ? { temperatures } : {}),
     ...(typed.against ? { against: typed.against } : {}),
+    ...(typed.corner ? { corner: typed.corner } : {}),
   };
 }
 
 /** How it was read, where that matters: clamped or free, no light, how warm, against what. */
 export function ReadingMore({
   how,
+  square,
   shop,
   typed,
   onType,
 }: {
   how: MeasuredHow;
+  /** It is a squareness of two faces by name. */
+  square: boolean;
   shop: Shop;
   typed: MoreTyped;
   onType: (next: MoreTyped) => void;
@@ -77,6 +90,18 @@ export function ReadingMore({
           ]}
           onChoose={(held) => set("held", held)}
         />
+        {square && (
+          <Choice
+            label="The corner is"
+            value={typed.corner}
+            empty="not said"
+            options={[
+              ["open", "open: more than square"],
+              ["closed", "closed: less than square"],
+            ]}
+            onChoose={(corner) => set("corner", corner)}
+          />
+        )}
         {how === "form" ? (
           <Check checked={typed.atMost} onCheck={(atMost) => set("atMost", atMost)}>
             no light, or a feeler that does not go: at most this

@@ -9,6 +9,7 @@ import {
   type ReadingWayId,
   readingWays,
 } from "../../core/inspect/index.ts";
+import { formOf } from "../../core/part/index.ts";
 import {
   fromMm,
   type LengthUnit,
@@ -289,7 +290,15 @@ export function ReadingPad({
           />
         </chakra.details>
       )}
-      {!keypad && <ReadingMore how={how} shop={shop} typed={more} onType={setMore} />}
+      {!keypad && (
+        <ReadingMore
+          how={how}
+          square={formOf(job.part, of)?.kind === "square"}
+          shop={shop}
+          typed={more}
+          onType={setMore}
+        />
+      )}
       {asked && (
         <Box role="alert" bg="warnSoft" borderLeftWidth="5px" borderColor="warn" p="12px" mb="10px">
           {asked.questions.map((q) => (

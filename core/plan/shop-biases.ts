@@ -19,7 +19,9 @@ import {
   faceSetupsOf,
   locatedIn,
   referenceChain,
+  type Rotation,
 } from "../route/index.ts";
+import { formsOf } from "../part/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
 import { faceSpan } from "./advice.ts";
@@ -58,10 +60,18 @@ function slopeAlong(
   b: ChainLink,
 ): { counts: Map<BiasName, number>; scatter: number } | null {
   const about = axesAcross(a.face).find((axis) => axis !== along)!;
-  const [one, other] = [a.rotations[about], b.rotations[about]];
-  if (!one || !other) return null;
   // A face turned by ω lies lower by (ω × n)·r at a place r on it.
   const lever = -dot(cross(direction[about], outward(a.face)), direction[along]);
+  return turnedApart(a.rotations[about], b.rotations[about], lever);
+}
+
+/** Two rotations less each other, each bias times a lever; null where they were never located from one another. */
+function turnedApart(
+  one: Rotation | undefined,
+  other: Rotation | undefined,
+  lever: number,
+): { counts: Map<BiasName, number>; scatter: number } | null {
+  if (!one || !other) return null;
   const counts = new Map<BiasName, number>();
   let squares = 0;
   const causes = new Map(one);
@@ -140,6 +150,45 @@ export const usualSlopes: ReadonlyMap<string, number> = new Map(
   Object.entries(usualBias).map(([name, { rise, over }]) => [name, rise / over]),
 );
 
+/** What two neighboring faces are turned against each other about the axis along their edge, as a sum of biases; plus opens the corner. */
+function cornerOf(a: ChainLink, b: ChainLink): ReturnType<typeof turnedApart> {
+  const about = axisNames.find((axis) => axis !== axisOf(a.face) && axis !== axisOf(b.face))!;
+  // Turned about k, a normal n leans to another one by (k × n)·m: normals that lean together open the corner.
+  const lever = dot(cross(direction[about], outward(a.face)), outward(b.face));
+  return turnedApart(a.rotations[about], b.rotations[about], lever);
+}
+
+/** Squareness by name, read with which way the corner is out: each a sum of the biases of both faces. */
+function cornersSeen(
+  links: Links,
+  records: readonly JobRecord[],
+  by: JudgedBy,
+  counts: (piece: number) => boolean,
+) {
+  return formsOf(by.part).flatMap((form): BiasSeen[] => {
+    if (form.kind !== "square" || form.to === null) return [];
+    const [a, b] = [links.get(form.face), links.get(form.to)];
+    const told = a && b ? cornerOf(a, b) : null;
+    if (!told || told.counts.size === 0) return [];
+    const { byPiece } = lastReadings(`form/${form.id}`, records);
+    return [...byPiece].flatMap(([piece, readings]) =>
+      counts(piece)
+        ? judgedReadings(readings, "form", by).flatMap((judged, i): BiasSeen[] => {
+            const { corner } = readings[i]!;
+            if (!corner || !judged.counts || judged.atMost) return [];
+            return [
+              {
+                counts: told.counts,
+                slope: ((corner === "open" ? 1 : -1) * judged.value) / 100,
+                sigma: Math.hypot((judged.u > 0 ? judged.u : unknownU) / 200, told.scatter),
+              },
+            ];
+          })
+        : [],
+    );
+  });
+}
+
 /**
  * Every slope that the readings of a job's pieces tell, with the biases in it. A piece that was cut once more, or scrapped, tells
  * nothing of its first seats.
@@ -153,7 +202,16 @@ export function slopesSeen(
   const faces = firstCuts(setups);
   const links = linksOf(faces);
   const reworked = new Set(effective([...records]).flatMap((r) => (r.type === "rework" ? [r.piece] : [])));
-  return axisNames.flatMap((axis) => {
+  const scrappedAtAll = new Set(
+    effective([...records]).flatMap((r) => (r.type === "scrapped" ? [r.piece] : [])),
+  );
+  const corners = cornersSeen(
+    links,
+    records,
+    by,
+    (piece) => !reworked.has(piece) && !scrappedAtAll.has(piece),
+  );
+  const slopes = axisNames.flatMap((axis) => {
     const setup = readOver(axis, faces);
     if (!setup) return [];
     const { byPiece, scrapped } = lastReadings(axis, records);
@@ -170,6 +228,7 @@ export function slopesSeen(
           ),
     );
   });
+  return [...slopes, ...corners];
 }
 
 /** What the readings of all pieces of a job say of vise, table and head: least squares over the slopes they tell. */

@@ -62,6 +62,8 @@ const eventSchema = z.discriminatedUnion("type", [
     held: z.enum(["clamped", "free"]).optional(),
     /** It is no more than this: no light under a square, a feeler that does not go. */
     atMost: z.boolean().optional(),
+    /** Of a squareness: whether the corner is more than square or less. */
+    corner: z.enum(["open", "closed"]).optional(),
     /** What it was compared with: a gauge block or pin, by its id. */
     against: z.string().optional(),
     /** How the size was come at where the instrument showed something else; `written` is what it showed. */

@@ -63,8 +63,8 @@ export function ShopSaid({ of: found, next }: { of: readonly ShopBias[]; next: T
         </Notice>
       )}
       <chakra.p fontSize="13px" color="quiet" mt="4px">
-        Least squares over the slopes of every size read at its corners, against what is usual (guess). Pieces
-        cut once more or scrapped do not count.
+        Least squares over the slopes of every size read at its corners, and every named corner read with the
+        way it is out, against what is usual (guess). Pieces cut once more or scrapped do not count.
       </chakra.p>
     </Section>
   );

@@ -87,7 +87,7 @@ function readIn(planted: object, what: "sizes" | "corners" = "sizes") {
       // Outward normals that lean together leave the corner open.
       const corners = pairs.map(([face, to]): RecordEvent => {
         const [n, m] = [part.planes[face], part.planes[to]];
-        const lean = n[0]! * m[0]! + n[1]! * m[1]! + n[2]! * m[2]!;
+        const lean = n[0] * m[0] + n[1] * m[1] + n[2] * m[2];
         return {
           type: "reading",
           op: null,

@@ -16,6 +16,7 @@ test.each<[seed: number, was: string, readings?: readonly number[]]>([
   [1554, "three points on the table, told without their height"],
   [929, "a bought face gripped flat against one cut here, though nothing made them parallel"],
   [2156, "a boss rounded by a cutter wider than the gap beside it"],
+  [2865, "a face cut in part: zero and size taken where it was not cut yet, and so cut through"],
   [2277, "a step at the end of a shaft, its depth counted from another section"],
 ])("job %i: %s", async (seed, _was, readings) => {
   const { job, shop } = randomJob(seed, readings);

@@ -116,6 +116,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           near: null,
           end: touch.end,
           crown: false,
+          ...(touch.beside ? { beside: true } : {}),
           backOff: touch.backOff === "down" && by.machine.depthBy === "head" ? "into the part" : "clear",
         },
       ];
@@ -147,7 +148,11 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
       return [
         {
           do: "read",
-          size: { of: op.axis, above: step.measure!.above },
+          size: {
+            of: op.axis,
+            above: step.measure!.above,
+            ...(step.measure!.beside ? { beside: true } : {}),
+          },
           expected: step.measure!.expected,
         },
       ];

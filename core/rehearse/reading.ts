@@ -80,7 +80,8 @@ export class Reading {
         if (every.length === 0) return null;
         // Nobody measures over a ledge that is left standing at a side for the next setup.
         const largest = Math.max(...every);
-        const all = every.filter((is) => is > 0.9 * largest);
+        // Told to read where it is cut, a person does so, however thin that is beside the rest.
+        const all = every.filter((is) => is > (size.beside ? 0.4 : 0.9) * largest);
         // On a raw face the jaws of a caliper rest on what stands out most; beside what straps left uncut they go where it was cut.
         const least = Math.min(...all);
         const strapped = this.#table.held?.placing.on === "table";

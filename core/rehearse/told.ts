@@ -31,6 +31,8 @@ export type ToldSize =
       of: "length" | "width" | "height";
       /** Across the upper part of what is held, so far down from its top; null for all of the part. */
       above?: Mm | null;
+      /** Where it is cut, beside what straps hold up. */
+      beside?: boolean;
     }
   | { of: "feature"; feature: string; size: string; /** Over the far side of the part. */ over: boolean };
 
@@ -94,6 +96,8 @@ export type Instruction =
       end: Mm | null;
       /** Touched there, and not on the highest place of all. */
       crown: boolean;
+      /** Touched where it is cut by now, lower than what is left standing beside. */
+      beside?: boolean;
       /** How to leave the touch. */
       backOff: "clear" | "into the part";
     }

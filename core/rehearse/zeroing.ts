@@ -90,9 +90,33 @@ function sideAt({ axis, near }: Zero, table: OnTheTable, axes: Axes): { front: M
  * @param end radius of a flat end: it stands on the highest there is under all of it, mm
  * @returns the height that is touched there
  */
-function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes, end: Mm): Mm {
+function goOver({ near, crown, beside }: Zero, table: OnTheTable, axes: Axes, end: Mm): Mm {
   const { piece } = table.held!;
   const { min, max } = piece.bounds;
+  /** The highest there is under a flat end at a place; null where it stands beside the part. */
+  const under = (x: Mm, y: Mm, r: Mm): Mm | null => {
+    const heights = underEnd.flatMap(([dx, dy]) => {
+      const at = [x + dx * r, y + dy * r] as const;
+      const [hit] = piece.solid.crossings([...at, max[2] + 1], [...at, min[2] - 1]);
+      return hit === undefined ? [] : [max[2] + 1 - hit * (max[2] - min[2] + 2)];
+    });
+    return heights.length === 0 ? null : Math.max(...heights);
+  };
+  if (beside) {
+    // By eye: over what is cut, the whole end clear of what is higher.
+    const places = shares.flatMap((u) =>
+      shares.flatMap((v) => {
+        const [x, y] = [min[0] + u * (max[0] - min[0]), min[1] + v * (max[1] - min[1])];
+        const height = under(x, y, end);
+        return height === null ? [] : [{ x, y, height }];
+      }),
+    );
+    const lowest = places.reduce((a, b) => (b.height < a.height - 0.02 ? b : a), places[0]!);
+    axes.z.moveTo(table.clearHeight);
+    axes.x.moveTo(lowest.x);
+    axes.y.moveTo(lowest.y);
+    return lowest.height;
+  }
   const within = (value: Mm, i: 0 | 1) => Math.max(min[i] + 0.5, Math.min(max[i] - 0.5, value));
   const x = near ? within(axes.x.placeOf(near.x), 0) : (min[0] + max[0]) / 2;
   const y =
@@ -102,14 +126,12 @@ function goOver({ near, crown }: Zero, table: OnTheTable, axes: Axes, end: Mm): 
   axes.y.moveTo(y);
   if (!crown) return max[2];
   // The crown of the section that is cut, where a shaft is thinner there; or a floor.
-  const heights = underEnd.flatMap(([dx, dy]) => {
-    // Without a told place one stands clear of all that is higher.
-    const at = near ? ([x + dx * end, y + dy * end] as const) : ([x, y] as const);
-    const [hit] = piece.solid.crossings([...at, max[2] + 1], [...at, min[2] - 1]);
-    return hit === undefined ? [] : [max[2] + 1 - hit * (max[2] - min[2] + 2)];
-  });
-  return heights.length === 0 ? max[2] : Math.max(...heights);
+  // Without a told place one stands clear of all that is higher.
+  return under(x, y, near ? end : 0) ?? max[2];
 }
+
+/** Places over a face that are looked at, as shares of it. */
+const shares = [0.02, 0.15, 0.3, 0.5, 0.7, 0.85, 0.98] as const;
 
 /** Places under a flat end, in radii from its middle. */
 const underEnd: readonly (readonly [number, number])[] = [

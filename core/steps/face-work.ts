@@ -202,6 +202,9 @@ function endHeight(
 /** A cutter that touches a wall anew stands so far above its depth: a new zero must not bring it onto the ledge below, mm. */
 const clearOfLedge = 0.5;
 
+/** A face cut in part: beside it stands what straps or jaws hold, higher until it is cut too. */
+const cutBeside = (op: FaceOperation): boolean => op.looks === null && extentOf(op.key) === "part";
+
 /** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
 function touchStep(
   setup: FaceSetup,
@@ -219,6 +222,7 @@ function touchStep(
   const sizeAtZero = tidy(screw.readout === null ? surface + paper : surface);
   const { down } = op.sweep;
   const end = op.looks === null ? null : -tidy(Math.max(down / 2, down - clearOfLedge));
+  const beside = cutBeside(op) && (state?.cuts.length ?? 0) > 0;
   const raw =
     setup.before.faces[op.face].condition !== "milled" && setup.before.faces[op.face].condition !== "ground";
   return make(
@@ -235,6 +239,7 @@ function touchStep(
         medium: paper,
         from: op.looks ?? "above",
         end,
+        beside,
         stale: state?.stale ? (staleWords[state.stale] ?? null) : null,
         backOff,
       },
@@ -246,7 +251,11 @@ function touchStep(
               ? words(
                   "The face is raw: try at least three spots and zero at the highest, where the paper drags first.",
                 )
-              : words("Zero where the paper just drags."),
+              : beside
+                ? rule(
+                    "M44.beside",
+                  )`Touch where it is cut by now, the whole cutter over it: what is left standing beside is higher, and no zero for this.`
+                : words("Zero where the paper just drags."),
         ),
         ...(end === null
           ? []
@@ -451,7 +460,14 @@ function measureStep(
 ): FaceStep {
   const reached = (state?.cuts.length ?? 0) >= after;
   const above = op.looks !== null && extentOf(op.key) !== "face" ? op.cut.width : null;
-  const where = above === null ? say`` : say` above the jaws, where it is cut`;
+  // What straps hold stands higher until they are moved: read there, nothing seems to have come off.
+  const beside = cutBeside(op);
+  const where =
+    above !== null
+      ? say` above the jaws, where it is cut`
+      : beside
+        ? say` where it is cut, not over what the straps hold`
+        : say``;
   return make(
     "measure",
     final ? "measure" : `measure-${after}`,
@@ -466,6 +482,7 @@ function measureStep(
         required: final && op.sized,
         readings: state?.readings.get(after) ?? [],
         above,
+        ...(beside ? { beside } : {}),
         fit: null,
       },
       notes: [

@@ -45,6 +45,8 @@ export interface StepMeasure {
   readings: readonly Mm[];
   /** How far down from the top it is cut, where the jaws hold what is not; mm. */
   above: Mm | null;
+  /** Where it is cut, beside what the straps hold. */
+  beside?: boolean;
   /** Of a feature: what is measured, and what is still to come off by the last reading, mm; null without one. */
   fit: { measured: Measured; left: Mm | null } | null;
 }

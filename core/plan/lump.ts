@@ -13,8 +13,7 @@ import {
   packingFor,
   scribedAt,
 } from "../stock/index.ts";
-import { line, say, words, type Working, type WorkingLine } from "../working/index.ts";
-import type { Plan } from "./plan.ts";
+import { line, say, words, type Working } from "../working/index.ts";
 
 /** Most a lump is tilted, rad: more is set up anew. */
 const mostTilt = 0.05;
@@ -25,6 +24,8 @@ export interface Lump {
   found: Balance | null;
   need: Record<Face, Mm>;
 }
+
+const probedOn = ({ points }: Job["stock"]) => facePoints(points.order.map((id) => points.byId[id]!));
 
 /** The balance of a job's lump by its probed points. */
 export function lumpOf(
@@ -39,7 +40,7 @@ export function lumpOf(
       part.faces[face].mayStayRaw ? 0 : skinOf(conditionAt(stock, face), material).skin,
     ]),
   ) as Lump["need"];
-  const probed = facePoints(stock.points.order.map((id) => stock.points.byId[id]!));
+  const probed = probedOn(stock);
   const found =
     finished &&
     balanceLump(probed, finished, {
@@ -55,87 +56,107 @@ export function lumpOf(
   return { found, need };
 }
 
-/** The working of what comes off a face, of scribed lines, or of what is packed under the rests; null without a balance. */
+/** What a working of the lump is of: a face, the lines of a size, the packing, a core. */
+export const lumpFigures = ["lump", "scribed", "packing", "core"] as const;
+export type LumpFigure = (typeof lumpFigures)[number];
+
+/** A lump that is balanced, as its workings ask for it. */
+interface Balanced {
+  found: Balance;
+  need: Lump["need"];
+  target: Sizes;
+  stock: Job["stock"];
+}
+
+type Titled = Pick<Working, "title" | "lines" | "notes">;
+
+/** The working of what comes off a face, of scribed lines, of what is packed under the rests, of a wall; null without a balance. */
 export function lumpWorking(
-  key: string,
-  at: "lump" | "scribed" | "packing" | "core",
-  of: string,
-  made: Pick<Plan, "target">,
+  { key, at, of }: { key: string; at: LumpFigure; of: string },
+  target: Sizes | null,
   job: Job,
   own?: OwnHandbook,
 ): Working | null {
-  const { target } = made;
   const { found, need } = lumpOf(job, target, own);
   if (!target || !found) return null;
-  const worked = { key, limits: [] };
-  if (at === "packing") {
-    const { turn } = found.motion;
-    return {
-      ...worked,
-      title: say`Working: packing under the three rests`,
-      lines: [
-        line("turned about the length", quantity("angle", (turn.length * 180) / Math.PI), { decimals: 3 }),
-        line("turned about the width", quantity("angle", (turn.width * 180) / Math.PI), { decimals: 3 }),
-        ...packingFor(found.motion, target).map(({ at: rest, under }, i): WorkingLine => ({
-          ...line(
-            say`rest ${String(i + 1)}, at ${mm(rest.length)} along and ${mm(rest.width)} across: rise over the lowest`,
-            mm(under),
-          ),
-          terms: [],
-        })),
-      ],
-      notes: [
-        words(
-          "Rise of a rest = turn about the length × its place across − turn about the width × its place along, turns in parts of a radian. The lowest rest gets nothing.",
+  const made = workings[at]({ found, need, target, stock: job.stock }, of);
+  return made && { key, limits: [], ...made };
+}
+
+const workings: Record<LumpFigure, (lump: Balanced, of: string) => Titled | null> = {
+  lump: offWorking,
+  scribed: scribedWorking,
+  packing: packingWorking,
+  core: coreWorking,
+};
+
+function packingWorking({ found: { motion }, target }: Balanced): Titled {
+  const degrees = (turn: number) => quantity("angle", (turn * 180) / Math.PI);
+  return {
+    title: say`Working: packing under the three rests`,
+    lines: [
+      line("turned about the length", degrees(motion.turn.length), { decimals: 3 }),
+      line("turned about the width", degrees(motion.turn.width), { decimals: 3 }),
+      ...packingFor(motion, target).map(({ at, under }, i) =>
+        line(
+          say`rest ${String(i + 1)}, at ${mm(at.length)} along and ${mm(at.width)} across: rise over the lowest`,
+          mm(under),
         ),
-      ],
-    };
-  }
-  if (at === "scribed") {
-    const axis = axisNames.find((a) => a === of);
-    const lines = axis && scribedAt(axis, found, target);
-    if (!axis || !lines) return null;
-    return {
-      ...worked,
-      title: say`Working: lines over the ${facesOf(axis)[0]} face`,
-      lines: [
-        line("most that comes off the face it stands on: its lowest point lies on the plate", mm(lines.low)),
-        line("first line over the plate", mm(lines.low), { sum: true }),
-        line(`finished ${axis}`, mm(target[axis])),
-        line("second line over the plate", mm(lines.high), { sum: true }),
-      ],
-      notes: [],
-    };
-  }
-  if (at === "core") {
-    const core = foundCores(Object.values(job.stock.cores.byId), target).find((c) => c.id === of);
-    const lies = found.cores.find((c) => c.id === of);
-    if (!core || !lies) return null;
-    const now = moved(found.motion, core.at);
-    return {
-      ...worked,
-      title: say`Working: the thinnest wall beside the core`,
-      lines: [
-        ...core.across.flatMap((axis, i) => [
-          line(`middle along the ${axis}, as the part lies in the blank`, mm(now[axis])),
-          line("as it is drawn", mm(core.drawn[i]!)),
-        ]),
-        line("half its diameter", mm(core.radius)),
-        line(`from its edge to the ${lies.wall.face} face`, mm(lies.wall.thick), { sum: true }),
-        line("as it is drawn", mm(lies.wall.drawn)),
-      ],
-      notes: [words("Halfway through the part: a tilt makes it thinner at one end, thicker at the other.")],
-    };
-  }
+      ),
+    ],
+    notes: [
+      words(
+        "Rise of a rest = turn about the length × its place across − turn about the width × its place along, turns in parts of a radian. The lowest rest gets nothing.",
+      ),
+    ],
+  };
+}
+
+function scribedWorking({ found, target }: Balanced, of: string): Titled | null {
+  const axis = axisNames.find((a) => a === of);
+  const lines = axis && scribedAt(axis, found, target);
+  if (!axis || !lines) return null;
+  return {
+    title: say`Working: lines over the ${facesOf(axis)[0]} face`,
+    lines: [
+      line("most that comes off the face it stands on: its lowest point lies on the plate", mm(lines.low)),
+      line("first line over the plate", mm(lines.low), { sum: true }),
+      line(`finished ${axis}`, mm(target[axis])),
+      line("second line over the plate", mm(lines.high), { sum: true }),
+    ],
+    notes: [],
+  };
+}
+
+function coreWorking({ found, target, stock }: Balanced, of: string): Titled | null {
+  const core = foundCores(Object.values(stock.cores.byId), target).find((c) => c.id === of);
+  const lies = found.cores.find((c) => c.id === of);
+  if (!core || !lies) return null;
+  const now = moved(found.motion, core.at);
+  return {
+    title: say`Working: the thinnest wall beside the core`,
+    lines: [
+      ...core.across.flatMap((axis, i) => [
+        line(`middle along the ${axis}, as the part lies in the blank`, mm(now[axis])),
+        line("as it is drawn", mm(core.drawn[i]!)),
+      ]),
+      line("off where it is drawn: root of both squared", mm(lies.off)),
+      line("half its diameter", mm(core.radius)),
+      line(`from its edge to the ${lies.wall.face} face`, mm(lies.wall.thick), { sum: true }),
+      line("as it is drawn", mm(lies.wall.drawn)),
+    ],
+    notes: [words("Halfway through the part: a tilt makes it thinner at one end, thicker at the other.")],
+  };
+}
+
+function offWorking({ found, need, target, stock }: Balanced, of: string): Titled | null {
   const face = faceNames.find((f) => f === of);
   const off = face && found.faces[face];
   if (!face || !off) return null;
-  const points = facePoints(job.stock.points.order.map((id) => job.stock.points.byId[id]!));
   return {
-    ...worked,
     title: say`Working: what comes off the ${face} face`,
     lines: [
-      ...points
+      ...probedOn(stock)
         .filter((p) => p.face === face)
         .map((p, i) =>
           line(

@@ -11,7 +11,7 @@ import { makerOf, reworkOf, sizedBy } from "./rework.ts";
 
 /** What becomes of a size that is not good: a rework that can be planned, is planned already, or waits in the vise. */
 export type ReworkOffer =
-  | { state: "offered"; event: RecordEvent & { type: "rework" } }
+  | { state: "offered"; event: RecordEvent & { type: "rework" }; worked: Phrase | null }
   /** It is still clamped where it was cut: the walk goes on there. */
   | { state: "clamped"; setup: Setup }
   | { state: "planned"; setup: Setup; record: string; begun: boolean }
@@ -50,6 +50,15 @@ function offFor({ face, to }: FacePair, error: Mm, sizes: Sizes): Mm {
   return tidy((squared ? (error * sizes[axisOf(to)]) / 100 : error) + skim);
 }
 
+/** How that follows. */
+function howMuch({ face, to }: FacePair, error: Mm, sizes: Sizes): Phrase {
+  const below = precise(mm(skim), 2);
+  if (to === null || axisOf(to) === axisOf(face))
+    return say`${precise(mm(error), 3)} as it was read, and ${below} below it so that the face comes clean (guess).`;
+  const over = sizes[axisOf(to)];
+  return say`${precise(mm(error), 3)} over ${mm(100)} makes ${precise(mm((error * over) / 100), 3)} over ${mm(over)} of the ${axisOf(to)}, and ${below} below it so that the face comes clean (guess).`;
+}
+
 /** Whether a face whose form is not good can be cut once more and leave its size within limits. */
 function formOffer(
   r: Pick<Requirement, "of" | "verdict">,
@@ -73,6 +82,7 @@ function formOffer(
     };
   return {
     state: "offered",
+    worked: howMuch(pair, r.verdict.largest, target),
     event: {
       type: "rework",
       of: r.of === "parallelism" ? axis : r.of,
@@ -122,7 +132,7 @@ export function reworkOffer(
   if (op === null) return null;
   const { largest, smallest, rework } = r.verdict;
   const from = r.how === "outside" ? largest : smallest;
-  return { state: "offered", event: { type: "rework", of: r.of, op, from, left: rework } };
+  return { state: "offered", event: { type: "rework", of: r.of, op, from, left: rework }, worked: null };
 }
 
 /** The face that a rework of a size, or of a form between two faces, cuts; null where it cuts none of the block's. */

@@ -201,31 +201,25 @@ export function slopesSeen(
   if (!target) return [];
   const faces = firstCuts(setups);
   const links = linksOf(faces);
-  const reworked = new Set(effective([...records]).flatMap((r) => (r.type === "rework" ? [r.piece] : [])));
-  const scrappedAtAll = new Set(
-    effective([...records]).flatMap((r) => (r.type === "scrapped" ? [r.piece] : [])),
+  const changed = new Set(
+    effective([...records]).flatMap((r) => (r.type === "rework" || r.type === "scrapped" ? [r.piece] : [])),
   );
-  const corners = cornersSeen(
-    links,
-    records,
-    by,
-    (piece) => !reworked.has(piece) && !scrappedAtAll.has(piece),
-  );
+  const counts = (piece: number) => !changed.has(piece);
+  const corners = cornersSeen(links, records, by, counts);
   const slopes = axisNames.flatMap((axis) => {
     const setup = readOver(axis, faces);
     if (!setup) return [];
-    const { byPiece, scrapped } = lastReadings(axis, records);
-    return [...byPiece].flatMap(([piece, readings]) =>
-      reworked.has(piece) || scrapped.has(piece)
-        ? []
-        : seenOn(
+    return [...lastReadings(axis, records).byPiece].flatMap(([piece, readings]) =>
+      counts(piece)
+        ? seenOn(
             setup,
-            judgedReadings(readings, "outside", by).flatMap(({ value, spot, u, counts }) =>
-              spot && counts ? [{ value, spot, u: u > 0 ? u : unknownU }] : [],
+            judgedReadings(readings, "outside", by).flatMap(({ value, spot, u, counts: judged }) =>
+              spot && judged ? [{ value, spot, u: u > 0 ? u : unknownU }] : [],
             ),
             links,
             target,
-          ),
+          )
+        : [],
     );
   });
   return [...slopes, ...corners];

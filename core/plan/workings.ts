@@ -22,7 +22,7 @@ import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
 import { judgedBy } from "./judged-reading.ts";
-import { lumpWorking } from "./lump.ts";
+import { type LumpFigure, lumpFigures, lumpWorking } from "./lump.ts";
 import { runWorking, verdictWorking } from "./measured-workings.ts";
 import type { PlanInputs } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
@@ -47,7 +47,7 @@ export type WorkingKey =
   | `spare#${Axis}`
   | `verdict#${string}`
   | `run#${string}`
-  | `${"lump" | "scribed" | "packing" | "core"}#${string}`
+  | `${LumpFigure}#${string}`
   | `feature#${string}`
   | `cost#${string}`
   | ErrorKey;
@@ -86,8 +86,8 @@ export function workingOf(
   if (at === "error") return errorWorking(key, made.errors, figure);
   if (at === "verdict") return verdictWorking(key, made, figure);
   if (at === "run") return runWorking(key, made, figure, records ?? [], judgedBy(job, shop, own));
-  if (at === "lump" || at === "scribed" || at === "packing" || at === "core")
-    return lumpWorking(key, at, figure, made, job, own);
+  const ofLump = lumpFigures.find((f) => f === at);
+  if (ofLump) return lumpWorking({ key, at: ofLump, of: figure }, made.target, job, own);
   const setup = setupWith(made.setups, at ?? null);
   const { machine, material } = equipment(job, shop, own);
   if (!setup || !machine || !material) return null;

@@ -51,9 +51,15 @@ const lightDepth: Mm = 0.1;
 /** A reading is a surprise where it is out by more than this, and by more than half of the limits; mm (guess). */
 const surprising: Mm = 0.05;
 
-/** Whether a light pass before this one would tell something: it is the last to the size, and thick enough to be cut twice. */
-export const canProve = ({ sized, matched }: FaceOperation, { last, done, depth }: LivePass): boolean =>
-  sized && !matched && last && !done && depth >= 2 * thinnestPass;
+/** Whether the pass to cut now may have a light one before it: it is the last to the size, and thick enough to be cut twice. */
+export const canProve = (
+  { sized, matched }: FaceOperation,
+  pass: LivePass,
+  passes: readonly LivePass[],
+): boolean => {
+  const now = passes.find((p) => !p.done)?.number === pass.number;
+  return now && sized && !matched && pass.last && pass.depth >= 2 * thinnestPass;
+};
 
 /** Asks for a light pass before the one that is told. */
 export const askToProve = (op: OperationKey, { number }: Pick<LivePass, "number">): RecordEvent => ({

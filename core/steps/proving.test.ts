@@ -36,7 +36,7 @@ const notes = (records: Record[]) => {
 describe("a setting is proved before all comes off", () => {
   test("a light pass asked for before the last, and a reading after it", () => {
     const [last] = coming(before);
-    expect([last!.last, canProve(op, last!)]).toEqual([true, true]);
+    expect([last!.last, canProve(op, last!, coming(before))]).toEqual([true, true]);
     const asked = appended(before, askToProve(op.key, last!));
     const [light, rest] = coming(asked);
     expect(light).toMatchObject({ proves: true, last: false, depth: 0.08 });

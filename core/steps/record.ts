@@ -27,6 +27,9 @@ const temperaturesSchema = z.object({ part: degrees, instrument: degrees });
 export const gaugeAnswers = ["passes", "tight", "loose"] as const;
 export type GaugeAnswer = (typeof gaugeAnswers)[number];
 
+/** More than this no indicator shows, mm. */
+export const farthestRun = 100;
+
 const eventSchema = z.discriminatedUnion("type", [
   /** An operation begins: its seat, tool and conditions as told are facts from here on. */
   z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
@@ -88,8 +91,8 @@ const eventSchema = z.discriminatedUnion("type", [
     type: z.literal("aligned"),
     op: anyOp,
     tick: z.string(),
-    start: z.number().min(-100).max(100),
-    end: z.number().min(-100).max(100),
+    start: z.number().min(-farthestRun).max(farthestRun),
+    end: z.number().min(-farthestRun).max(farthestRun),
   }),
   /** A gauge, a plate or the mate tried: it passes, is too tight or rough, or too loose. */
   z.object({

@@ -126,7 +126,7 @@ export function CutCard({
         <Lanes of={sweep} machine={machine} />
       </Box>
       <Warnings of={step.notes} />
-      {canProve(op, pass) && (
+      {canProve(op, pass, passes) && (
         <Button disabled={submit.busy} onClick={() => void submit.append(askToProve(op.key, pass))}>
           A light pass first, to prove the setting
         </Button>

@@ -1,12 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { parseQuantity } from "../../../core/quantity/index.ts";
-import { runSaid, type Tick, type Try } from "../../../core/steps/index.ts";
+import { mm, parseQuantity } from "../../../core/quantity/index.ts";
+import { farthestRun, runSaid, type Tick, type Try } from "../../../core/steps/index.ts";
 import { entryProblem } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Words } from "../../instruments/words.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
 
 /** Indicator runs while something is aligned: noted at both ends, told what to do, until one is near enough. */
 export function IndicatorTries({
@@ -16,17 +16,20 @@ export function IndicatorTries({
 }: {
   of: NonNullable<Tick["run"]>;
   enabled: boolean;
-  onRun: (run: Try) => void;
+  /** Answers whether it was kept: until then what was typed stays. */
+  onRun: (run: Try) => Promise<boolean>;
 }) {
   const { unit } = useJob();
   const [texts, setTexts] = useState({ start: "", end: "" });
   const read = (text: string) => (text.trim() === "" ? null : parseQuantity(text, "length", unit, true));
   const [start, end] = [read(texts.start), read(texts.end)];
   const wrong = [start, end].find((r) => r !== null && !r.ok);
+  const tooFar = [start, end].some((r) => r?.ok && Math.abs(r.value) > farthestRun);
   const note = () => {
-    if (!start?.ok || !end?.ok) return;
-    onRun({ start: start.value, end: end.value });
-    setTexts({ start: "", end: "" });
+    if (!enabled || !start?.ok || !end?.ok || tooFar) return;
+    void onRun({ start: start.value, end: end.value }).then((kept) => {
+      if (kept) setTexts({ start: "", end: "" });
+    });
   };
   return (
     <Box ml="40px" mt="6px" fontSize="17px">
@@ -51,10 +54,15 @@ export function IndicatorTries({
             }}
           />
         ))}
-        <Button size="machine" disabled={!enabled || !start?.ok || !end?.ok} onClick={note}>
+        <Button size="machine" disabled={!enabled || !start?.ok || !end?.ok || tooFar} onClick={note}>
           Note the run
         </Button>
       </Box>
+      {tooFar && (
+        <chakra.p color="stop" role="status">
+          No indicator shows that much: type what the needle shows, <Figure of={mm(farthestRun)} /> at most.
+        </chakra.p>
+      )}
       {wrong && !wrong.ok && (
         <chakra.p color="stop" role="status">
           <Words of={entryProblem(wrong.problem)} />

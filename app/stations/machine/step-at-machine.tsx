@@ -72,8 +72,11 @@ export function StepAtMachine({
   const sayBack = useSayBack();
   const state = progressOf(progress, step.op);
   const mine = plan.steps.filter((s) => s.op === step.op);
+  /** Answers whether it was kept. */
+  const keep = async (...events: RecordEvent[]): Promise<boolean> =>
+    (await submit.append(...withBeginnings(events, plan.setups, records, piece))).ok;
   const send = (...events: RecordEvent[]) => {
-    if (events.length > 0) void submit.append(...withBeginnings(events, plan.setups, records, piece));
+    if (events.length > 0) void keep(...events);
   };
   // What stops comes before the figure it is about: below it the buttons may lie over it.
   const stops = step.notes.filter((n) => n.severity === "stop");
@@ -159,7 +162,7 @@ export function StepAtMachine({
           step={shown}
           enabled={isCurrent && !submit.busy && !gate.holds}
           onTick={tick}
-          onRun={(of, run) => answer({ type: "aligned", op: step.op, tick: of, ...run })}
+          onRun={(of, run) => keep({ type: "aligned", op: step.op, tick: of, ...run })}
         />
       )}
       {asked?.other?.given && <Warnings of={[asked.other.then]} />}

@@ -16,7 +16,7 @@ export function TickCard({
   enabled: boolean;
   onTick: (tick: string) => void;
   /** An indicator run is noted for a tick. */
-  onRun: (tick: string, run: Try) => void;
+  onRun: (tick: string, run: Try) => Promise<boolean>;
 }) {
   const next = step.ticks.findIndex((t) => !t.done);
   return (

@@ -65,8 +65,14 @@ export function Rework({ of: r }: { of: Requirement }) {
           Cut it once more: plan the rework
         </Button>
         <chakra.p id="rework-what" fontSize="13.5px" color="quiet" mt="4px">
-          A setup of its own, after all others, for <Figure of={mm(offer.event.left)} decimals={3} /> that is
-          left.
+          A setup of its own, after all others, for <Figure of={mm(offer.event.left)} decimals={3} /> that{" "}
+          {offer.worked ? (
+            <>
+              comes off: <Words of={offer.worked} />
+            </>
+          ) : (
+            "is left."
+          )}
           {again.length > 0 && <> Then to be read again: {again.map((f) => f.name).join(", ")}.</>}
         </chakra.p>
       </chakra.div>

@@ -222,7 +222,9 @@ function Told({
             <tr key={id}>
               <th scope="row">{i + 1}</th>
               <td>
-                <Figure of={mm(off)} />
+                <Worked at={`core#${id}`}>
+                  <Figure of={mm(off)} />
+                </Worked>
               </td>
               <td>
                 <Worked at={`core#${id}`}>

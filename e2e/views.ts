@@ -196,6 +196,13 @@ export const views: View[] = [
     picture: false,
   },
   {
+    name: "record-built",
+    url: "/jobs/keeper-blocks/record/1/built",
+    sizes: [desk, phone],
+    ready: "as built",
+    picture: false,
+  },
+  {
     name: "record-log",
     url: `${job}/record/1/log`,
     sizes: [desk],

@@ -79,6 +79,8 @@ describe("mates", () => {
     measured: true,
     outer: false,
     gap: "slide",
+    by: "",
+    on: "",
     ...given,
   });
   const ids = (given: Partial<Mate>, own = { lower: 17.95, upper: 17.98 }) => [

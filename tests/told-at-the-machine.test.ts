@@ -305,6 +305,19 @@ describe("a tick that cannot be given honestly has another answer", () => {
     expect([tried.done, tried.other!.given, tried.other!.then.phrase.id]).toEqual([false, true, "M50.loose"]);
   });
 
+  test("on the bare bed a feeler under a corner is an answer too, and lets nobody go on", () => {
+    const low = block(
+      ["part/sizes/height", dim("100")],
+      ...(["p1", "p2", "p3", "p4"] as const).map((point): [string, unknown] => [
+        `stock/measured/height/${point}`,
+        { value: 104, written: { text: "104", unit: "mm" } },
+      ]),
+    );
+    const { tick, current, step } = after(low, "bedded", "bedded-under");
+    expect([tick.done, tick.other!.given, tick.other!.then.phrase.id]).toEqual([false, true, "M50.bed"]);
+    expect(current.id).toBe(step.id);
+  });
+
   test("a spindle that turns the wrong way stops the walk until it was looked at again", () => {
     const { step, current, tick } = after(block(), "rotation", "wrong-way");
     expect(current.id).toBe(step.id);

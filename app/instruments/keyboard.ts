@@ -35,7 +35,7 @@ const dialogOpen = (): boolean =>
  * Single keys of a view. They act only when no field has focus and can be switched off; keys with Ctrl always act.
  * Digits within 30 ms of each other ending in Enter come from an instrument: they go to `onInstrument`, not to the keys.
  * Space cuts and ticks: it acts when it is let go after a short press, never while it is held, and not twice at a double press;
- * a button that has focus gets no more of a held Enter either.
+ * a button that has focus gets no more of a held Enter either. Times are those of the keys, not of when a busy page comes to them.
  */
 export function useKeyboard(
   actions: KeyActions,
@@ -76,7 +76,7 @@ export function useKeyboard(
         return;
       }
       if (event.altKey || isField(event.target)) return;
-      const now = performance.now();
+      const now = event.timeStamp;
       if (/^[\d.,-]$/.test(event.key)) {
         clearTimeout(timer);
         burst = now - lastAt <= burstGap ? burst + event.key : event.key;
@@ -101,7 +101,7 @@ export function useKeyboard(
       else act(event.key);
     };
     const onRelease = (event: KeyboardEvent) => {
-      if (event.key === " " && space.up(performance.now()) && single && !dialogOpen()) act(" ");
+      if (event.key === " " && space.up(event.timeStamp) && single && !dialogOpen()) act(" ");
     };
     addEventListener("keydown", onKey);
     addEventListener("keyup", onRelease);

@@ -8,11 +8,13 @@ export function TextEntry({
   path,
   value,
   lines = 1,
+  type = "text",
 }: {
   label: string;
   path: string;
   value: string;
   lines?: number;
+  type?: "text" | "date";
 }) {
   const id = useId();
   const submit = useSubmit();
@@ -36,6 +38,7 @@ export function TextEntry({
       ) : (
         <Input
           {...shared}
+          type={type}
           maxLength={200}
           onChange={(e) => setText(e.target.value)}
           onKeyDown={(e) => e.key === "Enter" && e.currentTarget.blur()}

@@ -19,20 +19,28 @@ beforeEach(async () => {
   session = (await JobSession.open(db, "cheek-block"))!;
 });
 
-/** A planner that answers when it is let, and what was shown. */
-function watched(take = 0) {
+/** A planner that answers at once, or when it is let where it was stopped; and what was shown. */
+function watched(patience?: number) {
   const asked: PlanInputs[] = [];
-  const planning = new Planning(session, 1, async (inputs) => {
-    asked.push(inputs);
-    await new Promise((resolve) => setTimeout(resolve, take));
-    return plan(inputs);
-  });
+  let gate = Promise.resolve();
+  let letOn = () => {};
+  const stop = () => (gate = new Promise((resolve) => (letOn = resolve)));
+  const planning = new Planning(
+    session,
+    1,
+    async (inputs) => {
+      asked.push(inputs);
+      await gate;
+      return plan(inputs);
+    },
+    patience,
+  );
   const shown: (Shown | null)[] = [];
   planning.subscribe(() => {
     if (planning.shown() !== shown.at(-1)) shown.push(planning.shown());
   });
   const settled = () => vi.waitFor(() => expect(planning.working()).toBe(false), { timeout: 5000 });
-  return { planning, asked, shown, settled };
+  return { planning, asked, shown, settled, stop, letOn: () => letOn() };
 }
 const lengths = (shown: readonly (Shown | null)[]) =>
   shown.map((s) => [s?.state.typed.part.sizes.length?.nominal, s?.plan.target?.length]);
@@ -62,12 +70,11 @@ test("a size that is typed and then kept is planned once and shown once, with it
 });
 
 test("the planner has one thing to do at a time, and what was overtaken is never shown", async () => {
-  const { asked, shown, settled } = watched(30);
+  const { asked, shown, settled, stop, letOn } = watched(60_000);
   await settled();
-  for (const size of ["95", "94", "93", "92"]) {
-    session.preview(length, { value: dim(size) });
-    await new Promise((resolve) => setTimeout(resolve, 5));
-  }
+  void stop();
+  for (const size of ["95", "94", "93", "92"]) session.preview(length, { value: dim(size) });
+  letOn();
   await settled();
   expect(asked.map((i) => i.job.part.sizes.length?.nominal)).toEqual([96, 95, 92]);
   expect(lengths(shown)).toEqual([
@@ -77,10 +84,13 @@ test("the planner has one thing to do at a time, and what was overtaken is never
 });
 
 test("decisions whose plan takes long are shown before it, and the plan says that it is being worked", async () => {
-  const { planning, shown, settled } = watched(400);
+  const { planning, shown, settled, stop, letOn } = watched(20);
   await settled();
+  void stop();
   session.preview(length, { value: dim("95") });
   expect(planning.working()).toBe(true);
+  await vi.waitFor(() => expect(lengths(shown).at(-1)).toEqual([95, 96]));
+  letOn();
   await settled();
   expect(lengths(shown)).toEqual([
     [96, 96],

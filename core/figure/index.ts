@@ -6,6 +6,7 @@ export * from "./face-net.ts";
 export * from "./figure.ts";
 export * from "./jaw-section.ts";
 export * from "./path.ts";
+export { placesOf } from "./places-of.ts";
 export * from "./reference-graph.ts";
 export * from "./section-view.ts";
 export * from "./shop-outlines.ts";

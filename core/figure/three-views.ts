@@ -1,6 +1,6 @@
 import { type Axis, axisOf, type Face, type Sizes } from "../frame/index.ts";
 import type { Cutout, Site } from "../part/index.ts";
-import { mm } from "../quantity/index.ts";
+import { type Mm, mm } from "../quantity/index.ts";
 import { balloonsOf } from "./balloons.ts";
 import { finishMarks } from "./finish-marks.ts";
 import type { DrawnCutout } from "./drawn-cutouts.ts";
@@ -32,6 +32,8 @@ export interface ViewsShown {
   open?: { face: Face; places: readonly PlacedAlong[] } | null;
   /** Features whose places are dimensioned with their figures; a press of one leads to its feature. */
   dimensioned?: readonly { id: string; face: Face; places: readonly PlacedAlong[] }[];
+  /** Outside sizes written at their dimension lines, mm; where none are given there is room for entry fields. */
+  outside?: Partial<Record<Axis, Mm>>;
   /** Surface finish asked for, Ra in µm, by face. */
   finish?: Partial<Record<Face, number | null>>;
 }
@@ -44,7 +46,7 @@ export interface ViewsShown {
 export function threeViews(
   site: Site,
   cutouts: readonly DrawnCutout[] = [],
-  { angle = "third", open = null, dimensioned = [], finish = {} }: ViewsShown = {},
+  { angle = "third", open = null, dimensioned = [], outside: written = {}, finish = {} }: ViewsShown = {},
 ): {
   figure: Figure;
   entries: EntryPlaces;
@@ -122,7 +124,14 @@ export function threeViews(
     },
   ];
   // A dimension line with its two thin lines out from the view: level below it, upright at its left.
-  const outsideSize = (level: boolean, low: number, high: number, edge: number, at: number): Shape[] => {
+  const outsideSize = (
+    axis: Axis,
+    level: boolean,
+    low: number,
+    high: number,
+    edge: number,
+    at: number,
+  ): Shape[] => {
     const put = (along: number, across: number): [number, number] =>
       level ? [along, across] : [across, along];
     const away = Math.sign(at - edge) * unit;
@@ -131,8 +140,19 @@ export function threeViews(
       points: [put(end, edge + 1.5 * away), put(end, at + 2 * away)],
       ink: "thin",
     });
+    const value = written[axis];
     return [
-      { kind: "line", points: [put(low, at), put(high, at)], ink: "dimension", arrow: true },
+      value === undefined
+        ? { kind: "line", points: [put(low, at), put(high, at)], ink: "dimension", arrow: true }
+        : {
+            kind: "dimension",
+            from: put(low, at),
+            to: put(high, at),
+            value: mm(value),
+            label: "",
+            size: text,
+            side: level ? "below" : "left",
+          },
       thin(low),
       thin(high),
     ];
@@ -140,9 +160,9 @@ export function threeViews(
   const widthX = mainX - 13 * unit;
   const heightX = left - 13 * unit;
   const outside = [
-    ...outsideSize(true, mainX, mainX + length, lowest, lengthY),
-    ...outsideSize(false, topTop, topTop + width, mainX, widthX),
-    ...outsideSize(false, frontTop, frontTop + height, left, heightX),
+    ...outsideSize("length", true, mainX, mainX + length, lowest, lengthY),
+    ...outsideSize("width", false, topTop, topTop + width, mainX, widthX),
+    ...outsideSize("height", false, frontTop, frontTop + height, left, heightX),
   ];
   const cut = cutouts.map(({ cutout }) => cutout);
   const inViews = views.flatMap((view) =>

@@ -1,8 +1,8 @@
-import { type Axis, axisNames } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, faceNames } from "../frame/index.ts";
 import { materialIn, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { type Dimension, mm } from "../quantity/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { note, type Phrase, rule, stop, type Warning } from "../working/index.ts";
+import { note, type Phrase, precise, rule, stop, type Warning, warn } from "../working/index.ts";
 import { checkFeatures } from "./features/check-features.ts";
 import { checkMates } from "./mates-of-part.ts";
 import { checkForm } from "./form.ts";
@@ -32,7 +32,7 @@ export function checkDrawing(
     ...checkMaterial(part, own),
     ...(part.shaft
       ? checkShaft(part.shaft).map((finding) => ({ axis: null, ...finding }))
-      : checkSizes(part, shop)),
+      : [...checkSizes(part, shop), ...checkLeft(part)]),
     ...checkContents(part, shop, machine),
   ];
 }
@@ -45,6 +45,23 @@ function checkMaterial(part: Part, own: OwnHandbook): DrawingFinding[] {
   }
   return [];
 }
+
+/** What is left for a next process must be there however it comes out. */
+const checkLeft = ({ faces }: Part): DrawingFinding[] =>
+  faceNames.flatMap((face) => {
+    const { leave, leaveWithin } = faces[face];
+    if (leave === null || leaveWithin === null || leaveWithin < leave) return [];
+    return [
+      {
+        axis: axisOf(face),
+        ...warn(
+          rule(
+            "drawing.leftNothing",
+          )`${precise(mm(leave), 3)} is left on the ${face}, within ±${precise(mm(leaveWithin), 3)}: it may come out with nothing left for the next process. Leave more, or hold it closer.`,
+        ),
+      },
+    ];
+  });
 
 /** The three sizes of a block. */
 function checkSizes(part: Part, shop: Shop): DrawingFinding[] {

@@ -27,6 +27,9 @@ export const mateSchema = z.object({
   /** Whether this part goes around the other (a slot over a tongue) or into it. */
   outer: z.boolean(),
   gap: z.enum(gapNames),
+  /** Who measured it, and when, yyyy-mm-dd; empty where that is not known. */
+  by: z.string().max(200).default(""),
+  on: z.string().max(10).default(""),
 });
 export type Mate = z.infer<typeof mateSchema>;
 

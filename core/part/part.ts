@@ -29,6 +29,8 @@ const faceWantedSchema = z.object({
   ra: z.number().min(0.001).max(500).nullable(),
   /** Left on this face for a next process, mm; null for nothing. */
   leave: z.number().positive().max(100).nullable(),
+  /** How far what is left may be out either way, by the next process, mm; null for as closely as the drawing says. */
+  leaveWithin: z.number().positive().max(100).nullable().default(null),
   /** Whether a patch of the raw face may stay: it is then no fault, and no reference. */
   mayStayRaw: z.boolean(),
 });
@@ -58,10 +60,9 @@ export type Part = z.infer<typeof partSchema>;
 
 /** Nothing asked of any face. */
 export const plainFaces = (): Record<Face, FaceWanted> =>
-  Object.fromEntries(faceNames.map((face) => [face, { ra: null, leave: null, mayStayRaw: false }])) as Record<
-    Face,
-    FaceWanted
-  >;
+  Object.fromEntries(
+    faceNames.map((face) => [face, { ra: null, leave: null, leaveWithin: null, mayStayRaw: false }]),
+  ) as Record<Face, FaceWanted>;
 
 /** Features in the order they were entered. */
 export const featuresOf = ({ features }: Pick<Part, "features">): Feature[] =>
@@ -95,13 +96,30 @@ export const leftAlong = ({ faces }: Pick<Part, "faces">, axis: Axis): Mm =>
 export const grownBy = (size: Dimension, more: Mm): Dimension =>
   more === 0 ? size : dimensionOf(size.nominal + more, size.written.unit, size);
 
+/** How far a milled size may be out either way by what is left on it for a next process, mm; null where the drawing says it. */
+export function leftWithin({ faces }: Pick<Part, "faces">, axis: Axis): Mm | null {
+  const left = facesOf(axis).flatMap((face) => (faces[face].leave === null ? [] : [faces[face].leaveWithin]));
+  return left.every((within) => within === null)
+    ? null
+    : tidy(left.reduce<Mm>((sum, within) => sum + (within ?? 0), 0));
+}
+
+/** A size as it leaves the mill: with what is left on its faces, as closely as the next process needs it. */
+function milled(size: Dimension, part: Part, axis: Axis): Dimension {
+  const grown = grownBy(size, leftAlong(part, axis));
+  const within = leftWithin(part, axis);
+  if (within === null) return grown;
+  const meant = middle(limitsOf(grown, part));
+  return dimensionOf(meant, size.written.unit, { ...grown, upper: within, lower: -within });
+}
+
 /** The part as it leaves the mill: every size with what is left on its faces. */
 export const asMilled = (part: Part): Part => ({
   ...part,
   sizes: Object.fromEntries(
     axisNames.map((axis) => {
       const size = part.sizes[axis];
-      return [axis, size && grownBy(size, leftAlong(part, axis))];
+      return [axis, size && milled(size, part, axis)];
     }),
   ) as Part["sizes"],
 });

@@ -2,11 +2,15 @@ import { type Limits, type Mm, mm } from "../quantity/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { note, precise, rule, type Warning, warn } from "../working/index.ts";
 
+/** An instrument good to this share of the whole tolerance band proves a size (domain.md 10). */
+export const criticalShare = 1 / 8;
+
 /**
  * Whether the instruments of the shop can prove a size (M35). Half of its zone or more in doubt is told.
  * @param what the size, as in a sentence: "the length", "the width of slot 1"
+ * @param critical it is called good only by an instrument good to an eighth of its zone
  */
-export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop): Warning[] {
+export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop, critical = false): Warning[] {
   const able = shop.instruments.filter((i) => i.from <= nominal && nominal <= i.to);
   const best = able.reduce((u, i) => Math.min(u, i.uncertainty), Infinity);
   const width = limits.upper - limits.lower;
@@ -24,6 +28,14 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop):
         rule(
           "M35.prove",
         )`The tolerance band of ${what} is ${precise(mm(width), 3)}; your best instrument (±${precise(mm(best), 3)}) cannot inspect it.`,
+      ),
+    ];
+  if (critical && best > width * criticalShare)
+    return [
+      warn(
+        rule(
+          "M35.critical",
+        )`The ${what.replace(/^the /, "")} is critical: it takes an instrument good to ±${precise(mm(width * criticalShare), 3)}, an eighth of its tolerance band. Your best is good to ±${precise(mm(best), 3)}.`,
       ),
     ];
   return best * 4 > width

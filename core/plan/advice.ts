@@ -3,12 +3,9 @@ import { clampingAxes, type Sizes } from "../frame/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
 import { canMeasure, type Shop } from "../shop/index.ts";
 import { faceSetupsOf, type FaceSetup, type Setup } from "../route/index.ts";
-import type { FormKind } from "../part/index.ts";
+import { criticalShare, type FormKind } from "../part/index.ts";
 import { type Phrase, precise, say, words } from "../working/index.ts";
 import type { Requirement } from "./requirement.ts";
-
-/** An instrument good to this share of the whole tolerance proves a size (domain.md 10). */
-const provingShare = 1 / 8;
 
 /** The face setup that made a size of the block: its second face. */
 export const madeBy = (r: Requirement, setups: readonly Setup[]): FaceSetup | undefined =>
@@ -105,8 +102,9 @@ function ofPlace(form: FormKind, error: Mm): Phrase | null {
 }
 
 /** What to do about a thread, a finish or a fit that did not pass. */
-function triedAdvice({ how, verdict }: Requirement): Phrase[] {
-  if (verdict?.verdict === "good") return [];
+function triedAdvice(r: Requirement): Phrase[] {
+  const { how, verdict, gauge } = r;
+  if (verdict?.verdict === "good") return shakes(r);
   const loose = verdict?.verdict === "over";
   if (how === "thread")
     return [
@@ -124,18 +122,49 @@ function triedAdvice({ how, verdict }: Requirement): Phrase[] {
         "A light last cut with a sharp cutter, slower feed and the fluid on, if the size has that much left. Else ask whether it may stay.",
       ),
     ];
+  return fitAdvice(gauge!, loose);
+}
+
+/** What to do about a fit that was tried: by how it goes, how much it shakes, and where. */
+function fitAdvice({ answer, gap }: NonNullable<Requirement["gauge"]>, loose: boolean): Phrase[] {
+  const play = answer?.play ?? null;
+  const where = answer?.where && answer.where !== "all along" ? ` at ${answer.where}` : "";
+  if (!loose)
+    return [
+      where === ""
+        ? words(
+            "Too tight: blue shows where it binds. Deburr first. Bound all along, take a little off both walls in turn, so that its middle stays; off one wall alone it moves.",
+          )
+        : words(
+            `Too tight${where}: deburr, blue it, and take metal off there only. The rest is at size: another pass over all of it would make it loose.`,
+          ),
+    ];
+  if (play === null || gap === null)
+    return [
+      words(
+        "Too loose: measure both, and make the other part to this one, or scrap the piece. Find the play with a feeler and note it: it says how much is missing.",
+      ),
+    ];
+  const over = play - (gap.least + gap.most) / 2;
   return [
-    loose
-      ? words("Too loose: measure both, and make the other part to this one, or scrap the piece.")
-      : words(
-          "Too tight: blue shows where it binds. Deburr first; then take off a little there, and try again.",
-        ),
+    say`It shakes by ${fine(play)}${where}; ${fine(gap.least)} to ${fine(gap.most)} is required. Make the other part ${fine(Math.max(0, over))} larger, or put a shim of that between; where neither goes, scrap the piece.`,
   ];
 }
 
+/** A fit that goes, and shakes more than it may. */
+function shakes({ gauge, verdict }: Requirement): Phrase[] {
+  const play = gauge?.answer?.play ?? null;
+  if (verdict?.verdict !== "good" || !gauge?.gap || play === null || play <= gauge.gap.most) return [];
+  return [
+    say`It goes, but shakes by ${fine(play)}: ${fine(gauge.gap.most)} at most was required. See whether that will do.`,
+  ];
+}
+
+const fine = (value: Mm) => precise(mm(value), 3);
+
 /** The instrument that would tell, where the shop has one. */
 function betterInstrument(r: Requirement, shop: Shop, band: Mm): Phrase {
-  const wanted = band * provingShare;
+  const wanted = band * criticalShare;
   const value = r.readings[0]?.value ?? 0;
   const [best] = shop.instruments
     .filter((i) => !i.retired && canMeasure(i, r.how, value) && i.uncertainty < r.u)

@@ -4,14 +4,30 @@ import type { Dimension, Limits, Mm } from "../quantity/index.ts";
 import type { Setup } from "../route/index.ts";
 import type { MeasuredHow } from "../shop/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
-import type { FaceProgress, GaugeAnswer, ReadingOf, Record as JobRecord } from "../steps/index.ts";
+import type {
+  FaceProgress,
+  FitPlace,
+  GaugeAnswer,
+  HandWay,
+  ReadingOf,
+  Record as JobRecord,
+} from "../steps/index.ts";
 import type { Phrase } from "../working/index.ts";
 import type { JudgedBy, JudgedReading, Reading } from "./judged-reading.ts";
 
 /** A thing that is tried, not measured: what each answer means, and what it was. */
 export interface Gauge {
   answers: Record<GaugeAnswer, string>;
-  answer: { id: string; value: GaugeAnswer } | null;
+  answer: { id: string; value: GaugeAnswer; play: Mm | null; where: FitPlace | null } | null;
+  /** Of a fit: the gap wanted at its tightest and at its loosest, mm. */
+  gap: { least: Mm; most: Mm } | null;
+}
+
+/** What was done to it by hand, and what it read before, mm; a size is the mean of its readings. */
+export interface ByHand {
+  id: string;
+  how: HandWay;
+  before: Mm;
 }
 
 /** One thing the drawing requires, with its readings and verdict. */
@@ -28,8 +44,12 @@ export interface Requirement {
   how: MeasuredHow;
   /** Without it the part is not good. What only follows from how it is made may be left unread. */
   required: boolean;
+  /** Others hang on it: only an instrument good to an eighth of its zone calls it good. */
+  critical: boolean;
   gauge: Gauge | null;
   readings: JudgedReading[];
+  /** Worked by hand since it was cut; what was read before that is history. Null where it was not, or nothing was read before. */
+  byHand: ByHand | null;
   /** The largest uncertainty of those that count, mm. */
   u: Mm;
   verdict: SizeVerdict | null;
@@ -38,7 +58,7 @@ export interface Requirement {
 }
 
 /** What a requirement is judged by. */
-export type Asked = Omit<Requirement, "u" | "verdict" | "readings" | "accepted"> & {
+export type Asked = Omit<Requirement, "u" | "verdict" | "readings" | "accepted" | "byHand"> & {
   readings: readonly Reading[];
 };
 

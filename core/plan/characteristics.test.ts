@@ -4,7 +4,7 @@ import { demoShop, type Shop } from "../shop/index.ts";
 import { appended, type RecordEvent } from "../steps/index.ts";
 import { cheekBlock, dim, featureList, featureOf } from "../../tests/support/cheek-block.ts";
 import { phraseText } from "../working/index.ts";
-import { adviceFor, plan, verdictOf } from "./index.ts";
+import { adviceFor, asBuilt, builtOf, plan, verdictOf } from "./index.ts";
 
 const made = (...changes: [path: string, to: unknown][]): Job =>
   changes.reduce((job, [path, to]) => {
@@ -167,6 +167,177 @@ describe("what the drawing asks beside its sizes", () => {
     const good = judged([read("form/f", 0.01)]).get("form/f")!;
     expect(verdictOf({ requirements: [good, untried], missing: [] })).toBe("good");
     expect(verdictOf({ requirements: [good, thread], missing: [] })).toBe("notGood");
+  });
+});
+
+describe("how much hangs on a feature", () => {
+  const matters = (which: string) =>
+    made([
+      "part/features",
+      featureList([featureOf("hole", "bolt", "top", { ...bolt, choices: { matters: which } })]),
+    ]);
+  const bolt = { sizes: { diameter: "6 +0.1/0", depth: "20" }, first: "left 30 ±0.05" };
+  const place = (which: string, u: number) => {
+    const shop: Shop = {
+      ...demoShop,
+      instruments: demoShop.instruments.map((i) => (i.id === "caliper" ? { ...i, uncertainty: u } : i)),
+    };
+    return judged([read("bolt/place-first", 30, { instrument: "caliper" })], shop, matters(which)).get(
+      "bolt/place-first",
+    )!;
+  };
+
+  test.each([
+    ["drawing", true, false],
+    ["critical", true, true],
+    ["looks", false, false],
+  ])("%s: required %j, critical %j", (which, required, critical) => {
+    const r = place(which, 0.005);
+    expect([r.required, r.critical]).toEqual([required, critical]);
+  });
+
+  test.each([
+    ["drawing", 0.02, "good"],
+    ["critical", 0.02, "cannotTell"],
+    ["critical", 0.0125, "good"],
+  ])("%s, read with ±%d of limits 0.1 apart: %s", (which, u, verdict) =>
+    expect(place(which, u).verdict!.verdict).toBe(verdict),
+  );
+
+  test("a critical size is not skipped at the machine, and the drawing asks for an instrument that proves it", () => {
+    const of = matters("critical");
+    const made = plan({ job: of, records: [], shop: demoShop, piece: 1 });
+    const ofBolt = made.steps.filter((step) => step.measure?.of.startsWith("bolt/"));
+    expect(ofBolt.length).toBeGreaterThan(0);
+    for (const { measure } of ofBolt) expect(measure!.required).toBe(measure!.final);
+    const coarse: Shop = {
+      ...demoShop,
+      instruments: demoShop.instruments.map((i) => ({ ...i, uncertainty: Math.max(i.uncertainty, 0.02) })),
+    };
+    const ids = (which: string) =>
+      plan({ job: matters(which), records: [], shop: coarse, piece: 1 }).findings.map((f) => f.phrase.id);
+    expect([ids("critical").includes("M35.critical"), ids("drawing").includes("M35.critical")]).toEqual([
+      true,
+      false,
+    ]);
+  });
+});
+
+describe("worked by hand", () => {
+  const sanded: RecordEvent = { type: "byHand", of: "height", how: "sanded" };
+  test("what was read before is history, and what came off shows once it is read again", () => {
+    const before = [read("height", 38.04), read("height", 38.02)];
+    const none = judged([...before, sanded]).get("height")!;
+    expect([none.verdict, none.byHand!.how, none.byHand!.before]).toEqual([null, "sanded", 38.03]);
+    const again = judged([...before, sanded, read("height", 38)]).get("height")!;
+    expect(again.readings.map((q) => q.value)).toEqual([38]);
+    expect(judged([sanded, read("height", 38)]).get("height")!.byHand).toBeNull();
+  });
+
+  test("an answer given and an acceptance before it fall too; taken back, all count again", () => {
+    const events = appended(
+      [],
+      tried("ra/top", "tight"),
+      { type: "accepted", of: "ra/top", reason: "will do" },
+      { type: "byHand", of: "ra/top", how: "stoned" },
+    );
+    const r = (records: typeof events) =>
+      plan({ job, records, shop: demoShop, piece: 1 }).requirements.find((q) => q.of === "ra/top")!;
+    expect([r(events).verdict, r(events).accepted]).toEqual([null, null]);
+    const back = r(appended(events, { type: "withdrawn", of: events.at(-1)!.id }));
+    expect([back.verdict?.verdict, back.accepted?.reason]).toEqual(["rework", "will do"]);
+  });
+});
+
+describe("a fit that was tried", () => {
+  const mated = made([
+    "part/mates",
+    {
+      byId: {
+        m: {
+          id: "m",
+          kind: "fits",
+          size: "sizes/width",
+          other: "the channel",
+          mate: dim("60"),
+          measured: false,
+          outer: false,
+          gap: "slide",
+          by: "",
+          on: "",
+        },
+      },
+      order: ["m"],
+    },
+  ]);
+  const asked = { setups: [], sizes: { length: 96, width: 60, height: 38 }, shop: demoShop, parallel: null };
+  test.each([
+    ["tight", {}, "both walls in turn"],
+    ["tight", { where: "one end" }, "at one end: deburr, blue it"],
+    ["loose", {}, "Find the play with a feeler"],
+    ["loose", { play: 0.12, where: "the middle" }, "shakes by 0.120 mm at the middle; 0.010 mm to 0.060 mm"],
+    ["loose", { play: 0.135 }, "0.100 mm larger"],
+    ["passes", { play: 0.1 }, "shakes by 0.100 mm: 0.060 mm at most"],
+  ] as const)("%s %j: %s", (answer, more, said) => {
+    const r = judged([{ ...tried("fit/m", answer), ...more }], demoShop, mated).get("fit/m")!;
+    const advice = adviceFor(r, asked).map((phrase) => phraseText(phrase, "mm"));
+    expect(advice.join(" ")).toContain(said);
+    expect([r.gauge!.answer!.play, r.gauge!.answer!.where]).toEqual([
+      "play" in more ? more.play : null,
+      "where" in more ? more.where : null,
+    ]);
+  });
+  test("one that goes and does not shake asks for nothing", () => {
+    const r = judged([{ ...tried("fit/m", "passes"), play: 0.05 } as RecordEvent], demoShop, mated).get(
+      "fit/m",
+    )!;
+    expect(adviceFor(r, asked)).toEqual([]);
+  });
+});
+
+describe("as built", () => {
+  test("sizes and places that were read stand as they came out, the others as drawn", () => {
+    const { requirements } = plan({
+      job,
+      records: appended(
+        [],
+        read("length", 96.04),
+        read("length", 96.02),
+        read("bolt/place-first", 30.02, { instrument: "readout" }),
+      ),
+      shop: demoShop,
+      piece: 1,
+    });
+    const part = asBuilt(job.part, requirements);
+    expect(part.sizes.length!.nominal).toBe(96.03);
+    expect(part.features.byId.bolt!.first.at!.nominal).toBe(30.02);
+    expect([part.sizes.width, part.features.byId.bolt!.sizes]).toEqual([
+      job.part.sizes.width,
+      job.part.features.byId.bolt!.sizes,
+    ]);
+    expect(requirements.filter((r) => builtOf(r) !== null).map((r) => r.of)).toEqual([
+      "length",
+      "bolt/place-first",
+    ]);
+  });
+});
+
+describe("what is left for a next process", () => {
+  const left = (leave: number, leaveWithin: number | null) =>
+    made(["part/faces/top/leave", leave], ["part/faces/top/leaveWithin", leaveWithin]);
+  test.each([
+    ["as closely as the drawing says", 0.3, null, 38.25, 38.35],
+    ["closer by its own limits", 0.3, 0.02, 38.28, 38.32],
+  ])("%s", (_what, leave, within, lower, upper) => {
+    const { limits } = judged([], demoShop, left(leave, within)).get("height")!;
+    expect([limits.lower, limits.upper]).toEqual([lower, upper]);
+  });
+  test.each([
+    [0.05, true],
+    [0.04, false],
+  ])("0.05 left within ±%d: told %j that nothing may be left", (within, told) => {
+    const { findings } = plan({ job: left(0.05, within), records: [], shop: demoShop, piece: 1 });
+    expect(findings.some((f) => f.phrase.id === "drawing.leftNothing")).toBe(told);
   });
 });
 

@@ -8,6 +8,7 @@ import {
   fittedLimits,
   formsOf,
   formWords,
+  gaps,
   isOfFeature,
   isOfFeatureAlone,
   limitsOf,
@@ -36,7 +37,13 @@ const cutsFace = (record: JobRecord, faces: readonly Face[], again = false): boo
 const cutsFeature = (record: JobRecord, id: string): boolean =>
   record.type === "tick" && !isFaceKey(record.op) && featureOfKey(record.op) === id;
 
-const plain = { deviation: null, gauge: null, required: true } as const;
+const plain = { deviation: null, gauge: null, required: true, critical: false } as const;
+
+/** How a feature's own requirements are judged: where only its looks count, none is required. */
+const judgedAs = (feature: Feature | undefined) => ({
+  required: feature?.matters !== "looks",
+  critical: feature?.matters === "critical",
+});
 
 /** The three sizes of the block: readings from before their last cut are history. */
 export const sizesAsked = ({ job, part, faces }: Judged, { here, readings }: Happened): Asked[] =>
@@ -116,6 +123,7 @@ export function featuresAsked({ part, setups }: Judged, { here, readings }: Happ
       );
       asked.set(path, {
         ...plain,
+        ...judgedAs(byId.get(feature)),
         of: path,
         name: say`${names.get(feature) ?? feature}, ${measure.name}`,
         drawn,
@@ -154,6 +162,7 @@ export function otherSizesAsked(judged: Judged, happened: Happened, known: reado
       return [
         {
           ...plain,
+          ...judgedAs(feature),
           of: path,
           name: say`${names.get(feature.id) ?? feature.kind}, ${called}`,
           drawn,
@@ -223,6 +232,7 @@ export function gaugesAsked({ part }: Judged, { here }: Happened): Asked[] {
     answers: Gauge["answers"],
     required: boolean,
     since: number,
+    gap: Gauge["gap"] = null,
   ): Asked => {
     const said = here.findLast(
       (r): r is JobRecord & { type: "gauged" } => r.type === "gauged" && r.of === of,
@@ -235,7 +245,15 @@ export function gaugesAsked({ part }: Judged, { here }: Happened): Asked[] {
       deviation: null,
       how,
       required,
-      gauge: { answers, answer: said && said.seq > since ? { id: said.id, value: said.answer } : null },
+      critical: false,
+      gauge: {
+        answers,
+        gap,
+        answer:
+          said && said.seq > since
+            ? { id: said.id, value: said.answer, play: said.play ?? null, where: said.where ?? null }
+            : null,
+      },
       readings: [],
     };
   };
@@ -266,7 +284,7 @@ export function gaugesAsked({ part }: Judged, { here }: Happened): Asked[] {
     const [owner] = mate.size.split("/");
     const since = lastCut(here, (r) => cutsFeature(r, owner ?? ""));
     const name = `fit ${mate.outer ? "over" : "in"} ${mate.other.trim() || "its mate"}`;
-    return [asked(`fit/${id}`, capital(name), "form", fitTried, false, since)];
+    return [asked(`fit/${id}`, capital(name), "form", fitTried, false, since, gaps[mate.gap])];
   });
   return [...threads, ...finish, ...fits];
 }

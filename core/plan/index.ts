@@ -1,4 +1,5 @@
 export * from "./advice.ts";
+export * from "./as-built.ts";
 export * from "./batch.ts";
 export * from "./cut-comparison.ts";
 export * from "./drawing-cost.ts";
@@ -10,8 +11,10 @@ export { type Lump, lumpOf } from "./lump.ts";
 export { type PiecesSaid, piecesSaid, type SizeRun } from "./pieces-said.ts";
 export type { TellingBlock } from "./telling-block.ts";
 export * from "./make-plan.ts";
+export { moreAllowed } from "./plan-setups.ts";
 export * from "./plan.ts";
 export { planStart, schoolOf } from "./plan-start.ts";
+export { cleanShare } from "./raw-spots.ts";
 export * from "./rehearse-job.ts";
 export * from "./requirement.ts";
 export * from "./route-comparison.ts";

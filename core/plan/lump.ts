@@ -12,6 +12,7 @@ import {
   moved,
   packingFor,
   scribedAt,
+  splitSays,
 } from "../stock/index.ts";
 import { line, say, words, type Working } from "../working/index.ts";
 
@@ -57,7 +58,7 @@ export function lumpOf(
 }
 
 /** What a working of the lump is of: a face, the lines of a size, the packing, a core. */
-export const lumpFigures = ["lump", "scribed", "packing", "core"] as const;
+export const lumpFigures = ["lump", "scribed", "packing", "core", "split"] as const;
 export type LumpFigure = (typeof lumpFigures)[number];
 
 /** A lump that is balanced, as its workings ask for it. */
@@ -88,6 +89,7 @@ const workings: Record<LumpFigure, (lump: Balanced, of: string) => Titled | null
   scribed: scribedWorking,
   packing: packingWorking,
   core: coreWorking,
+  split: splitWorking,
 };
 
 function packingWorking({ found: { motion }, target }: Balanced): Titled {
@@ -125,6 +127,24 @@ function scribedWorking({ found, target }: Balanced, of: string): Titled | null 
       line("second line over the plate", mm(lines.high), { sum: true }),
     ],
     notes: [],
+  };
+}
+
+function splitWorking({ found, target, stock }: Balanced, of: string): Titled | null {
+  const says = splitSays(stock.split, found, target);
+  const half = says?.halves.find((h) => h.face === of);
+  if (!says || !half) return null;
+  const low = half.face === facesOf(stock.split.axis)[0];
+  return {
+    title: say`Working: the half to the ${half.face}`,
+    lines: [
+      line("least that comes off its face, balanced by the faces", mm(found.faces[half.face]!.least)),
+      line(low ? "plus what the line lies too far up" : "less what the line lies too far up", mm(says.off)),
+      line("comes off by the line", mm(half.over), { sum: true }),
+      line("as it is drawn", mm(half.drawn)),
+      line("as it came, where it is thinnest", mm(half.raw), { sum: true }),
+    ],
+    notes: [words("The line is taken in the middle of the part: a tilt puts its ends higher and lower.")],
   };
 }
 

@@ -11,6 +11,7 @@ import { statusOf } from "./plan-status.ts";
 import { judgedBy } from "./judged-reading.ts";
 import type { Plan } from "./plan.ts";
 import { recheckWarnings } from "./recheck.ts";
+import { rawSpotWarnings } from "./raw-spots.ts";
 import { findingsOf, setupsOf, stepsOfSetups } from "./remembered-stages.ts";
 import { missingFeatures, requirementsOf } from "./requirement.ts";
 
@@ -92,7 +93,11 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   return told({
     ...drawn,
     ...made,
-    rechecks: [...cutTwiceWarnings(twice), ...recheckWarnings(faces, records, piece, part)],
+    rechecks: [
+      ...cutTwiceWarnings(twice),
+      ...recheckWarnings(faces, records, piece, part),
+      ...rawSpotWarnings(setups, progress.faces, part, vise, steps),
+    ],
     twice,
     steps,
     current: firstOpen === -1 ? steps.length : firstOpen,

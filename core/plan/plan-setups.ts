@@ -1,10 +1,11 @@
-import { type Axis, axisNames, facesOf, opposite, type Sizes } from "../frame/index.ts";
+import { type Axis, axisNames, axisOf, opposite, type Sizes } from "../frame/index.ts";
 import { blockedFeatures } from "../part/index.ts";
-import { mm, tidy } from "../quantity/index.ts";
+import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { extentOf, makesFace } from "../squaring/index.ts";
 import {
   faceOf,
   type FaceSetup,
+  type FaceTold,
   featureHosts,
   type FeatureSetup,
   keyOfSetup,
@@ -12,7 +13,7 @@ import {
   type Setup,
 } from "../route/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
-import { begunOf, type FaceProgress, livePasses, minutesOfPasses } from "../steps/index.ts";
+import { begunOf, livePasses, minutesOfPasses } from "../steps/index.ts";
 import { precise, rule, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
 import { type Override, paperOf } from "../job/index.ts";
@@ -65,7 +66,7 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
   const { spares, raw, context } = planStart(job, part, target, equipped, shop);
   const begun = [...progress.faces.values()].flatMap((state) =>
     // What is cut once more comes after all else, whatever the route was.
-    extentOf(state.told.key) === "again" ? [] : [begunOf(state, moreAllowed(state, spares, target))],
+    extentOf(state.told.key) === "again" ? [] : [begunOf(state, moreAllowed(state.told, spares, target))],
   );
   const settled = settleAll(
     overrides.filter((o) => !isOfFeature(o)),
@@ -157,12 +158,16 @@ const leastAcross = 0.1;
  * How much more a first face may give when it does not clean up: all that the face across does not need to be cleaned up itself;
  * where there is not that much, a share of what it needs.
  */
-function moreAllowed(state: FaceProgress, spares: Record<Axis, Spare>, target: Sizes): number {
+export function moreAllowed(
+  { key, face, to }: Pick<FaceTold, "key" | "face" | "to">,
+  spares: Record<Axis, Spare>,
+  target: Sizes,
+): Mm {
   // What was left standing is matched to what is cut: no more comes off.
-  if (!makesFace(state.told.key)) return 0;
-  const axis = axisNames.find((a) => facesOf(a).includes(state.told.face))!;
-  const across = spares[axis].first[opposite(state.told.face)] ?? 0;
-  const left = state.told.to - target[axis];
+  if (!makesFace(key)) return 0;
+  const axis = axisOf(face);
+  const across = spares[axis].first[opposite(face)] ?? 0;
+  const left = to - target[axis];
   return Math.max(0, tidy(Math.max(left - across, Math.min(left, across) - leastAcross)));
 }
 

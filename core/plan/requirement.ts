@@ -6,7 +6,8 @@ import {
   type SizeVerdict,
   type Verdict,
 } from "../inspect/index.ts";
-import { featureNames, featuresOf, type Part } from "../part/index.ts";
+import { criticalShare, featureNames, featuresOf, type Part } from "../part/index.ts";
+import { tidy } from "../quantity/index.ts";
 import { featureOfKey, type FeaturePlan } from "../route/index.ts";
 import { canMeasure, type Shop } from "../shop/index.ts";
 import {
@@ -46,6 +47,49 @@ const provedBy = (
   });
   return verdict && unable ? { ...verdict, verdict: "cannotTell", rework: 0 } : verdict;
 };
+
+/** What is critical is called good only where an eighth of its zone is in doubt, and no more. */
+const certain = (
+  verdict: SizeVerdict | null,
+  { critical, limits }: Pick<Asked, "critical" | "limits">,
+  u: number,
+): SizeVerdict | null =>
+  critical &&
+  verdict &&
+  (verdict.verdict === "good" || verdict.verdict === "withinU") &&
+  u > criticalShare * (limits.upper - limits.lower) + 1e-9
+    ? { ...verdict, verdict: "cannotTell" }
+    : verdict;
+
+/** What is asked by what was read and tried since it was last worked by hand, and what it read before. */
+function sinceByHand(
+  of: Asked,
+  here: readonly JobRecord[],
+  judged: Judged,
+): { of: Asked; byHand: Requirement["byHand"]; since: number } {
+  const worked = here.findLast(
+    (r): r is JobRecord & { type: "byHand" } => r.type === "byHand" && r.of === of.of,
+  );
+  if (!worked) return { of, byHand: null, since: 0 };
+  const before = judgedReadings(
+    of.readings.filter((r) => r.seq < worked.seq),
+    of.how,
+    judged,
+  ).flatMap((r) => (r.counts ? [r.value] : []));
+  const tried = here.find((r) => r.id === of.gauge?.answer?.id);
+  return {
+    since: worked.seq,
+    of: {
+      ...of,
+      readings: of.readings.filter((r) => r.seq > worked.seq),
+      gauge: of.gauge && tried && tried.seq < worked.seq ? { ...of.gauge, answer: null } : of.gauge,
+    },
+    byHand:
+      before.length === 0
+        ? null
+        : { id: worked.id, how: worked.how, before: tidy(before.reduce((a, b) => a + b, 0) / before.length) },
+  };
+}
 
 /** What a gauge that was tried says. */
 const gauged: Record<GaugeAnswer, Verdict> = { passes: "good", tight: "rework", loose: "over" };
@@ -94,21 +138,23 @@ export function requirementsOf(judged: Judged): Requirement[] {
     );
     return said && said.seq > seq ? { id: said.id, by: said.by, reason: said.reason } : null;
   };
-  const judge = (of: Asked): Requirement => {
+  const judge = (everything: Asked): Requirement => {
+    const { byHand, since, of } = sinceByHand(everything, here, judged);
     const { readings: by, ...asked } = of;
     const used = judgedReadings(by, asked.how, judged);
     const count = used.filter((r) => r.counts);
     const u = Math.max(0, ...count.map((r) => r.u));
     const last = Math.max(
-      0,
+      since,
       ...by.map((r) => r.seq),
       ...here.flatMap((r) => (r.id === asked.gauge?.answer?.id ? [r.seq] : [])),
     );
     return {
       ...asked,
       readings: used,
+      byHand,
       u,
-      verdict: verdictOn(of, count, u, judged),
+      verdict: certain(verdictOn(of, count, u, judged), asked, u),
       accepted: acceptedAfter(asked.of, last),
     };
   };
@@ -154,6 +200,8 @@ function parallelismOf(
       deviation: null,
       how: "outside",
       required: true,
+      critical: false,
+      byHand: null,
       gauge: null,
       readings: [],
       u: worst?.u ?? 0,

@@ -24,7 +24,8 @@ export function lastReadings(of: Requirement["of"], records: readonly JobRecord[
       const known = byPiece.get(record.piece);
       if (known) known.push(record);
       else byPiece.set(record.piece, [record]);
-    } else if (cutsSize(record, of)) byPiece.delete(record.piece);
+    } else if (cutsSize(record, of) || (record.type === "byHand" && record.of === of))
+      byPiece.delete(record.piece);
   }
   return { byPiece, scrapped };
 }

@@ -30,6 +30,8 @@ export interface Measured {
   before: boolean;
   /** Grows as metal goes (a slot), or shrinks (a boss). */
   grows: boolean;
+  /** It is critical: it is not left unread. */
+  critical?: boolean;
 }
 
 /** What a tool must be to do a work. */

@@ -45,6 +45,8 @@ export interface WorkOf {
   name: string;
   crown: Mm;
   way: string;
+  /** What it makes is not left unread. */
+  critical: boolean;
 }
 
 /** One operation of a feature with its tool and conditions: plain data, planned anew from the drawing each time. */
@@ -277,7 +279,7 @@ function withCutter(
  * change. Refuses with what would do, and the nearest that is owned.
  */
 export function operationOf(
-  { id: feature, name, crown, way }: WorkOf,
+  { id: feature, name, crown, way, critical }: WorkOf,
   work: Work,
   earlier: readonly FeatureOperation[],
   place: OperationPlace,
@@ -296,7 +298,7 @@ export function operationOf(
     way,
     by: work.tool.by,
     exact: work.exact,
-    measure: work.measure,
+    measure: work.measure && critical ? { ...work.measure, critical } : work.measure,
   };
   const measuring = work.measure ? handlingTimes.measure : 0;
   if (work.tool.by === "hand")

@@ -49,7 +49,13 @@ export function ownedWorks(
   before: readonly Cutout[] = [],
 ): Owned[] {
   const crown = crownOf(placed, way.up, asked);
-  const of = { id: placed.feature.id, name, crown, way: way.name };
+  const of = {
+    id: placed.feature.id,
+    name,
+    crown,
+    way: way.name,
+    critical: placed.feature.matters === "critical",
+  };
   return way.works.map((work) => ({
     of,
     work: fromCrown(work, crown),

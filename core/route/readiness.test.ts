@@ -22,7 +22,7 @@ test.each<[string, Partial<Machine>, Partial<Vise>, within: number, what: RegExp
   const items = readiness(
     { ...machine, ...onMachine },
     { ...vise, ...onVise },
-    [caliper],
+    { instruments: [caliper], aids: [] },
     within,
     "2026-11-30",
   );
@@ -34,7 +34,7 @@ test.each<[string, Partial<Machine>, Partial<Vise>, within: number, what: RegExp
 
 test("an instrument checked is ready, one never checked is asked about", () => {
   const states = (lastCheck: string) =>
-    readiness(machine, vise, [{ ...caliper, lastCheck }], 0.05, "2026-11-30").find(
+    readiness(machine, vise, { instruments: [{ ...caliper, lastCheck }], aids: [] }, 0.05, "2026-11-30").find(
       (i) => i.what === caliper.name,
     )!.state;
   expect([states("2026-10-01"), states(""), states("2024-10-01")]).toEqual(["ready", "unknown", "unknown"]);
@@ -45,7 +45,13 @@ test.each([
   ["too long ago", "2026-09-01", "unknown"],
 ])("the jaw along X, tried %s", (_when, on, state) => {
   const checks = { "check-jaw-line": { on, found: 0.005, texts: {}, unit: "mm" as const } };
-  const items = readiness(machine, { ...vise, jawLine: 0.005, checks }, [caliper], 0.05, "2026-11-30");
+  const items = readiness(
+    machine,
+    { ...vise, jawLine: 0.005, checks },
+    { instruments: [caliper], aids: [] },
+    0.05,
+    "2026-11-30",
+  );
   expect(items.find((i) => i.check === "check-jaw-line")!.state).toBe(state);
 });
 
@@ -71,4 +77,31 @@ test.each([
   ["slot-2/wall-back", false],
 ] as const)("%s is done once more: %s", (key, again) => {
   expect(isRework(key)).toBe(again);
+});
+
+const stop = demoShop.aids.find((aid) => aid.kind === "stop")!;
+test.each([
+  ["a stop nobody tried", null, "", "unknown"],
+  ["a stop tried lately", 0.01, "2026-11-20", "ready"],
+  ["a stop tried before the table was moved", 0.01, "2026-09-20", "unknown"],
+  ["a stop that does not come back", 0.05, "2026-11-20", "tooMuch"],
+])("%s", (_name, comesBack, tried, state) => {
+  const aids = [{ ...stop, comesBack, tried }];
+  const items = readiness(machine, vise, { instruments: [caliper], aids }, 0.06, "2026-11-30");
+  expect(items.find((i) => i.what === stop.name)!.state).toBe(state);
+});
+
+test.each([
+  ["", "unknown"],
+  ["2026-06-01", "ready"],
+  ["2025-06-01", "unknown"],
+])("the pull at the handle, checked %j", (pullChecked, state) => {
+  const items = readiness(
+    machine,
+    { ...vise, pullChecked },
+    { instruments: [caliper], aids: [] },
+    0.06,
+    "2026-11-30",
+  );
+  expect(items.find((i) => i.what.startsWith("Pull"))!.state).toBe(state);
 });

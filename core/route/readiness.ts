@@ -1,12 +1,14 @@
 import { usualBias } from "../handbook/index.ts";
-import { type Mm, mm } from "../quantity/index.ts";
+import { type Mm, mm, quantity } from "../quantity/index.ts";
 import { isOverdue } from "../inspect/index.ts";
 import {
   ageOfCheck,
   type CheckId,
   checkLasts,
+  daysBelieved,
   type Instrument,
   type Machine,
+  type Shop,
   type Vise,
   squareError,
   stretchOf,
@@ -40,7 +42,7 @@ const over = 100;
 export function readiness(
   machine: Machine,
   vise: Vise,
-  instruments: readonly Instrument[],
+  { instruments, aids }: Pick<Shop, "instruments" | "aids">,
   within: Mm,
   today: string,
 ): ReadinessItem[] {
@@ -110,6 +112,30 @@ export function readiness(
       };
     return judged(what, value <= may + 1e-9, say`${fine(value)}`, todo, check, of);
   };
+  /** Something that was tried on a day and is believed for a while. */
+  const believed = (
+    what: string,
+    { value, on, lasts }: { value: Phrase | null; on: string; lasts: number },
+    good: boolean,
+    todo: string,
+  ): ReadinessItem => {
+    if (value === null || on === "")
+      return {
+        what,
+        state: "unknown",
+        found: value === null ? words("not tried") : say`${value}, not checked`,
+        todo: words(todo),
+        check: null,
+      };
+    const { days, stale } = ageOfCheck({ on }, lasts, today);
+    return {
+      what,
+      state: !good ? "tooMuch" : stale ? "unknown" : "ready",
+      found: say`${value}, tried ${on}${stale ? say`, ${days} days ago: too long` : say``}`,
+      todo: good && !stale ? null : words(todo),
+      check: null,
+    };
+  };
   const squares = instruments.filter((i) => i.kind === "square" && !i.retired);
   const square = squares.find((i) => i.checks?.reversal) ?? squares[0];
   return [
@@ -165,6 +191,26 @@ export function readiness(
       "check-bed",
       vise,
     ),
+    believed(
+      "Pull at the handle of the vise",
+      { value: say`${quantity("torque", vise.pull)}`, on: vise.pullChecked, lasts: daysBelieved.pull },
+      true,
+      "Hang a spring balance on the handle, or use a torque wrench, and pull as you do in work: the grip is worked out from it.",
+    ),
+    ...aids
+      .filter((aid) => aid.kind === "stop" && !aid.retired)
+      .map((aid) =>
+        believed(
+          aid.name,
+          {
+            value: aid.comesBack === null ? null : say`comes back within ${fine(aid.comesBack)}`,
+            on: aid.tried,
+            lasts: daysBelieved.stop,
+          },
+          (aid.comesBack ?? 0) <= may + 1e-9,
+          "Put the part against it five times with an indicator at the far end: the spread is what it comes back within. Try it anew after the table or the vise was moved.",
+        ),
+      ),
     ...(square
       ? [
           slope(

@@ -261,6 +261,7 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       unit: "N·m",
       help: "The length of the handle in m times the pull in N: 0.25 m and 160 N make 40.",
     },
+    { key: "pullChecked", label: "pull checked on", kind: "date", mayBeEmpty: true },
     {
       key: "mounting",
       label: "held on the table by",
@@ -304,6 +305,14 @@ export const shopFields: Record<ShopList, ShopField[]> = {
     { key: "to", label: "to", kind: "length", column: true },
     { key: "thread", label: "thread", kind: "text", mayBeEmpty: true },
     { key: "angle", label: "angle", kind: "number", unit: "°", mayBeEmpty: true },
+    {
+      key: "comesBack",
+      label: "part comes back within",
+      kind: "length",
+      mayBeEmpty: true,
+      help: "Of a stop: the spread of five tries against an indicator.",
+    },
+    { key: "tried", label: "tried on", kind: "date", mayBeEmpty: true },
   ),
   instruments: under(
     "Instrument",

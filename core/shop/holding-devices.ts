@@ -1,6 +1,6 @@
 import { extent, gap } from "../quantity/index.ts";
 import * as z from "../zod.ts";
-import { ownChecksSchema } from "./own-check.ts";
+import { daySchema, ownChecksSchema } from "./own-check.ts";
 
 const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
 
@@ -32,6 +32,8 @@ export const viseSchema = z.object({
   /** Lead of its screw, mm a turn, and an ordinary pull at its handle, N·m: they give the clamp force. */
   screwLead: extent.min(0.1).max(50),
   pull: z.number().min(1).max(1_000_000),
+  /** Day the pull was last checked at the handle, yyyy-mm-dd; empty where nobody did. */
+  pullChecked: daySchema.default(""),
   /** How far the fixed jaw gives under a hard pull, mm; null while not measured. */
   stretch: z.number().min(0).max(10_000).nullable(),
   /** How it is held on the table, and how far the jaw gave where that was tried: it hangs on the mounting; mm. */
@@ -99,5 +101,8 @@ export const aidSchema = z.object({
   thread: z.string(),
   /** Angle of an angle block or V-block, degrees; null for others. */
   angle: z.number().positive().max(180).nullable(),
+  /** How closely a part comes back to a stop, mm, and the day that was tried, yyyy-mm-dd; null and empty where nobody did. */
+  comesBack: z.number().min(0).max(100).nullable().default(null),
+  tried: daySchema.default(""),
 });
 export type Aid = z.infer<typeof aidSchema>;

@@ -10,7 +10,7 @@ export * from "./holding-devices.ts";
 export * from "./house-rule.ts";
 export * from "./instrument.ts";
 export * from "./machine.ts";
-export { ageOfCheck, type CheckId, checkLasts, type OwnCheck } from "./own-check.ts";
+export { ageOfCheck, type CheckId, checkLasts, daysBelieved, type OwnCheck } from "./own-check.ts";
 export * from "./shop.ts";
 export * from "./speed-steps.ts";
 export * from "./speed-text.ts";

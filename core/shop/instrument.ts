@@ -1,6 +1,6 @@
 import { extent } from "../quantity/index.ts";
 import * as z from "../zod.ts";
-import { ownChecksSchema } from "./own-check.ts";
+import { daySchema, ownChecksSchema } from "./own-check.ts";
 
 export const instrumentKinds = [
   "caliper",
@@ -32,7 +32,7 @@ export const instrumentSchema = z.object({
   from: z.number().min(0).max(10_000),
   to: extent,
   /** Date it was last checked, as yyyy-mm-dd; empty when never. */
-  lastCheck: z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd"),
+  lastCheck: daySchema,
   /** Months until it is to be checked again; null for a year. */
   every: z.number().int().min(1).max(240).nullable().default(null),
   /** Error found at its last check, mm: it shows so much more than there is; null where none was noted. */

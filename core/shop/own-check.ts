@@ -1,6 +1,9 @@
 import { dayNumber } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
+/** A day, yyyy-mm-dd, or none. */
+export const daySchema = z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd");
+
 /** What was found when a thing of the shop was tried, kept with the thing. */
 export const ownCheckSchema = z.object({
   /** Day it was tried, yyyy-mm-dd. */
@@ -35,6 +38,9 @@ export const checkLasts = {
   "check-instrument": 365,
   reversal: 180,
 } as const;
+
+/** Days that the pull at a vise's handle, and a stop, are believed (guess). */
+export const daysBelieved = { pull: 365, stop: 30 } as const;
 export type CheckId = keyof typeof checkLasts;
 
 /** How old a check is, and whether it still says anything. */

@@ -225,6 +225,7 @@ const vise = (id: string, name: string, opening: number, jawWidth: number, jawDe
   fixedJaw: "back",
   screwLead: 5,
   pull: 40,
+  pullChecked: "",
   stretch: null,
   mounting: "bolts",
   stretchBy: {},
@@ -258,7 +259,20 @@ const aid = (
   from: number,
   to: number,
   more: Partial<Aid> = {},
-): Aid => ({ id, name, retired: false, kind, count, from, to, thread: "", angle: null, ...more });
+): Aid => ({
+  id,
+  name,
+  retired: false,
+  kind,
+  count,
+  from,
+  to,
+  thread: "",
+  angle: null,
+  comesBack: null,
+  tried: "",
+  ...more,
+});
 export const usualAids: Aid[] = [
   aid("v-blocks", "V-blocks, pair", "vBlocks", 2, 6, 50, { angle: 90 }),
   aid("straps", "Strap clamps", "strap", 4, 60, 125),

@@ -1,5 +1,5 @@
 import { type Mm, tidy } from "../quantity/index.ts";
-import { provenRate } from "../inspect/index.ts";
+import { provenRate, type Spot } from "../inspect/index.ts";
 import { type Begun, cleanUpPass, type FaceTold } from "../route/index.ts";
 import { noteRun } from "./note-run.ts";
 import type { Record, StaleCause } from "./record.ts";
@@ -21,6 +21,22 @@ export interface Correction {
   /** Measured − expected: positive when the cut took less than it should. */
   off: Mm;
 }
+
+/** Whether a face was found clean. */
+interface Cleanup {
+  clean: boolean;
+  /** Passes that were cut by then. */
+  after: number;
+  /** Where it was still raw, seen from above as it lay, and how deep, mm, as far as it was said. */
+  raw: Spot[];
+  deep: Mm | null;
+}
+
+/** Past the bottom of the deepest raw spot, mm: enough that the cutter cuts there and does not rub. */
+const pastRaw = 0.1;
+
+/** What one more pass takes off a face that is not clean: down past the raw spot where its depth is known, mm. */
+export const moreFor = (deep: Mm | null): Mm => (deep === null ? cleanUpPass : tidy(deep + pastRaw));
 
 /** Where the cut of a face that was begun stands. */
 export interface FaceProgress {
@@ -53,7 +69,7 @@ export interface FaceProgress {
   measured: Set<number>;
   skipped: Set<number>;
   /** Answers to "is it clean all over?", each after how many passes, in order. */
-  cleanups: { clean: boolean; after: number }[];
+  cleanups: Cleanup[];
 }
 
 export const beginFace = (told: FaceTold): FaceProgress => ({
@@ -166,7 +182,12 @@ export function applyToFace(state: FaceProgress, record: Record): void {
       if (record.skipped) state.skipped.add(record.after);
       break;
     case "cleanup":
-      state.cleanups.push({ clean: record.clean, after: state.cuts.length });
+      state.cleanups.push({
+        clean: record.clean,
+        after: state.cuts.length,
+        raw: record.raw ?? [],
+        deep: record.deep ?? null,
+      });
       break;
   }
 }
@@ -179,10 +200,10 @@ export function largestReading(state: FaceProgress): Mm | null {
 
 /** What the route needs to know of an operation that was begun. */
 export function begunOf(state: FaceProgress, moreAllowed: Mm): Begun {
-  const notClean = state.cleanups.filter((c) => !c.clean).length;
+  const more = state.cleanups.reduce((sum, { clean, deep }) => sum + (clean ? 0 : moreFor(deep)), 0);
   return {
     told: state.told,
-    moreOff: tidy(Math.min(notClean * cleanUpPass, moreAllowed)),
+    moreOff: tidy(Math.min(more, moreAllowed)),
     clean: state.cleanups.at(-1)?.clean ?? true,
     measured: largestReading(state),
   };

@@ -411,7 +411,7 @@ export function featureWork(
           expected,
           after: 0,
           final: !measured.before,
-          required: false,
+          required: measured.critical === true && !measured.before,
           readings,
           above: null,
           fit: { measured, left },

@@ -259,24 +259,51 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
         ]
       : []),
     ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, setup.lies, tick)] : []),
+    ...(seat.parallels || seat.points || setup.lies === "raw" ? [] : [beddedTick(setup.lies, tick)]),
   ];
 }
+
+/** Under more than this a part on the bare bed is not down, mm: a feeler or a strip of paper. */
+const underBed = 0.05;
+
+/** Whether a part that lies on the bare bed is down at all corners: there is no parallel to try by hand. */
+const beddedTick = (lies: Lies, tick: MakeTick): Tick =>
+  answered(
+    tick(
+      "bedded",
+      say`A feeler of ${precise(mm(underBed), 2)}, or a strip of paper, goes under no corner of the part`,
+    ),
+    {
+      id: "bedded-under",
+      says: words("It goes under a corner"),
+      then:
+        lies === "on both"
+          ? warn(
+              rule(
+                "M50.bed",
+              )`Tap once more over that corner. If it still goes: loosen, take the part out, look for a chip or a burr there, wipe, and clamp again.`,
+            )
+          : eitherMayBeLoose[lies],
+      serves: lies !== "on both",
+    },
+    tick,
+  );
 
 const eitherMayBeLoose: Record<Exclude<Lies, "on both">, Warning> = {
   raw: note(
     rule(
       "M50.raw",
-    )`A raw face never sits on both. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and tighten again. That is good enough: only the next face, cut from this seat, has to be true.`,
+    )`A raw face never sits everywhere. See that the part does not rock under your hand; if it does, put paper or a soft shim under the loose corner, and tighten again. That is good enough: only the next face, cut from this seat, has to be true.`,
   ),
   bought: note(
     rule(
       "M50.bought",
-    )`Two faces that came finished need not be square to each other, so the part may sit on one only. That is good enough if it does not rock: the face cut now is square to the one at the fixed jaw.`,
+    )`Two faces that came finished need not be square to each other, so the part may sit on one side only. That is good enough if it does not rock: the face cut now is square to the one at the fixed jaw.`,
   ),
   "jaw not clean": note(
     rule(
       "M50.notClean",
-    )`The face at the fixed jaw is not clean, so the part may sit on one only. This cut comes out of square by as much as the part leans: measure it before you work from it.`,
+    )`The face at the fixed jaw is not clean, so the part may sit on one side only. This cut comes out of square by as much as the part leans: measure it before you work from it.`,
   ),
 };
 

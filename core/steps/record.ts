@@ -27,6 +27,14 @@ const temperaturesSchema = z.object({ part: degrees, instrument: degrees });
 export const gaugeAnswers = ["passes", "tight", "loose"] as const;
 export type GaugeAnswer = (typeof gaugeAnswers)[number];
 
+/** Where along it a fit binds or shakes. */
+export const fitPlaces = ["all along", "one end", "the middle", "the other end"] as const;
+export type FitPlace = (typeof fitPlaces)[number];
+
+/** What is done to a surface by hand. */
+export const handWays = ["filed", "stoned", "sanded", "polished"] as const;
+export type HandWay = (typeof handWays)[number];
+
 /** More than this no indicator shows, mm. */
 export const farthestRun = 100;
 
@@ -74,7 +82,14 @@ const eventSchema = z.discriminatedUnion("type", [
   }),
   /** Measuring after so many passes is finished, or was left out. */
   z.object({ type: z.literal("measured"), op: anyOp, after: z.number().int(), skipped: z.boolean() }),
-  z.object({ type: z.literal("cleanup"), op, clean: z.boolean() }),
+  /** Whether a face is clean; where not, which parts of it are still raw, seen from above as it lay, and how deep they lie, mm. */
+  z.object({
+    type: z.literal("cleanup"),
+    op,
+    clean: z.boolean(),
+    raw: z.array(spotSchema).max(9).optional(),
+    deep: z.number().positive().max(farthestRun).optional(),
+  }),
   /** A decision changed after the first cut. */
   z.object({ type: z.literal("changed"), changes: z.array(changeSchema), reason: z.string() }),
   z.object({ type: z.literal("note"), text: z.string() }),
@@ -100,7 +115,12 @@ const eventSchema = z.discriminatedUnion("type", [
     of: readingOfSchema,
     answer: z.enum(gaugeAnswers),
     instrument: z.string(),
+    /** The most play that a feeler or an indicator found in a fit, mm, and where it binds or shakes. */
+    play: z.number().min(0).max(farthestRun).optional(),
+    where: z.enum(fitPlaces).optional(),
   }),
+  /** Worked by hand: what was read of it before counts no more. */
+  z.object({ type: z.literal("byHand"), of: readingOfSchema, how: z.enum(handWays) }),
   /** What is not good goes back to the machine: the operation that cuts it once more, and how much too much was read, mm. */
   z.object({
     type: z.literal("rework"),

@@ -5,3 +5,4 @@ export * from "./weight.ts";
 export * from "./balance.ts";
 export * from "./core-walls.ts";
 export * from "./probed-check.ts";
+export * from "./split-line.ts";

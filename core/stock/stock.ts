@@ -53,6 +53,14 @@ export const coreSchema = z.object({
 });
 export type Core = z.infer<typeof coreSchema>;
 
+/** Where the halves of a casting met: across which size, where it was found, counted as the points are, and where it is drawn; mm. */
+export const splitLineSchema = z.object({
+  axis: axisSchema,
+  found: z.number().min(-10_000).max(10_000).nullable(),
+  drawn: z.number().min(-10_000).max(10_000).nullable(),
+});
+export type SplitLine = z.infer<typeof splitLineSchema>;
+
 /** Most points of a lump: more than anybody types. */
 export const mostPoints = 200;
 
@@ -75,6 +83,9 @@ export const stockSchema = z.object({
   /** Cores that stay raw, and whether walls beside them are kept even where the faces leave a choice. */
   cores: z.ordered(coreSchema).default({ byId: {}, order: [] }),
   evenWalls: z.boolean().default(false),
+  split: splitLineSchema.default({ axis: "height", found: null, drawn: null }),
+  /** Faces on which it was seen to stand without tipping, before lines are scribed. */
+  stands: z.array(faceSchema).default([]),
 });
 /** The lump as it was bought or found, as the person entered it. */
 export type Stock = z.infer<typeof stockSchema>;
@@ -97,6 +108,8 @@ export function newStock(form: StockForm): Stock {
     locked: [],
     cores: { byId: {}, order: [] },
     evenWalls: false,
+    split: { axis: "height", found: null, drawn: null },
+    stands: [],
   };
 }
 

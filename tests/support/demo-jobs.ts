@@ -124,6 +124,8 @@ const trackDogs = () =>
       measured: true,
       outer: false,
       gap: "slide",
+      by: "the second shift",
+      on: "2026-11-20",
     }),
   ]);
 

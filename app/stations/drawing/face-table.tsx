@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { memo } from "react";
 import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
-import { leftAlong, type Part } from "../../../core/part/index.ts";
+import { leftAlong, leftWithin, type Part } from "../../../core/part/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Check } from "../../instruments/check.tsx";
@@ -24,6 +24,7 @@ function Faces({ faces }: { faces: Part["faces"] }) {
       })),
     );
   };
+  const within = (axis: Axis) => leftWithin({ faces }, axis);
   const uneven = axisNames.filter((axis) => {
     const [low, high] = facesOf(axis);
     return leftAlong({ faces }, axis) > 0 && faces[low].leave !== faces[high].leave;
@@ -32,7 +33,7 @@ function Faces({ faces }: { faces: Part["faces"] }) {
     <Section title="Faces: finish, and stock left for the next process">
       <Table
         label="Faces"
-        head={["face", "Ra required, µm", "stock left on this side", "may stay raw in spots"]}
+        head={["face", "Ra required, µm", "stock left on this side", "within ±", "may stay raw in spots"]}
       >
         {faceNames.map((face) => (
           <tr key={face}>
@@ -60,6 +61,19 @@ function Faces({ faces }: { faces: Part["faces"] }) {
               />
             </td>
             <td>
+              {faces[face].leave !== null && (
+                <NumberEntry
+                  label={`What is left on the ${face}, within`}
+                  bare
+                  path={`part/faces/${face}/leaveWithin`}
+                  kind={plainLength}
+                  value={faces[face].leaveWithin}
+                  width="90px"
+                  optional
+                />
+              )}
+            </td>
+            <td>
               <Check
                 checked={faces[face].mayStayRaw}
                 onCheck={(raw) => void submit.set(`part/faces/${face}/mayStayRaw`, raw)}
@@ -76,7 +90,13 @@ function Faces({ faces }: { faces: Part["faces"] }) {
           .map((axis) => (
             <p key={axis}>
               The {axis} is milled <Figure of={mm(leftAlong({ faces }, axis))} /> over its drawn size, both
-              sides together.{" "}
+              sides together
+              {within(axis) !== null && (
+                <>
+                  , within ±<Figure of={mm(within(axis)!)} decimals={3} />
+                </>
+              )}
+              .{" "}
               {uneven.includes(axis) && (
                 <Button onClick={() => share(axis)}>That is the total: half to each side</Button>
               )}

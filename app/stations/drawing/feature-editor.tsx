@@ -6,6 +6,9 @@ import {
   type Fact,
   type Feature,
   type Locate,
+  matters,
+  type Matters,
+  mattersWords,
   movedTo,
   rulesOf,
   type Site,
@@ -113,6 +116,14 @@ export function FeatureEditor({
             />
           );
         })}
+      </Box>
+      <Box {...cells}>
+        <Choice<Matters>
+          label="Judged"
+          value={feature.matters}
+          options={matters.map((m) => [m, mattersWords[m]] as const)}
+          onChoose={(next) => onSet({ ...feature, matters: next })}
+        />
       </Box>
       {feature.kind === "outline" && <OutlinePoints feature={feature} onSet={onSet} />}
       {site && <Facts of={rules.facts?.(feature, site) ?? []} id={feature.id} />}

@@ -34,6 +34,8 @@ export function Mates() {
       measured: false,
       outer: true,
       gap: "slide",
+      by: "",
+      on: "",
     };
     list.add(id, mate);
   };
@@ -119,6 +121,12 @@ function MateItem({ mate }: { mate: Mate }) {
               measured, not drawn
             </Check>
           </Box>
+          {mate.measured && (
+            <>
+              <TextEntry label="Measured by" path={`${at}/by`} value={mate.by} />
+              <TextEntry label="On" path={`${at}/on`} value={mate.on} type="date" />
+            </>
+          )}
         </>
       )}
       <Box pt="18px" className="no-print">

@@ -1,8 +1,14 @@
 import { Box } from "@chakra-ui/react";
 import { type ReactNode, useMemo, useState } from "react";
-import { type DrawnCutout, sectionView, threeViews, viewPoint } from "../../../core/figure/index.ts";
+import {
+  type DrawnCutout,
+  placesOf,
+  sectionView,
+  threeViews,
+  viewPoint,
+} from "../../../core/figure/index.ts";
 import { type Axis, axesAcross, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
-import { type Feature, featuresOf, needsDimension, rulesOf, type Site } from "../../../core/part/index.ts";
+import { type Feature, featuresOf, type Site } from "../../../core/part/index.ts";
 import { dimensionOf, showDimension, toMm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useAngle, useDimensioned } from "../../instruments/local-setting.ts";
@@ -216,28 +222,6 @@ export function Views({
       )}
     </Box>
   );
-}
-
-/** Where the places of a feature count from and lead to, for those that have a dimension. */
-function placesOf(feature: Feature, site: Site) {
-  const axes = axesAcross(feature.face);
-  return rulesOf(feature.kind)
-    .places(feature)
-    .flatMap((which) => {
-      const axis = axes[which === "first" ? 0 : 1];
-      const place = feature[which];
-      const to = site.middleOf(feature.id, axis);
-      if (!needsDimension(place) || to === null) return [];
-      const from =
-        place.from === "center"
-          ? site.sizes[axis] / 2
-          : place.from === "feature"
-            ? (site.middleOf(place.of ?? "", axis) ?? 0)
-            : place.from === facesOf(axis)[0]
-              ? 0
-              : site.sizes[axis];
-      return [{ axis, from, to }];
-    });
 }
 
 /** The places of the open feature, typed at their dimension lines. */

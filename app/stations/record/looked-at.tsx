@@ -18,6 +18,7 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Words } from "../../instruments/words.tsx";
 import { Acceptance } from "./acceptance.tsx";
+import { WorkedByHand } from "./by-hand.tsx";
 import { MostLikely } from "./most-likely.tsx";
 import { Rework } from "./rework.tsx";
 import { SpotFace } from "./spot-face.tsx";
@@ -118,6 +119,7 @@ export function LookedAt({ of }: { of: Requirement["of"] }) {
             </chakra.p>
           )}
           {r && <TakenReadings of={r} />}
+          {r && <WorkedByHand of={r} />}
           {r && <Overdue of={r} shop={shop} />}
         </Box>
       </Box>

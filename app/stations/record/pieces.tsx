@@ -34,7 +34,7 @@ export function Pieces() {
           <b>{batch.possible - batch.good}</b> left to make.
         </chakra.p>
         <Warnings of={batch.warnings} />
-        <Table label="Pieces" maxH="186px" head={["piece", "where it stands", ""]}>
+        <Table label="Pieces" maxH="150px" head={["piece", "where it stands", ""]}>
           {batch.pieces.map((p) => (
             <tr key={p.piece}>
               <th scope="row">

@@ -15,6 +15,7 @@ import { Section, StationTitle } from "../../instruments/section.tsx";
 import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { Figure } from "../../instruments/words.tsx";
+import { AsBuilt } from "./as-built.tsx";
 import { Pieces } from "./pieces.tsx";
 import { ThisPiece } from "./this-piece.tsx";
 import { timeAtMachine } from "./time-taken.ts";
@@ -41,6 +42,7 @@ export function RecordStation() {
       )}
       {view === "" && <ThisPiece when={when} />}
       {view === "pieces" && <Pieces />}
+      {view === "built" && <AsBuilt />}
       {view === "log" && <WhatHappened when={when} />}
       {view === "files" && <TimeAndFiles />}
     </StationViews>

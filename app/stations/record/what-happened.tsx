@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { spotWords } from "../../../core/inspect/index.ts";
+import { cleanShare } from "../../../core/plan/index.ts";
 import { type LengthUnit, mm, showQuantity } from "../../../core/quantity/index.ts";
 import { setupWith } from "../../../core/route/index.ts";
 import type { Shop } from "../../../core/shop/index.ts";
@@ -109,7 +110,11 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
     case "measured":
       return r.skipped ? "a reading was left out" : null;
     case "cleanup":
-      return r.clean ? "clean all over" : "not clean yet";
+      return r.clean
+        ? "clean all over"
+        : r.raw && r.raw.length > 0
+          ? `clean to about ${cleanShare(r.raw)} %, raw at the ${r.raw.map(spotWords).join(", ")}${r.deep === undefined ? "" : `, ${size(r.deep)} deep`}`
+          : "not clean yet";
     case "stale":
       return `zero stale: ${r.cause}`;
     case "changed":
@@ -121,7 +126,9 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
     case "aligned":
       return `indicator ${size(r.start)} at one end, ${size(r.end)} at the other`;
     case "gauged":
-      return `${r.of.replace("/", " ")} tried: ${r.answer === "passes" ? "passes" : `too ${r.answer}`}`;
+      return `${r.of.replace("/", " ")} tried: ${r.answer === "passes" ? "passes" : `too ${r.answer}`}${r.where ? `, ${r.where}` : ""}${r.play === undefined ? "" : `, play ${size(r.play)}`}`;
+    case "byHand":
+      return `${r.of.replace("/", " ")} ${r.how} by hand`;
     case "scrapped":
       return "scrapped";
     case "rework":

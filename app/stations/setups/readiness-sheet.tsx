@@ -34,7 +34,7 @@ export function ReadinessSheet() {
       }
     >
       <Table label="Readiness" maxH="300px" head={["what", "", "found", "to do"]}>
-        {readiness(machine, vise, serving, within, today()).map((item) => (
+        {readiness(machine, vise, { instruments: serving, aids: shop.aids }, within, today()).map((item) => (
           <tr key={item.what}>
             <th scope="row">{item.what}</th>
             <chakra.td whiteSpace="nowrap" color={inks[item.state]}>

@@ -5,7 +5,23 @@ import { type Locate, locateSchema, onCenter, placeAlong } from "./locate.ts";
 import type { Site } from "./site.ts";
 
 /** What every feature has, whatever its kind: the face it is cut from, and where along its two sizes. */
-const baseShape = { id: z.string(), face: faceSchema, first: locateSchema, second: locateSchema };
+export const matters = ["drawing", "critical", "looks"] as const;
+/** How much hangs on a feature: it is judged by its drawing; others hang on it; or only its looks count. */
+export type Matters = (typeof matters)[number];
+
+export const mattersWords: Record<Matters, string> = {
+  drawing: "to its drawing",
+  critical: "critical: others hang on it",
+  looks: "looks only",
+};
+
+const baseShape = {
+  id: z.string(),
+  face: faceSchema,
+  first: locateSchema,
+  second: locateSchema,
+  matters: z.enum(matters).default("drawing"),
+};
 
 const each = <K extends string, V>(keys: readonly K[], value: V) =>
   Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>;
@@ -40,6 +56,7 @@ type Empty<K extends string, S extends string> = {
   face: Face;
   first: Locate;
   second: Locate;
+  matters: Matters;
   sizes: Record<S, Dimension | null>;
 };
 
@@ -70,6 +87,7 @@ export function emptyFeature(
     face,
     first: onCenter,
     second: onCenter,
+    matters: "drawing" as const,
     sizes: each(sizes, null),
     numbers: each(numbers, null) as Record<string, never>,
   };

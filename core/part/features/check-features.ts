@@ -196,7 +196,9 @@ function closeSizes(feature: Feature, name: string, { shop, machine, limitsOf }:
               )`Impossible limits for the ${what}: ${mm(limits.lower)} to ${mm(limits.upper)}.`,
             ),
           ]
-        : provable(`the ${what}`, dimension.nominal, limits, shop).filter((w) => w.severity !== "note");
+        : provable(`the ${what}`, dimension.nominal, limits, shop, feature.matters === "critical").filter(
+            (w) => w.severity !== "note",
+          );
     }),
     ...placed.flatMap((at) => placeable(name, limitsOf(at), machine)),
   ];

@@ -154,8 +154,10 @@ export class Workpiece {
   }
 }
 
-/** Cuts through a body that tell how high it is: a corner left by a chord of an arc is no height. */
+/** Cuts through a body that tell how high it is: a corner left by a chord of an arc, or a skin along a wall, is no height. */
 const cutsAt = [0.004, 0.03, 0.12, 0.45, 0.9] as const;
+/** However high the skin is, the first cut goes through what lies under it, mm. */
+const firstCut = 0.02;
 const someArea = 0.25;
 const halvings = 5;
 
@@ -164,14 +166,15 @@ function removedOf(body: Solid, toward: number): Removed | null {
   if (volume <= nothing) return null;
   const { bounds } = body;
   const [low, high] = [bounds.min[2], bounds.max[2]];
-  const areas = cutsAt.map((share) => body.sectionAt(low + (high - low) * share));
+  const shares = cutsAt.map((share, i) => (i === 0 ? Math.min(share, firstCut / (high - low)) : share));
+  const areas = shares.map((share) => body.sectionAt(low + (high - low) * share));
   const most = Math.max(...areas);
   const top = areas.findLastIndex((area) => area > someArea * most);
   const height = (high - low) * (top === cutsAt.length - 1 ? 1 : shareOfHeight(Math.max(0, top)));
   /** Where between two cuts the body ends, but for a sliver: halved until it is known. */
   function shareOfHeight(top: number): number {
-    let full: number = cutsAt[top]!;
-    let thin: number = cutsAt[top + 1]!;
+    let full: number = shares[top]!;
+    let thin: number = shares[top + 1]!;
     for (let i = 0; i < halvings; i++) {
       const middle = (full + thin) / 2;
       if (body.sectionAt(low + (high - low) * middle) > someArea * most) full = middle;

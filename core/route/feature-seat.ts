@@ -352,6 +352,27 @@ function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> 
       )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: the cutter would hit jaws and V-blocks.`,
       words("Cut it on a machine that holds the shaft between centers, or hold it higher."),
     );
+  // Cut from the side its cutter lies beside the jaws: over them it needs room below, past their ends it has it.
+  const jaws = [(length - vise.jawWidth) / 2, (length + vise.jawWidth) / 2] as const;
+  const lowest = Math.max(
+    0,
+    ...cuts
+      .filter(({ cutout: { face, box } }) => {
+        const beside = axisOf(face) !== axisOf(at.up) && axisOf(face) !== "length";
+        return !upright && beside && box.length[0] < jaws[1] && box.length[1] > jaws[0];
+      })
+      .map(({ cutout: { box } }) => {
+        const [low, high] = box[axisOf(at.up)];
+        return at.up === facesOf(axisOf(at.up))[1] ? site.sizes[axisOf(at.up)] - low : high;
+      }),
+  );
+  if (lowest + cutterClearance > seat.projection)
+    return refused(
+      rule(
+        "holding.besideJaws",
+      )`Cut from the side the cutter reaches ${mm(lowest)} below the top of the shaft, and the jaws come up to ${mm(seat.projection)} below it: it would cut into the jaw.`,
+      words("Strap the shaft in V-blocks on the table, or let this end of it lie past the jaws."),
+    );
   return done({
     at,
     seat,

@@ -17,6 +17,8 @@ test.each<[seed: number, was: string, readings?: readonly number[]]>([
   [929, "a bought face gripped flat against one cut here, though nothing made them parallel"],
   [2156, "a boss rounded by a cutter wider than the gap beside it"],
   [2865, "a face cut in part: zero and size taken where it was not cut yet, and so cut through"],
+  [3125, "the rest of a face read where it was cut before, and so left proud"],
+  [3162, "ends cut beside what straps had held, higher than was told"],
   [2277, "a step at the end of a shaft, its depth counted from another section"],
 ])("job %i: %s", async (seed, _was, readings) => {
   const { job, shop } = randomJob(seed, readings);

@@ -66,7 +66,7 @@ function nothingFits(task: CutTask, cutters: Cutter[], no: CutChoice["refused"])
     no.at(-1)!;
   const wanted =
     task.kind === "side"
-      ? say`An end mill with flutes of at least ${mm(task.across + 1)} would do.`
+      ? say`An end mill with flutes of at least ${mm(task.across + task.proud + 1)} would do.`
       : task.kind === "slot"
         ? say`An end mill of at most ${mm(task.across)} with flutes of ${mm(task.total)} would do.`
         : task.kind === "groove"

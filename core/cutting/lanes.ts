@@ -23,7 +23,7 @@ export function lanesAt(task: CutTask, cutter: Cutter, share: number): Lanes {
     const lanes = Math.max(1, Math.ceil(task.across / (cutter.fluteLength * (share / laneShares[0])) - 1e-9));
     return { width: tidy(task.across / lanes), lanes };
   }
-  if (task.kind !== "face") return { width: task.across, lanes: 1 };
+  if (task.kind !== "face") return { width: tidy(task.across + task.proud), lanes: 1 };
   if (share >= laneShares[0] && task.across <= 0.75 * d) return { width: task.across, lanes: 1 };
   const lanes = Math.max(1, Math.ceil(task.across / (share * d) - 1e-9));
   return { width: tidy(task.across / lanes), lanes };

@@ -44,11 +44,11 @@ export function cannotCut(
       say`${cutter.name} runs on an arbor; ${machine.name} has a vertical spindle.`,
       words("Choose another machine, or an end mill."),
     );
-  if (task.kind === "side" && cutter.fluteLength < task.across + clearOfWall)
+  if (task.kind === "side" && cutter.fluteLength < task.across + task.proud + clearOfWall)
     return refused(
       rule(
         "M20.flute",
-      )`The flutes of ${cutter.name} are ${mm(cutter.fluteLength)} long; the wall is ${mm(task.across)} high: the shank would rub.`,
+      )`The flutes of ${cutter.name} are ${mm(cutter.fluteLength)} long; the wall is ${mm(task.across + task.proud)} high: the shank would rub.`,
       say`Take a longer cutter, or stand the part upright.`,
     );
   if ((task.kind === "slot" || task.kind === "groove") && wide(task, cutter) > task.across + 1e-6)

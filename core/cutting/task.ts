@@ -32,6 +32,8 @@ export interface CutTask {
   feedAlong: "x" | "y";
   /** Across the feed: width of a face, height of a side cut, width of a slot, step or groove. */
   across: Mm;
+  /** Of a side cut: what still stands above the top it is cut down from, beside which its cutter runs too; 0 where nothing does. */
+  proud: Mm;
   total: Mm;
   /** Skin of the face to get beneath; 0 for a clean one. */
   skin: Mm;
@@ -63,6 +65,7 @@ export const cutTask = (
   given: Pick<CutTask, "kind" | "length" | "across" | "total"> & Partial<CutTask>,
 ): CutTask => ({
   feedAlong: given.kind === "side" ? "y" : "x",
+  proud: 0,
   skin: 0,
   hardSkin: false,
   ra: null,

@@ -151,7 +151,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           size: {
             of: op.axis,
             above: step.measure!.above,
-            ...(step.measure!.beside ? { beside: true } : {}),
+            ...(step.measure!.over ? { over: step.measure!.over } : {}),
           },
           expected: step.measure!.expected,
         },

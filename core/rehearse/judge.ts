@@ -112,7 +112,10 @@ export function judgePart({
     const actual = Object.fromEntries(
       axisNames.map((axis) => {
         const sizes = blockSizes(solid, axis, gone);
-        return [axis, sizes.length > 0 ? Math.max(...sizes) : whole[axis]];
+        if (sizes.length > 0) return [axis, Math.max(...sizes)];
+        // Where features take all of a face away nothing of it is left to measure over: it is where it was drawn.
+        const drawn = planned?.sizes[axis] ?? 0;
+        return [axis, drawn - whole[axis] > allGone ? drawn : whole[axis]];
       }),
     ) as Record<Axis, Mm>;
     if (!drawing.shaft)
@@ -124,7 +127,7 @@ export function judgePart({
         if (every.length === 0) continue;
         // Past the edge of a side that is still raw and slants there is no size.
         const whole = Math.max(...every);
-        const all = every.filter((is) => is > 0.9 * whole);
+        const all = every.filter((is) => is > 0.97 * whole);
         const [least, most] = [Math.min(...all), Math.max(...all)];
         const place = middleOf(solid.bounds);
         if (most > upper + unseen / 2)
@@ -180,6 +183,9 @@ export function judgePart({
     return findings;
   });
 }
+
+/** Shorter than drawn by more than this a part has lost all of a face to what is cut into it, mm: no face is cut so far wrong unsaid. */
+const allGone = 1;
 
 /** How far from a face metal still belongs to its skin, mm. */
 const skinDeep = 1.5;

@@ -246,8 +246,8 @@ export class LiteralMachine {
       return;
     }
     // A skin that a new zero leaves is no width of a cut.
-    // A sliver that springs back from the pass before loads nothing, however tall it stands.
-    if (!told.limits || down || Math.min(removed.height, removed.across) < thinnestCut) return;
+    // A sliver that springs back from the pass before loads nothing, however tall it stands or however wide.
+    if (!told.limits || down || Math.min(removed.height, removed.across, removed.along) < thinnestCut) return;
     const at = middleOf(removed.bounds);
     const { across, along } = told.limits;
     const ahead = aheadInCorner(across, tool.radius) / removed.along;

@@ -31,8 +31,8 @@ export type ToldSize =
       of: "length" | "width" | "height";
       /** Across the upper part of what is held, so far down from its top; null for all of the part. */
       above?: Mm | null;
-      /** Where it is cut, beside what straps hold up. */
-      beside?: boolean;
+      /** Of a face cut in two clampings: where it is cut, or over what was left standing. */
+      over?: "cut" | "left";
     }
   | { of: "feature"; feature: string; size: string; /** Over the far side of the part. */ over: boolean };
 

@@ -196,8 +196,13 @@ function removedOf(body: Solid, toward: number): Removed | null {
 /** Strips thinner than this share of the thickest are a skin left by the lane before, and no width of the cut. */
 const someHeight = 0.25;
 
+/** A strip with less than this share of all the metal is a crumb that the pass before left: it is no depth of the cut. */
+const crumb = 0.005;
+
 /** What strips side by side took away, as one; null for none. */
-export function joined(strips: readonly Removed[]): Removed | null {
+export function joined(all: readonly Removed[]): Removed | null {
+  const volume = all.reduce((sum, s) => sum + s.volume, 0);
+  const strips = all.filter((s) => s.volume >= crumb * volume);
   if (strips.length === 0) return null;
   const height = Math.max(...strips.map((s) => s.height));
   const ends = (of: "min" | "max", pick: (...values: number[]) => number): Vec => {
@@ -205,7 +210,7 @@ export function joined(strips: readonly Removed[]): Removed | null {
     return [at(0), at(1), at(2)];
   };
   return {
-    volume: strips.reduce((sum, s) => sum + s.volume, 0),
+    volume,
     bounds: { min: ends("min", Math.min), max: ends("max", Math.max) },
     height,
     along: Math.max(...strips.map((s) => s.along)),

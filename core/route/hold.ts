@@ -89,7 +89,7 @@ export function swept(
   seat: Seat,
   { face, extent, before }: { face: Face; extent: Extent; before: Piece },
   vise: Vise,
-): Pick<CutTask, "length" | "across" | "feedAlong"> {
+): Pick<CutTask, "length" | "across" | "feedAlong" | "proud"> {
   const rest = extent === "rest" ? before.faces[face].rest : null;
   if (kind === "side") {
     const across = axisOf(face) === alongJaws(seat);
@@ -99,10 +99,12 @@ export function swept(
       length,
       feedAlong: across ? "y" : "x",
       across: rest ? Math.min(tidy(rest.across + witnessOverlap), whole) : whole,
+      // Where straps held the top it stands higher, and this wall is cut there too.
+      proud: rest ? 0 : (before.faces[seat.up].rest?.proud ?? 0),
     };
   }
   const covered = extent === "part" ? coveredByStraps(seat) : 0;
-  if (rest) return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap) };
+  if (rest) return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap), proud: 0 };
   // What is left standing of the walls below stands out beside the face.
   const proud = (axis: Axis): Mm =>
     facesOf(axis).reduce((sum, f) => sum + (before.faces[f].rest?.proud ?? 0), 0);
@@ -110,6 +112,7 @@ export function swept(
     length: tidy(seat.along + proud(alongJaws(seat))),
     feedAlong: "x",
     across: tidy(acrossTop(seat) - covered + proud(axisOf(seat.fixed))),
+    proud: 0,
   };
 }
 

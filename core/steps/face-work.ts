@@ -461,13 +461,19 @@ function measureStep(
   const reached = (state?.cuts.length ?? 0) >= after;
   const above = op.looks !== null && extentOf(op.key) !== "face" ? op.cut.width : null;
   // What straps hold stands higher until they are moved: read there, nothing seems to have come off.
-  const beside = cutBeside(op);
+  const over = cutBeside(op)
+    ? "cut"
+    : op.looks === null && extentOf(op.key) === "rest" && !final
+      ? "left"
+      : null;
   const where =
     above !== null
       ? say` above the jaws, where it is cut`
-      : beside
+      : over === "cut"
         ? say` where it is cut, not over what the straps hold`
-        : say``;
+        : over === "left"
+          ? say` over what was left standing`
+          : say``;
   return make(
     "measure",
     final ? "measure" : `measure-${after}`,
@@ -482,7 +488,7 @@ function measureStep(
         required: final && op.sized,
         readings: state?.readings.get(after) ?? [],
         above,
-        ...(beside ? { beside } : {}),
+        ...(over ? { over } : {}),
         fit: null,
       },
       notes: [

@@ -96,7 +96,7 @@ export class Standing {
     const long = Math.hypot(dx, dy);
     const [ux, uy] = long < 1e-9 ? [1, 0] : [dx / long, dy / long];
     const r = Math.max(radius - shy, radius / 2);
-    const stations = Math.max(1, Math.ceil(long / Math.min(Math.max(r / 2, 0.5), thinnest)));
+    const stations = Math.max(1, Math.ceil(long / Math.min(Math.max(r / 2, 0.5), thinnestAlong)));
     // A cutter that goes out at the far side is asked about the last metal there.
     const end = Math.max(z, this.#bottom) + shy;
     const heights = [end, 0.85 * end, 0.5 * end];
@@ -123,6 +123,8 @@ const nearStart = [0.4, 1] as const;
 const shy = 0.02;
 /** A rib or web that stands is at least so thick, mm: places are asked about no further apart. */
 const thinnest = 2;
+/** Of what the ways beside leave along this one less may stand: a strip between two rounds, mm. */
+const thinnestAlong = 1.2;
 /** Points across a cutter, and over the whole of it where a way begins and ends; shares of its radius. */
 const section: readonly Point[] = [-1, -0.75, -0.4, 0, 0.4, 0.75, 1].map((across) => [0, across]);
 const sections = new Map<number, readonly Point[]>();

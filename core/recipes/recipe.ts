@@ -171,6 +171,9 @@ function columnsIn(prism: Prism, along: Axis, at: Sizes): readonly (readonly [Mm
 
 const atEdge = 1e-6;
 
+/** Whether the two sizes across a face, in their order, run left and right the other way than seen from it. */
+const seenMirrored = (up: Face): boolean => (axisOf(up) === "width") === (facesOf(axisOf(up))[1] === up);
+
 /** The rectangle a box is from an approach, with a wall where it ends within the part. */
 export function areaOfBox(up: Face, box: Cutout["box"], sizes: Sizes): Area {
   const [a, b] = acrossAxis(axisOf(up));
@@ -180,7 +183,7 @@ export function areaOfBox(up: Face, box: Cutout["box"], sizes: Sizes): Area {
     yLow: box[b][0] > atEdge,
     yHigh: box[b][1] < sizes[b] - atEdge,
   };
-  return { x: box[a], y: box[b], walls, boss: null, corner: 0 };
+  return { x: box[a], y: box[b], walls, boss: null, corner: 0, mirrored: seenMirrored(up) };
 }
 
 /**

@@ -21,6 +21,8 @@ export interface Area {
   boss: { x: Reach; y: Reach } | null;
   /** Radius where two walls meet, mm; 0 where the cutter's own will do. */
   corner: Mm;
+  /** Its two sizes in their order are a mirror of what is seen from where it is cut: which way is conventional turns round. */
+  mirrored?: boolean;
 }
 
 /** A straight way along one of the two sizes, its ends open or closed. */
@@ -92,7 +94,7 @@ export interface Reach2 {
  * The direction lanes run over an area: with its walls where two of them face each other, out of its open ends; in a corner the
  * way that is conventional from outside; else the longer way.
  */
-export function lanesAlong({ x, y, walls }: Area): {
+export function lanesAlong({ x, y, walls, mirrored = false }: Area): {
   along: "x" | "y";
   length: Mm;
   across: Mm;
@@ -109,7 +111,7 @@ export function lanesAlong({ x, y, walls }: Area): {
   if (byX.walls === 2 && byY.walls === 2) return byX.length >= byY.length ? byX : byY;
   if (byX.walls !== byY.walls) return byX.walls > byY.walls ? byX : byY;
   // In a corner the one of the two ways that cuts conventional and comes in from outside.
-  if (byX.walls === 1) return walls.xHigh === walls.yHigh ? byX : byY;
+  if (byX.walls === 1) return (walls.xHigh === walls.yHigh) !== mirrored ? byX : byY;
   return byX.length >= byY.length ? byX : byY;
 }
 

@@ -44,6 +44,8 @@ const aheadInCorner = (thick: Mm, radius: Mm): number => (thick < radius ? thick
 
 /** Sideways no more than this is told of a pass that is light, mm: as much as touching and rounding leave. */
 const lightPass = 0.15;
+/** Straight down beside a wall a cutter finds no more than what was left for the finish, or nothing, mm. */
+const finishLeft = 0.25;
 /** A move that takes no longer may find nothing: what it was told for was a sliver, minutes. */
 const soon = 0.1;
 
@@ -240,7 +242,7 @@ export class LiteralMachine {
     const removed = strokes.feed(tool, start, end, told);
     if (!removed) {
       // A pass that thin may find that the one before, pushed off less, left nothing.
-      const light = told.limits !== null && told.limits.across <= lightPass;
+      const light = told.limits !== null && told.limits.across <= (down ? finishLeft : lightPass);
       if (told.minutes > soon && tool.cutter.kind !== "tap" && !told.spring && !light)
         report.find("nothing", 0, told.how, to);
       return;

@@ -47,6 +47,9 @@ export interface StrokesAsked {
 /** Lower than this a floor is that of the level above, or what a new zero leaves of it, mm (guess). */
 const skinOfLevel = 0.2;
 
+/** Less than this is a crumb between two rounds, which the cutter brushes off, mm³ (guess). */
+const crumb = 1;
+
 /** Straight ways of the tool through whatever is there: what it hits, what it takes away, and whether that was told. */
 export class Strokes {
   readonly #table: OnTheTable;
@@ -188,7 +191,7 @@ export class Strokes {
     );
     if (!before) return;
     const deep = Math.min(before.across, before.height);
-    if (deep <= 0.06) return;
+    if (deep <= 0.06 || before.volume < crumb) return;
     this.#report.find("ploughs", deep, tool.cutter.name, middleOf(before.bounds));
     this.#remove(tool, from, to);
   }

@@ -104,7 +104,8 @@ export function swept(
     };
   }
   const covered = extent === "part" ? coveredByStraps(seat) : 0;
-  if (rest) return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap), proud: 0 };
+  if (rest)
+    return { length: seat.along, feedAlong: "x", across: tidy(rest.across + witnessOverlap), proud: 0 };
   // What is left standing of the walls below stands out beside the face.
   const proud = (axis: Axis): Mm =>
     facesOf(axis).reduce((sum, f) => sum + (before.faces[f].rest?.proud ?? 0), 0);

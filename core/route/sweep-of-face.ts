@@ -32,7 +32,9 @@ export function sweepOfFace(
     side: looks,
     down:
       by === "side"
-        ? tidy(cut.width - task.proud + (seat.overhang === null && !seat.table && !setup.matched ? 0 : pastEdge))
+        ? tidy(
+            cut.width - task.proud + (seat.overhang === null && !seat.table && !setup.matched ? 0 : pastEdge),
+          )
         : 0,
   };
 

@@ -2,7 +2,7 @@ import { type Axis, clampingAxes, type Face, opposite, type Orientation } from "
 import { type Spot, spotWords } from "../inspect/index.ts";
 import { cutoutOf, featureNames, featuresOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import { faceOf, faceSetupsOf, type Setup } from "../route/index.ts";
+import { faceOf, faceSetupsOf, featureSetupsOf, type Setup } from "../route/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
 import type { FaceProgress, Step } from "../steps/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
@@ -53,7 +53,9 @@ export function rawSpotWarnings(
     if (!found || found.clean || found.raw.length === 0) return [];
     if (!steps.some((s) => s.op === key && s.kind === "cleanup" && s.done)) return [];
     const raw = found.raw.map((spot) => inPart(spot, setup.at, vise.fixedJaw === "front"));
-    const by = raw.map((spot) => cutAwayBy(spot, face, part));
+    const later = featureSetupsOf(setups).filter((s) => s.number >= setup.number);
+    const planned = new Set(later.flatMap((s) => s.features));
+    const by = raw.map((spot) => cutAwayBy(spot, face, part, planned));
     const stay = raw.filter((_, i) => by[i] === null);
     const gone = raw.flatMap((spot, i) => (by[i] === null ? [] : [`${spotWords(spot.spot)} by ${by[i]}`]));
     const number = setup.after.faces[face].order ?? setup.number;
@@ -73,13 +75,14 @@ export function rawSpotWarnings(
   });
 }
 
-/** The feature that cuts a raw spot away, by name; null where none does. */
-function cutAwayBy({ at }: RawSpot, face: Face, part: Part): string | null {
+/** The feature that cuts a raw spot away, by name; null where none that is planned does. */
+function cutAwayBy({ at }: RawSpot, face: Face, part: Part, planned: ReadonlySet<string>): string | null {
   const site = siteOfPart(part);
   if (!site) return null;
   const names = featureNames(featuresOf(part));
   const by = featuresOf(part).find((feature) => {
-    const box = feature.face === face ? cutoutOf(feature, site)?.box : undefined;
+    const here = feature.face === face && planned.has(feature.id);
+    const box = here ? cutoutOf(feature, site)?.box : undefined;
     return (
       box !== undefined &&
       (Object.entries(at) as [Axis, number][]).every(([axis, share]) => {

@@ -177,6 +177,75 @@ describe("the stations do what they say", () => {
     await waitFor(() => expect(document.body.textContent).toMatch(/A light last cut with a sharp cutter/));
   });
 
+  test("a fit is tried with the play that was found, and what cannot be play is said", async () => {
+    const job = cheekBlock();
+    job.part.mates = {
+      byId: {
+        m: {
+          id: "m",
+          kind: "fits",
+          size: "sizes/width",
+          other: "the channel",
+          mate: job.part.sizes.width,
+          measured: false,
+          outer: false,
+          gap: "slide",
+          by: "",
+          on: "",
+        },
+      },
+      order: ["m"],
+    };
+    open(<RecordStation />, "record", job, []);
+    fireEvent.click(await screen.findByRole("button", { name: /Fit in the channel/ }));
+    const play = screen.getByLabelText(/Most play/);
+    fireEvent.change(play, { target: { value: "loose" } });
+    const answer = screen.getByRole<HTMLButtonElement>("button", { name: "Too loose" });
+    await waitFor(() => expect(answer.disabled).toBe(true));
+    fireEvent.change(play, { target: { value: "0.12" } });
+    fireEvent.change(screen.getByLabelText(/Where it binds/), { target: { value: "one end" } });
+    await waitFor(() => expect(answer.disabled).toBe(false));
+    fireEvent.click(answer);
+    await waitFor(() =>
+      expect(intents).toMatchObject([
+        { events: [{ type: "gauged", of: "fit/m", answer: "loose", play: 0.12, where: "one end" }] },
+      ]),
+    );
+    await waitFor(() =>
+      expect(document.body.textContent).toMatch(/shakes by 0\.120\s*mm at one end; 0\.010\s*mm to 0\.060/),
+    );
+  });
+
+  test("what was sanded is to be read again, and what came off is told", async () => {
+    const reading = (value: number) =>
+      ({
+        type: "reading",
+        op: null,
+        of: "length",
+        value,
+        written: { text: String(value), unit: "mm" },
+        instrument: "caliper",
+        questioned: [],
+      }) as const;
+    open(<RecordStation />, "record", cheekBlock(), appended([], reading(96.05)));
+    fireEvent.change(await screen.findByLabelText(/Worked by hand/), { target: { value: "sanded" } });
+    await waitFor(() =>
+      expect(intents).toMatchObject([{ events: [{ type: "byHand", of: "length", how: "sanded" }] }]),
+    );
+    await waitFor(() =>
+      expect(document.body.textContent).toMatch(/Sanded: it read 96\.050\s*mm before\. Wipe it/),
+    );
+    cleanup();
+    const after = appended(
+      [],
+      reading(96.05),
+      { type: "byHand", of: "length", how: "sanded" },
+      reading(96.02),
+    );
+    open(<RecordStation />, "record", cheekBlock(), after);
+    await waitFor(() => expect(document.body.textContent).toMatch(/96\.020\s*mm now: 0\.030\s*mm less/));
+  });
+
   test.each([
     ["free", { held: "free" }, {}],
     ["warm", { part: "35" }, { temperatures: { part: 35, instrument: 20 } }],

@@ -66,6 +66,30 @@ describe("at a face", () => {
     await waitFor(() => expect(main()).toMatch(/Cut done/));
   });
 
+  test("where a face is raw is pressed, how deep is typed, and what one more pass takes is told", async () => {
+    const sent = openAt(cheekBlock(), at("back/face", "clean"));
+    fireEvent.click(await screen.findByRole("button", { name: "left front" }));
+    const deep = screen.getByLabelText(/How deep it lies/);
+    for (const [text, told] of [
+      ["deep", /is not a/],
+      ["0", /above 0/],
+      ["0.4", /One more pass of 0\.50\s*mm goes past it; the size still gives/],
+    ] as const) {
+      fireEvent.change(deep, { target: { value: text } });
+      await waitFor(() => expect(main()).toMatch(told));
+      expect(screen.getByRole<HTMLButtonElement>("button", { name: /Clean to about/ }).disabled).toBe(
+        text !== "0.4",
+      );
+    }
+    press("Clean to about 89 %");
+    await waitFor(() =>
+      expect(sent).toMatchObject([
+        { type: "cleanup", op: "back/face", clean: false, raw: [{ x: -1, y: -1 }], deep: 0.4 },
+      ]),
+    );
+    await waitFor(() => expect(main()).toMatch(/Pass 3 of/));
+  });
+
   test("before the last pass a light one can be asked for: it is told next, and a reading after it", async () => {
     const sent = openAt(cheekBlock(), at("front/face", "cut-3"));
     fireEvent.click(await screen.findByRole("button", { name: /light pass first/ }));

@@ -6,6 +6,7 @@ import type { Station } from "../../core/plan/index.ts";
 import { newJob } from "../../core/job/index.ts";
 import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
+import type { RecordEvent } from "../../core/steps/index.ts";
 import { appended, walk } from "../../tests/support/walker.ts";
 import { stationOf } from "../instruments/stations.ts";
 import type { JobContextValue } from "../instruments/job-context.tsx";
@@ -217,16 +218,15 @@ describe("the stations do what they say", () => {
   });
 
   test("what was sanded is to be read again, and what came off is told", async () => {
-    const reading = (value: number) =>
-      ({
-        type: "reading",
-        op: null,
-        of: "length",
-        value,
-        written: { text: String(value), unit: "mm" },
-        instrument: "caliper",
-        questioned: [],
-      }) as const;
+    const reading = (value: number): RecordEvent => ({
+      type: "reading",
+      op: null,
+      of: "length",
+      value,
+      written: { text: String(value), unit: "mm" },
+      instrument: "caliper",
+      questioned: [],
+    });
     open(<RecordStation />, "record", cheekBlock(), appended([], reading(96.05)));
     fireEvent.change(await screen.findByLabelText(/Worked by hand/), { target: { value: "sanded" } });
     await waitFor(() =>

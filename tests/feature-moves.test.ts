@@ -1,4 +1,5 @@
-import { distanceTo, piecesOf } from "../core/recipes/index.ts";
+import { distanceTo, lanesOf, piecesOf } from "../core/recipes/index.ts";
+import { axisOf, faceNames } from "../core/frame/index.ts";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { effectivePart, type Job } from "../core/job/index.ts";
@@ -334,4 +335,45 @@ describe.each(stairs)("stairs of a %s", (kind, arbitrary) => {
     );
     expect(seen).toBeGreaterThan(3);
   });
+});
+
+/** A step from the end of an edge on every face, so that two of its walls meet in a corner. */
+const corners = faceNames.flatMap((face) => {
+  const beside = faceNames.filter((f) => axisOf(f) !== axisOf(face));
+  return beside.flatMap((side) =>
+    beside.filter((end) => axisOf(end) !== axisOf(side)).map((end) => [face, side, end] as const),
+  );
+});
+
+test("a step in a corner of any face: its lanes run at the machine as its cut was planned", () => {
+  let seen = 0;
+  for (const [face, side, end] of corners) {
+    const sizes = { width: "5", depth: "6", length: "24" };
+    const job = withFeature(featureOf("step", "f", face, { sizes, choices: { side, end } }));
+    const { setups, zeros } = plan({ job, records: [], shop: demoShop, piece: 1 });
+    for (const setup of featureSetupsOf(setups))
+      for (const op of setup.operations) {
+        if (op.sweep.kind !== "clear") continue;
+        const { lanes, length } = lanesOf(op.sweep, op.diameter);
+        const { frame } = zeros[keyOfSetup(setup)]!;
+        let here: { x: number; y: number } = { x: 0, y: 0 };
+        const ways: { x: number; y: number }[] = [];
+        for (const move of featureMoves(op, frame)!) {
+          const next = { x: move.to.x ?? here.x, y: move.to.y ?? here.y };
+          if (move.kind === "down" && ways.length > lanes) break;
+          if (move.kind === "feed") ways.push({ x: Math.abs(next.x - here.x), y: Math.abs(next.y - here.y) });
+          here = next;
+        }
+        // The first way runs along the lanes: as long as they are, with what it runs in and out.
+        const first = Math.max(ways[0]!.x, ways[0]!.y);
+        expect([face, side, end, first - length < 2.5 * op.diameter && first >= length - 1]).toEqual([
+          face,
+          side,
+          end,
+          true,
+        ]);
+        seen++;
+      }
+  }
+  expect(seen).toBeGreaterThan(20);
 });

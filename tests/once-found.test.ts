@@ -1,6 +1,8 @@
 import { expect, test } from "vitest";
-import { rehearse } from "../core/plan/index.ts";
+import { plan, rehearse } from "../core/plan/index.ts";
 import { openSolids } from "../core/rehearse/index.ts";
+import { featureSetupsOf } from "../core/route/index.ts";
+import { phraseText } from "../core/working/index.ts";
 import { oftenLeftOut, randomJob } from "./support/random-jobs.ts";
 import { nowAndThen } from "./support/walked-jobs.ts";
 
@@ -44,4 +46,12 @@ test("a crown that is gone all along is not touched: Z is taken on the floor of 
   });
   expect(findings).toEqual([]);
   expect(records.some((r) => r.type === "stale")).toBe(true);
+});
+
+test("a seat cut from the side, where its cutter would lie below the jaws, is refused", () => {
+  const { job, shop } = randomJob(3201);
+  const { features, setups } = plan({ job, records: [], shop, piece: 1 });
+  const why = features!.refused.find((r) => r.feature === "f-2");
+  expect(phraseText(why!.reason, "mm")).toContain("it would cut into the jaw");
+  expect(featureSetupsOf(setups).some((s) => s.features.includes("f-2"))).toBe(false);
 });

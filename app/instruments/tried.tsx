@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Requirement } from "../../core/plan/index.ts";
-import { mm, parseQuantity } from "../../core/quantity/index.ts";
+import { mm } from "../../core/quantity/index.ts";
 import { canMeasure } from "../../core/shop/index.ts";
 import {
   farthestRun,
@@ -10,13 +10,17 @@ import {
   type GaugeAnswer,
   gaugeAnswers,
 } from "../../core/steps/index.ts";
-import { entryProblem } from "../../core/working/index.ts";
+import { say as phrase } from "../../core/working/index.ts";
 import { Button } from "./button.tsx";
 import { Choice } from "./choice.tsx";
 import { Field } from "./field.tsx";
 import { useJob } from "./job-context.tsx";
+import { LengthProblem, readLength } from "./typed-length.tsx";
 import { useSubmit } from "./use-submit.ts";
-import { Figure, Words } from "./words.tsx";
+import { Figure } from "./words.tsx";
+
+const canBePlay = (value: number): boolean => value >= 0 && value <= farthestRun;
+const noPlay = phrase`Play is 0 or more, ${mm(farthestRun)} at most.`;
 
 /** A thread, a finish or a fit that is tried: three answers, the last one counts. */
 export function Tried({ of: r, gauge }: { of: Requirement; gauge: NonNullable<Requirement["gauge"]> }) {
@@ -27,8 +31,7 @@ export function Tried({ of: r, gauge }: { of: Requirement; gauge: NonNullable<Re
   const gauges = shop.instruments.filter((i) => !i.retired && canMeasure(i, r.how, 0));
   if (r.of === "parallelism") return null;
   const { of } = r;
-  const play = text.trim() === "" ? null : parseQuantity(text, "length", unit);
-  const wrong = play?.ok === false || (play?.ok && (play.value < 0 || play.value > farthestRun));
+  const play = readLength(text, { unit, may: canBePlay, told: noPlay });
   const say = (answer: GaugeAnswer) =>
     void submit
       .append({
@@ -36,11 +39,13 @@ export function Tried({ of: r, gauge }: { of: Requirement; gauge: NonNullable<Re
         of,
         answer,
         instrument: gauges[0]?.id ?? "",
-        ...(play?.ok ? { play: play.value } : {}),
+        ...(play.value === null ? {} : { play: play.value }),
         ...(where ? { where } : {}),
       })
       .then(({ ok }) => {
-        if (ok) setText("");
+        if (!ok) return;
+        setText("");
+        setWhere("");
       });
   const { answer } = gauge;
   return (
@@ -63,24 +68,14 @@ export function Tried({ of: r, gauge }: { of: Requirement; gauge: NonNullable<Re
           />
         </Box>
       )}
-      {wrong && (
-        <chakra.p color="stop" role="status" mb="6px">
-          {play.ok ? (
-            <>
-              Play is 0 or more, <Figure of={mm(farthestRun)} /> at most.
-            </>
-          ) : (
-            <Words of={entryProblem(play.problem)} />
-          )}
-        </chakra.p>
-      )}
+      <LengthProblem of={play} />
       <Box display="flex" gap="8px" flexWrap="wrap">
         {gaugeAnswers.map((a) => (
           <Button
             key={a}
             look={answer?.value === a ? "strong" : "plain"}
             aria-pressed={answer?.value === a}
-            disabled={submit.busy || wrong === true}
+            disabled={submit.busy || play.problem !== null}
             css={{ minHeight: "44px" }}
             onClick={() => say(a)}
           >

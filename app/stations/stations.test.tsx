@@ -5,8 +5,8 @@ import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import type { Station } from "../../core/plan/index.ts";
 import { newJob } from "../../core/job/index.ts";
 import { cheekBlock, read } from "../../tests/support/cheek-block.ts";
+import { readingEvent } from "../../tests/support/reading-event.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
-import type { RecordEvent } from "../../core/steps/index.ts";
 import { appended, walk } from "../../tests/support/walker.ts";
 import { stationOf } from "../instruments/stations.ts";
 import type { JobContextValue } from "../instruments/job-context.tsx";
@@ -218,17 +218,10 @@ describe("the stations do what they say", () => {
   });
 
   test("what was sanded is to be read again, and what came off is told", async () => {
-    const reading = (value: number): RecordEvent => ({
-      type: "reading",
-      op: null,
-      of: "length",
-      value,
-      written: { text: String(value), unit: "mm" },
-      instrument: "caliper",
-      questioned: [],
-    });
+    const reading = (value: number) => readingEvent("length", value, "caliper");
     open(<RecordStation />, "record", cheekBlock(), appended([], reading(96.05)));
     fireEvent.change(await screen.findByLabelText(/Worked by hand/), { target: { value: "sanded" } });
+    fireEvent.click(screen.getByRole("button", { name: "Note it" }));
     await waitFor(() =>
       expect(intents).toMatchObject([{ events: [{ type: "byHand", of: "length", how: "sanded" }] }]),
     );

@@ -124,14 +124,8 @@ export function threeViews(
     },
   ];
   // A dimension line with its two thin lines out from the view: level below it, upright at its left.
-  const outsideSize = (
-    axis: Axis,
-    level: boolean,
-    low: number,
-    high: number,
-    edge: number,
-    at: number,
-  ): Shape[] => {
+  const outsideSize = (axis: Axis, low: number, high: number, edge: number, at: number): Shape[] => {
+    const level = axis === "length";
     const put = (along: number, across: number): [number, number] =>
       level ? [along, across] : [across, along];
     const away = Math.sign(at - edge) * unit;
@@ -160,9 +154,9 @@ export function threeViews(
   const widthX = mainX - 13 * unit;
   const heightX = left - 13 * unit;
   const outside = [
-    ...outsideSize("length", true, mainX, mainX + length, lowest, lengthY),
-    ...outsideSize("width", false, topTop, topTop + width, mainX, widthX),
-    ...outsideSize("height", false, frontTop, frontTop + height, left, heightX),
+    ...outsideSize("length", mainX, mainX + length, lowest, lengthY),
+    ...outsideSize("width", topTop, topTop + width, mainX, widthX),
+    ...outsideSize("height", frontTop, frontTop + height, left, heightX),
   ];
   const cut = cutouts.map(({ cutout }) => cutout);
   const inViews = views.flatMap((view) =>

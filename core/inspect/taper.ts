@@ -16,6 +16,12 @@ export const spotsRound: readonly Spot[] = [
   { x: 0, y: 0 },
 ];
 
+const thirds = [-1, 0, 1] as const;
+/** All nine parts of a face as they are seen from above: the back row first. */
+export const partsOfFace: readonly Spot[] = thirds
+  .toReversed()
+  .flatMap((y) => thirds.map((x): Spot => ({ x, y })));
+
 const sideways = { "-1": "left", "0": "", "1": "right" } as const;
 const away = { "-1": "front", "0": "", "1": "back" } as const;
 

@@ -1,4 +1,4 @@
-import { type Dimension, dimensionSchema, type Limits, mm, tidy } from "../quantity/index.ts";
+import { daySchema, type Dimension, dimensionSchema, type Limits, mm, tidy } from "../quantity/index.ts";
 import { note, precise, rule, type Warning, warn } from "../working/index.ts";
 import * as z from "../zod.ts";
 
@@ -29,7 +29,7 @@ export const mateSchema = z.object({
   gap: z.enum(gapNames),
   /** Who measured it, and when, yyyy-mm-dd; empty where that is not known. */
   by: z.string().max(200).default(""),
-  on: z.string().max(10).default(""),
+  on: daySchema.default(""),
 });
 export type Mate = z.infer<typeof mateSchema>;
 

@@ -1,6 +1,6 @@
 import { type Limits, type Mm, mm } from "../quantity/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
-import { note, precise, rule, type Warning, warn } from "../working/index.ts";
+import { capital, note, precise, rule, type Warning, warn } from "../working/index.ts";
 
 /** An instrument good to this share of the whole tolerance band proves a size (domain.md 10). */
 export const criticalShare = 1 / 8;
@@ -35,7 +35,7 @@ export function provable(what: string, nominal: Mm, limits: Limits, shop: Shop, 
       warn(
         rule(
           "M35.critical",
-        )`The ${what.replace(/^the /, "")} is critical: it takes an instrument good to ±${precise(mm(width * criticalShare), 3)}, an eighth of its tolerance band. Your best is good to ±${precise(mm(best), 3)}.`,
+        )`${capital(what)} is critical: it takes an instrument good to ±${precise(mm(width * criticalShare), 3)}, an eighth of its tolerance band. Your best is good to ±${precise(mm(best), 3)}.`,
       ),
     ];
   return best * 4 > width

@@ -1,14 +1,12 @@
 import { axisNames } from "../frame/index.ts";
 import type { Feature, Part } from "../part/index.ts";
-import { type Dimension, dimensionOf, type Mm, tidy } from "../quantity/index.ts";
+import { type Dimension, dimensionOf, type Mm } from "../quantity/index.ts";
 import type { Requirement } from "./characteristic.ts";
+import { meanOf } from "./judged-reading.ts";
 
 /** What a size came out as: the mean of the readings that count, mm; null where nobody read it. */
-export function builtOf({ readings, gauge, drawn }: Requirement): Mm | null {
-  const values = readings.filter((r) => r.counts).map((r) => r.value);
-  if (gauge || !drawn || values.length === 0) return null;
-  return tidy(values.reduce((sum, value) => sum + value, 0) / values.length);
-}
+export const builtOf = ({ readings, gauge, drawn }: Requirement): Mm | null =>
+  gauge || !drawn ? null : meanOf(readings);
 
 /** A part with the sizes and places it came out with, as far as they were read; the rest stays as drawn. */
 export function asBuilt(part: Part, requirements: readonly Requirement[]): Part {

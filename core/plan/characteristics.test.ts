@@ -3,6 +3,7 @@ import { applyChanges, changeOf, type Job } from "../job/index.ts";
 import { demoShop, type Shop } from "../shop/index.ts";
 import { appended, type RecordEvent } from "../steps/index.ts";
 import { cheekBlock, dim, featureList, featureOf } from "../../tests/support/cheek-block.ts";
+import { readingEvent } from "../../tests/support/reading-event.ts";
 import { phraseText } from "../working/index.ts";
 import { adviceFor, asBuilt, builtOf, plan, verdictOf } from "./index.ts";
 
@@ -34,16 +35,8 @@ const judged = (events: RecordEvent[], shop: Shop = demoShop, of = job) =>
     plan({ job: of, records: appended([], ...events), shop, piece: 1 }).requirements.map((r) => [r.of, r]),
   );
 type Of = `${string}/${string}`;
-const read = (of: string, value: number, more: object = {}): RecordEvent => ({
-  type: "reading",
-  op: null,
-  of: of as Of,
-  value,
-  written: { text: String(value), unit: "mm" },
-  instrument: "lever-indicator",
-  questioned: [],
-  ...more,
-});
+const read = (of: string, value: number, more: object = {}) =>
+  readingEvent(of, value, "lever-indicator", more);
 const tried = (of: string, answer: "passes" | "tight" | "loose"): RecordEvent => ({
   type: "gauged",
   of: of as Of,

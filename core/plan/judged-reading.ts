@@ -106,3 +106,9 @@ export function judgedReadings(
   const left = new Set(counting(free.length > 0 ? used.filter((r) => r.held !== "clamped") : used));
   return used.map((r) => ({ ...r, counts: left.has(r) }));
 }
+
+/** The mean of the readings that count, mm; null where none does. */
+export function meanOf(readings: readonly Pick<JudgedReading, "value" | "counts">[]): Mm | null {
+  const values = readings.filter((r) => r.counts).map((r) => r.value);
+  return values.length === 0 ? null : tidy(values.reduce((sum, value) => sum + value, 0) / values.length);
+}

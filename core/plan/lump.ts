@@ -138,10 +138,13 @@ function splitWorking({ found, target, stock }: Balanced, of: string): Titled | 
   return {
     title: say`Working: the half to the ${half.face}`,
     lines: [
+      line("split line, as the part lies in the blank", mm(says.line)),
+      line("as it is drawn", mm(stock.split.drawn!)),
+      line("it lies too far up by", mm(says.off), { sum: true }),
       line("least that comes off its face, balanced by the faces", mm(found.faces[half.face]!.least)),
       line(low ? "plus what the line lies too far up" : "less what the line lies too far up", mm(says.off)),
       line("comes off by the line", mm(half.over), { sum: true }),
-      line("as it is drawn", mm(half.drawn)),
+      line("this half, as it is drawn", mm(half.drawn)),
       line("as it came, where it is thinnest", mm(half.raw), { sum: true }),
     ],
     notes: [words("The line is taken in the middle of the part: a tilt puts its ends higher and lower.")],

@@ -3,7 +3,7 @@ import { mm } from "../quantity/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
 import { line, say, words, type Working } from "../working/index.ts";
 import { liesBy } from "./advice.ts";
-import type { JudgedBy } from "./judged-reading.ts";
+import { type JudgedBy, meanOf } from "./judged-reading.ts";
 import type { Plan } from "./plan.ts";
 import { seriesFor } from "./series.ts";
 
@@ -58,6 +58,7 @@ export function verdictWorking(key: string, made: Plan, of: string): Working | n
           ]),
       line("smallest reading", mm(verdict.smallest), { decimals: 3 }),
       line("largest reading", mm(verdict.largest), { decimals: 3 }),
+      ...(readings.length > 1 ? [line("mean of the readings", mm(meanOf(readings)!), { decimals: 3 })] : []),
       line("spread", mm(verdict.spread), { decimals: 3, sum: true, formula: "guard-band", terms: [] }),
       ...(window
         ? [

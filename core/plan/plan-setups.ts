@@ -13,7 +13,7 @@ import {
   type Setup,
 } from "../route/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
-import { begunOf, livePasses, minutesOfPasses } from "../steps/index.ts";
+import { begunOf, type FaceProgress, livePasses, minutesOfPasses, stillAllowed } from "../steps/index.ts";
 import { precise, rule, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
 import { type Override, paperOf } from "../job/index.ts";
@@ -158,7 +158,7 @@ const leastAcross = 0.1;
  * How much more a first face may give when it does not clean up: all that the face across does not need to be cleaned up itself;
  * where there is not that much, a share of what it needs.
  */
-export function moreAllowed(
+function moreAllowed(
   { key, face, to }: Pick<FaceTold, "key" | "face" | "to">,
   spares: Record<Axis, Spare>,
   target: Sizes,
@@ -170,6 +170,10 @@ export function moreAllowed(
   const left = to - target[axis];
   return Math.max(0, tidy(Math.max(left - across, Math.min(left, across) - leastAcross)));
 }
+
+/** What one more pass may still take off a face that is not clean, mm; nothing where it is cut to its size. */
+export const stillGives = (state: FaceProgress, spares: Record<Axis, Spare>, target: Sizes): Mm =>
+  stillAllowed(state, moreAllowed(state.told, spares, target));
 
 /** M01: the stock cannot give the size. */
 function spareWarning(spare: Spare): Warning[] {

@@ -1,10 +1,17 @@
 import { describe, expect, test } from "vitest";
 import { demoShop } from "../shop/index.ts";
 import { faceOf, faceSetupsOf } from "../route/index.ts";
-import { appended, beginningOf, eventsToFinish, type Record, type RecordEvent } from "../steps/index.ts";
+import {
+  appended,
+  beginningOf,
+  eventsToFinish,
+  foldRecords,
+  type Record,
+  type RecordEvent,
+} from "../steps/index.ts";
 import { block, featureList, featureOf } from "../../tests/support/cheek-block.ts";
 import { phraseText } from "../working/index.ts";
-import { cleanShare, plan } from "./index.ts";
+import { cleanShare, plan, stillGives } from "./index.ts";
 
 const at = (job = block(), records: Record[] = []) => plan({ job, records, shop: demoShop, piece: 1 });
 
@@ -18,8 +25,8 @@ function looked(job: ReturnType<typeof block>, answers: readonly Answer[]) {
     const made = at(job, records);
     const step = made.steps[made.current]!;
     const looks = step.kind === "cleanup";
-    if (given > 0 && (given === answers.length || step.kind === "deburr")) return { made };
-    if (looks && given === answers.length) return { made };
+    if (given > 0 && (given === answers.length || step.kind === "deburr")) return { made, records };
+    if (looks && given === answers.length) return { made, records };
     records = looks
       ? appended(records, { type: "cleanup", op: step.op, ...answers[given++] } as RecordEvent)
       : appended(records, ...beginningOf(made.setups, step.op, records), ...eventsToFinish(step));
@@ -41,6 +48,25 @@ describe("a face with raw spots", () => {
     const { made } = looked(block(), [{ clean: false, ...more }, { clean: true }]);
     expect(before - faceOf(faceSetupsOf(made.setups)[0]!).to).toBeCloseTo(off, 6);
     expect(ids(made)).toEqual([]);
+  });
+
+  test("what the size is said to give still is what the plan takes, however often it is asked", () => {
+    let [before, given] = [Infinity, 0];
+    for (let asked = 0; asked < 6; asked++) {
+      const { made, records } = looked(
+        block(),
+        Array.from({ length: asked }, () => ({ clean: false })),
+      );
+      const setup = faceSetupsOf(made.setups)[0]!;
+      const gives = stillGives(
+        foldRecords(records, 1).faces.get(faceOf(setup).key)!,
+        made.spares!,
+        made.target!,
+      );
+      const { to } = faceOf(setup);
+      if (asked > 0) expect(before - to).toBeCloseTo(Math.min(0.3, given), 6);
+      [before, given] = [to, gives];
+    }
   });
 
   test("while a pass is still to come nothing is told of what rests on it", () => {

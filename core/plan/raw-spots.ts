@@ -1,14 +1,11 @@
 import { type Axis, clampingAxes, type Face, opposite, type Orientation } from "../frame/index.ts";
-import { type Spot, spotWords } from "../inspect/index.ts";
+import { partsOfFace, type Spot, spotWords } from "../inspect/index.ts";
 import { cutoutOf, featureNames, featuresOf, type Part, siteOfPart } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { faceOf, faceSetupsOf, featureSetupsOf, type Setup } from "../route/index.ts";
 import type { OperationKey } from "../squaring/index.ts";
 import type { FaceProgress, Step } from "../steps/index.ts";
 import { note, rule, warn, type Warning } from "../working/index.ts";
-
-/** How many parts of a face are looked at: three by three. */
-const looked = 9;
 
 /** A part of a face that stayed raw: how far along each size of the part it lies, from 0 at the low face to 1. */
 interface RawSpot {
@@ -18,7 +15,7 @@ interface RawSpot {
 
 /** How much of a face is clean, of the nine parts looked at, in percent. */
 export const cleanShare = (raw: readonly Spot[]): number =>
-  Math.round((100 * (looked - raw.length)) / looked);
+  Math.round(100 * (1 - raw.length / partsOfFace.length));
 
 /** Where a spot seen from above lies along the sizes of the part. @param front the fixed jaw stands in front */
 function inPart(spot: Spot, at: Orientation, front: boolean): RawSpot {

@@ -7,7 +7,6 @@ import {
   type Verdict,
 } from "../inspect/index.ts";
 import { criticalShare, featureNames, featuresOf, type Part } from "../part/index.ts";
-import { tidy } from "../quantity/index.ts";
 import { featureOfKey, type FeaturePlan } from "../route/index.ts";
 import { canMeasure, type Shop } from "../shop/index.ts";
 import {
@@ -27,6 +26,7 @@ import {
   sizesAsked,
   squarenessAsked,
 } from "./characteristics.ts";
+import { sinceByHand } from "./by-hand.ts";
 import { type JudgedReading, judgedReadings, type Reading } from "./judged-reading.ts";
 
 export type { Requirement } from "./characteristic.ts";
@@ -60,36 +60,6 @@ const certain = (
   u > criticalShare * (limits.upper - limits.lower) + 1e-9
     ? { ...verdict, verdict: "cannotTell" }
     : verdict;
-
-/** What is asked by what was read and tried since it was last worked by hand, and what it read before. */
-function sinceByHand(
-  of: Asked,
-  here: readonly JobRecord[],
-  judged: Judged,
-): { of: Asked; byHand: Requirement["byHand"]; since: number } {
-  const worked = here.findLast(
-    (r): r is JobRecord & { type: "byHand" } => r.type === "byHand" && r.of === of.of,
-  );
-  if (!worked) return { of, byHand: null, since: 0 };
-  const before = judgedReadings(
-    of.readings.filter((r) => r.seq < worked.seq),
-    of.how,
-    judged,
-  ).flatMap((r) => (r.counts ? [r.value] : []));
-  const tried = here.find((r) => r.id === of.gauge?.answer?.id);
-  return {
-    since: worked.seq,
-    of: {
-      ...of,
-      readings: of.readings.filter((r) => r.seq > worked.seq),
-      gauge: of.gauge && tried && tried.seq < worked.seq ? { ...of.gauge, answer: null } : of.gauge,
-    },
-    byHand:
-      before.length === 0
-        ? null
-        : { id: worked.id, how: worked.how, before: tidy(before.reduce((a, b) => a + b, 0) / before.length) },
-  };
-}
 
 /** What a gauge that was tried says. */
 const gauged: Record<GaugeAnswer, Verdict> = { passes: "good", tight: "rework", loose: "over" };

@@ -6,8 +6,9 @@ import { cutsMetal, effective, type Record as JobRecord } from "../steps/index.t
 import { type JudgedBy, judgedReadings, type Reading } from "./judged-reading.ts";
 import type { Requirement } from "./requirement.ts";
 
-/** Whether a record cut what a size is of: then what was read before it is history. */
-function cutsSize(record: JobRecord, of: Requirement["of"]): boolean {
+/** Whether a record cut what a size is of, or worked it by hand: then what was read before it is history. */
+function changesSize(record: JobRecord, of: Requirement["of"]): boolean {
+  if (record.type === "byHand") return record.of === of;
   if (!cutsMetal(record) || !("op" in record) || record.op === null) return false;
   const axis = axisNames.find((a) => a === of);
   if (isFaceKey(record.op)) return axis !== undefined && axisOf(faceOfKey(record.op)) === axis;
@@ -24,8 +25,7 @@ export function lastReadings(of: Requirement["of"], records: readonly JobRecord[
       const known = byPiece.get(record.piece);
       if (known) known.push(record);
       else byPiece.set(record.piece, [record]);
-    } else if (cutsSize(record, of) || (record.type === "byHand" && record.of === of))
-      byPiece.delete(record.piece);
+    } else if (changesSize(record, of)) byPiece.delete(record.piece);
   }
   return { byPiece, scrapped };
 }

@@ -116,7 +116,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           near: null,
           end: touch.end,
           crown: false,
-          ...(touch.beside ? { beside: true } : {}),
+          ...(touch.on ? { on: touch.on } : {}),
           backOff: touch.backOff === "down" && by.machine.depthBy === "head" ? "into the part" : "clear",
         },
       ];
@@ -151,7 +151,7 @@ function faceInstructions(step: Step, setup: FaceSetup, by: ToldWith): Instructi
           size: {
             of: op.axis,
             above: step.measure!.above,
-            ...(step.measure!.over ? { over: step.measure!.over } : {}),
+            ...(step.measure!.on ? { on: step.measure!.on } : {}),
           },
           expected: step.measure!.expected,
         },

@@ -1,4 +1,9 @@
+import * as z from "../zod.ts";
+
 /** Days as they are written, yyyy-mm-dd, reckoned without a clock. */
+
+/** A day, yyyy-mm-dd; empty for none. */
+export const daySchema = z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd");
 
 /** The number of a day, counted from 1970-01-01; of an ISO time its day. NaN for what is no date. */
 export function dayNumber(iso: string): number {

@@ -81,9 +81,9 @@ export class Reading {
         // Nobody measures over a ledge that is left standing at a side for the next setup.
         const largest = Math.max(...every);
         // Told to read where it is cut, a person does so, however thin that is beside the rest.
-        const all = every.filter((is) => is > (size.over === "cut" ? 0.4 : 0.9) * largest);
+        const all = every.filter((is) => is > (size.on === "cut" ? 0.4 : 0.9) * largest);
         // Told to read over what was left standing, they go there.
-        if (size.over === "left") return largest;
+        if (size.on === "left") return largest;
         // On a raw face the jaws of a caliper rest on what stands out most; beside what straps left uncut they go where it was cut.
         const least = Math.min(...all);
         const strapped = this.#table.held?.placing.on === "table";

@@ -32,7 +32,7 @@ export type ToldSize =
       /** Across the upper part of what is held, so far down from its top; null for all of the part. */
       above?: Mm | null;
       /** Of a face cut in two clampings: where it is cut, or over what was left standing. */
-      over?: "cut" | "left";
+      on?: "cut" | "left";
     }
   | { of: "feature"; feature: string; size: string; /** Over the far side of the part. */ over: boolean };
 
@@ -97,7 +97,7 @@ export type Instruction =
       /** Touched there, and not on the highest place of all. */
       crown: boolean;
       /** Touched where it is cut by now, lower than what is left standing beside. */
-      beside?: boolean;
+      on?: "cut";
       /** How to leave the touch. */
       backOff: "clear" | "into the part";
     }

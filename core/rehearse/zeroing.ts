@@ -90,7 +90,7 @@ function sideAt({ axis, near }: Zero, table: OnTheTable, axes: Axes): { front: M
  * @param end radius of a flat end: it stands on the highest there is under all of it, mm
  * @returns the height that is touched there
  */
-function goOver({ near, crown, beside }: Zero, table: OnTheTable, axes: Axes, end: Mm): Mm {
+function goOver({ near, crown, on }: Zero, table: OnTheTable, axes: Axes, end: Mm): Mm {
   const { piece } = table.held!;
   const { min, max } = piece.bounds;
   /** The highest there is under a flat end at a place; null where it stands beside the part. */
@@ -102,7 +102,7 @@ function goOver({ near, crown, beside }: Zero, table: OnTheTable, axes: Axes, en
     });
     return heights.length === 0 ? null : Math.max(...heights);
   };
-  if (beside) {
+  if (on === "cut") {
     // By eye: over what is cut, the whole end clear of what is higher.
     const places = shares.flatMap((u) =>
       shares.flatMap((v) => {

@@ -2,7 +2,6 @@ import {
   axesAcross,
   axisOf,
   clampingAxes,
-  type Face,
   faceNames,
   facesOf,
   opposite,
@@ -11,74 +10,26 @@ import {
   alongJaws,
 } from "../frame/index.ts";
 import {
-  blockPlaces,
   clearBelow,
   clearPlace,
   parallelSpans,
   cutterClearance,
   gripCapacity,
-  type GripCapacity,
   parallelHeightNeeded,
   type Seat,
   seatInVise,
-  hangsFree,
   heldWarnings,
 } from "../holding/index.ts";
-import { leastGrip, type Material } from "../handbook/index.ts";
-import { boxOfPrism, type Cutout, type Prism, sectionAt, type Site } from "../part/index.ts";
+import { leastGrip } from "../handbook/index.ts";
+import { boxOfPrism, type Cutout, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { Shop, Vise } from "../shop/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
-import {
-  done,
-  note,
-  type Outcome,
-  type Phrase,
-  refused,
-  rule,
-  say,
-  stop,
-  type Warning,
-  words,
-} from "../working/index.ts";
-import type { FeatureSetup } from "./setup.ts";
+import { isReference } from "../stock/index.ts";
+import { done, type Outcome, refused, rule, say, stop, type Warning, words } from "../working/index.ts";
 import type { FeatureTold } from "./told.ts";
 import type { Way } from "../recipes/index.ts";
-import type { OwnSeat } from "./route-context.ts";
+import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
-
-/** How a part is held while its features are cut. */
-export interface FeatureSeat {
-  at: Orientation;
-  seat: Seat;
-  device: FeatureSetup["device"];
-  grip: GripCapacity;
-  reasons: Phrase[];
-  warnings: Warning[];
-}
-
-export interface HoldRequest {
-  up: Face;
-  /** The face that must look to the front; null for any. */
-  front: Face | null;
-  cuts: readonly CutHere[];
-  /** What was cut out of the block before. */
-  gone: readonly Prism[];
-  /** Faces the features count from: they are best at the fixed jaw. */
-  datums: readonly Face[];
-  piece: Piece;
-  site: Site;
-  vise: Vise;
-  shop: Shop;
-  material: Material;
-  own: OwnSeat | null;
-}
-
-/** A feature that is cut in a seat, and how deep its tools go below the face that is up, mm: points and all. */
-export interface CutHere {
-  cutout: Cutout;
-  floor: Mm;
-}
+import { holdShaft, shaftWarnings } from "./shaft-seat.ts";
 
 /** How deep the tools of a way go, mm; 0 for handwork. */
 export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
@@ -266,147 +217,6 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
       (removal > 0 ? 3 : 0) -
       reached.length * 10,
   });
-}
-
-/** What goes so far through a shaft comes out below with the point of its tool; the head of a bolt does not. */
-const nearlyThrough = 0.75;
-
-/** A shaft lies in V-blocks on parallels between the jaws, along X; for what is cut into an end it stands in one. */
-function holdShaft(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
-  const { vise, shop, site, material, cuts } = request;
-  const upright = axisOf(at.up) === "length";
-  const sections = site.shaft!;
-  const diameter = Math.max(...sections.map((s) => s.diameter));
-  const at_ = cuts[0]?.cutout.box.length;
-  const gripped = upright
-    ? diameter
-    : (sectionAt(sections, at_ ? (at_[0] + at_[1]) / 2 : 0)?.diameter ?? diameter);
-  const blocks = shop.aids.find((a) => a.kind === "vBlocks" && gripped >= a.from && gripped <= a.to);
-  if (!blocks)
-    return refused(
-      rule("holding.vBlocks")`No V-blocks in the shop hold a ${mm(gripped)} shaft.`,
-      words("Enter the V-blocks you own, or hold the shaft in soft jaws and enter those as V-blocks."),
-    );
-  if (diameter > vise.opening)
-    return refused(
-      rule("M11.opening")`The shaft is ${mm(diameter)}; the ${vise.name} opens ${mm(vise.opening)}.`,
-      words("Strap it in V-blocks on the table."),
-    );
-  // A cutter that runs out at an end would meet the stop there.
-  const runsOut = !upright && cuts.some(({ cutout }) => cutout.opens.some((f) => axisOf(f) === "length"));
-  const length = site.sizes.length;
-  const standing = upright ? length : diameter;
-  const through = upright
-    ? []
-    : cuts
-        .filter(({ floor }) => floor > gripped)
-        .flatMap(({ cutout: { prisms } }) => prisms.map(boxOfPrism))
-        .filter((box) => box[axisOf(at.up)][1] - box[axisOf(at.up)][0] > nearlyThrough * gripped)
-        .map((box) => box.length);
-  const blocksAt = through.length > 0 ? blockPlaces(length, vise.jawWidth, through) : null;
-  if (through.length > 0 && blocksAt === null)
-    return refused(
-      rule(
-        "holding.blocksBelow",
-      )`The tool comes out below, and nowhere along the shaft two V-blocks stand clear of it between the jaws.`,
-      words("Strap the shaft in V-blocks on the table, further apart, or drill it from both sides."),
-    );
-  // Upright it stands on the bed.
-  const grip = tidy(upright ? Math.min(vise.jawDepth, length) : gripped * 0.5);
-  const seat: Seat = {
-    up: at.up,
-    fixed: at.fixed,
-    vise: vise.id,
-    parallels: null,
-    rod: null,
-    paper: request.own?.paper ?? false,
-    tap: false,
-    soft: false,
-    square: upright,
-    grip,
-    effectiveGrip: tidy(grip - vise.jawChamfer),
-    projection: tidy(standing - grip),
-    standing,
-    between: gripped,
-    along: upright ? gripped : length,
-    overhang: null,
-    jack: false,
-    stop: request.own?.stop ?? !runsOut,
-    points: false,
-    table: null,
-    blocks: blocksAt,
-  };
-  // What opens to the sides comes out over blocks and jaws: it must stay above them.
-  const deepest = Math.max(
-    0,
-    ...cuts
-      .filter(({ cutout: { opens, face } }) =>
-        [face, ...opens].some((f) => axisOf(f) !== axisOf(at.up) && (upright || axisOf(f) !== "length")),
-      )
-      .map(({ cutout: { box }, floor }) => Math.max(box[axisOf(at.up)][1] - box[axisOf(at.up)][0], floor)),
-  );
-  if (deepest + cutterClearance > seat.projection)
-    return refused(
-      rule(
-        "holding.blocks",
-      )`The shaft stands ${mm(seat.projection)} above the jaws, and the cut goes ${mm(deepest)} down past its sides: the cutter would hit jaws and V-blocks.`,
-      words("Cut it on a machine that holds the shaft between centers, or hold it higher."),
-    );
-  // Cut from the side its cutter lies beside the jaws: over them it needs room below, past their ends it has it.
-  const jaws = [(length - vise.jawWidth) / 2, (length + vise.jawWidth) / 2] as const;
-  const lowest = Math.max(
-    0,
-    ...cuts
-      .filter(({ cutout: { face, box } }) => {
-        const beside = axisOf(face) !== axisOf(at.up) && axisOf(face) !== "length";
-        return !upright && beside && box.length[0] < jaws[1] && box.length[1] > jaws[0];
-      })
-      .map(({ cutout: { box } }) => {
-        const [low, high] = box[axisOf(at.up)];
-        return at.up === facesOf(axisOf(at.up))[1] ? site.sizes[axisOf(at.up)] - low : high;
-      }),
-  );
-  if (lowest + cutterClearance > seat.projection)
-    return refused(
-      rule(
-        "holding.besideJaws",
-      )`Cut from the side the cutter reaches ${mm(lowest)} below the top of the shaft, and the jaws come up to ${mm(seat.projection)} below it: it would cut into the jaw.`,
-      words("Strap the shaft in V-blocks on the table, or let this end of it lie past the jaws."),
-    );
-  return done({
-    at,
-    seat,
-    device: "vBlocks",
-    grip: gripCapacity(seat, vise, material.group),
-    reasons: [
-      upright
-        ? say`The shaft stands in a V-block against the fixed jaw, squared up: its end is cut from above.`
-        : say`The shaft lies in V-blocks on parallels against the fixed jaw: indicate its side along X and its crown level before anything is cut.`,
-      runsOut
-        ? words("No stop at its end: the cutter runs out there.")
-        : words("A stop at its end keeps the place along X."),
-    ],
-    warnings: shaftWarnings(cuts, seat, request),
-  });
-}
-
-/** What is said of a shaft in V-blocks. */
-function shaftWarnings(
-  cuts: readonly CutHere[],
-  seat: Seat,
-  { site, vise }: Pick<HoldRequest, "site" | "vise">,
-): Warning[] {
-  const middle = site.sizes.length / 2;
-  return [
-    note(rule("M12.round")`A round part is held on lines only: tighten firmly, and start with light cuts.`),
-    ...(seat.square
-      ? []
-      : hangsFree(
-          seat,
-          vise,
-          cuts.map(({ cutout: { box } }) => [box.length[0] - middle, box.length[1] - middle]),
-        )),
-  ];
 }
 
 /** What stands against a block held for features, by where they are cut along the jaws. */

@@ -8,7 +8,7 @@ import { done, type Outcome } from "../working/index.ts";
 import type { Owned } from "./feature-candidate.ts";
 import { type FeatureOperation, operationOf, type OperationPlace } from "./feature-operation.ts";
 import type { Placed } from "./feature-order.ts";
-import type { FeatureSeat } from "./feature-seat.ts";
+import type { FeatureSeat } from "./hold-request.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import type { Way, Work } from "../recipes/index.ts";
 

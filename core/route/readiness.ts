@@ -47,15 +47,14 @@ export function readiness(
   today: string,
 ): ReadinessItem[] {
   const may = within / 3;
-  /** When it was tried, where it was by a guided test; what is too old is known no more. */
+  /** When it was tried; what is too old is known no more. */
+  const aged = (on: string, lasts: number): { said: Phrase; stale: boolean } => {
+    const { days, stale } = ageOfCheck({ on }, lasts, today);
+    return { said: say`, tried ${on}${stale ? say`, ${days} days ago: too long` : say``}`, stale };
+  };
   const dated = (of: Pick<Machine | Vise, "checks">, check: CheckId): { said: Phrase; stale: boolean } => {
     const made = of.checks?.[check];
-    if (!made) return { said: words(" as entered"), stale: false };
-    const { days, stale } = ageOfCheck(made, checkLasts[check], today);
-    return {
-      said: say`, tried ${made.on}${stale ? say`, ${days} days ago: too long` : say``}`,
-      stale,
-    };
+    return made ? aged(made.on, checkLasts[check]) : { said: words(" as entered"), stale: false };
   };
   const slope = (
     what: string,
@@ -127,11 +126,11 @@ export function readiness(
         todo: words(todo),
         check: null,
       };
-    const { days, stale } = ageOfCheck({ on }, lasts, today);
+    const { said, stale } = aged(on, lasts);
     return {
       what,
       state: !good ? "tooMuch" : stale ? "unknown" : "ready",
-      found: say`${value}, tried ${on}${stale ? say`, ${days} days ago: too long` : say``}`,
+      found: say`${value}${said}`,
       todo: good && !stale ? null : words(todo),
       check: null,
     };

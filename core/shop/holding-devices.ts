@@ -1,6 +1,6 @@
-import { extent, gap } from "../quantity/index.ts";
+import { daySchema, extent, gap } from "../quantity/index.ts";
 import * as z from "../zod.ts";
-import { daySchema, ownChecksSchema } from "./own-check.ts";
+import { ownChecksSchema } from "./own-check.ts";
 
 const owned = { id: z.string().min(1), name: z.string().min(1), retired: z.boolean() };
 

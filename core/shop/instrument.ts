@@ -1,6 +1,6 @@
-import { extent } from "../quantity/index.ts";
+import { daySchema, extent } from "../quantity/index.ts";
 import * as z from "../zod.ts";
-import { daySchema, ownChecksSchema } from "./own-check.ts";
+import { ownChecksSchema } from "./own-check.ts";
 
 export const instrumentKinds = [
   "caliper",

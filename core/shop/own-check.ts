@@ -1,9 +1,6 @@
 import { dayNumber } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
-/** A day, yyyy-mm-dd, or none. */
-export const daySchema = z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/, "a date is written yyyy-mm-dd");
-
 /** What was found when a thing of the shop was tried, kept with the thing. */
 export const ownCheckSchema = z.object({
   /** Day it was tried, yyyy-mm-dd. */

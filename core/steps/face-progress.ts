@@ -33,7 +33,7 @@ interface Cleanup {
 }
 
 /** Past the bottom of the deepest raw spot, mm: enough that the cutter cuts there and does not rub. */
-const pastRaw = 0.1;
+export const pastRaw: Mm = 0.1;
 
 /** What one more pass takes off a face that is not clean: down past the raw spot where its depth is known, mm. */
 export const moreFor = (deep: Mm | null): Mm => (deep === null ? cleanUpPass : tidy(deep + pastRaw));
@@ -198,12 +198,19 @@ export function largestReading(state: FaceProgress): Mm | null {
   return here && state.cuts.length > 0 ? Math.max(...here) : null;
 }
 
+/** All that more passes were to take off a face that was not clean, mm. */
+const moreWanted = ({ cleanups }: FaceProgress): Mm =>
+  cleanups.reduce((sum, { clean, deep }) => sum + (clean ? 0 : moreFor(deep)), 0);
+
+/** What another pass may still take off a face, mm. @param moreAllowed all that such passes may take together */
+export const stillAllowed = (state: FaceProgress, moreAllowed: Mm): Mm =>
+  Math.max(0, tidy(moreAllowed - moreWanted(state)));
+
 /** What the route needs to know of an operation that was begun. */
 export function begunOf(state: FaceProgress, moreAllowed: Mm): Begun {
-  const more = state.cleanups.reduce((sum, { clean, deep }) => sum + (clean ? 0 : moreFor(deep)), 0);
   return {
     told: state.told,
-    moreOff: tidy(Math.min(more, moreAllowed)),
+    moreOff: tidy(Math.min(moreWanted(state), moreAllowed)),
     clean: state.cleanups.at(-1)?.clean ?? true,
     measured: largestReading(state),
   };

@@ -5,21 +5,16 @@ import {
   handlingTimes,
   witnessStep,
 } from "../handbook/index.ts";
-import { topPickup, topSetting } from "../locate/index.ts";
 import { cutWindow } from "../inspect/index.ts";
 import { type Limits, type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { cutForFluid, faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, type Warning, words } from "../working/index.ts";
-import {
-  depthAxis,
-  intoPart,
-  type LivePass,
-  livePasses,
-  minutesOfPasses,
-  strokesOfPass,
-} from "./live-passes.ts";
+import { type LivePass, livePasses, minutesOfPasses, strokesOfPass } from "./live-passes.ts";
+import { measureStep } from "./face-measure.ts";
 import type { FaceProgress } from "./face-progress.ts";
+import type { MakeFaceStep } from "./face-step.ts";
+import { endHeight, touchStep } from "./face-touch.ts";
 import { lockTick } from "./lock-ticks.ts";
 import {
   type InSpindle,
@@ -31,14 +26,8 @@ import {
   turnsOf,
   type WalkPlace,
 } from "./spindle-ticks.ts";
-import { type FaceStep, newStep, staleWords, type StepKind } from "./step.ts";
+import { type FaceStep, newStep } from "./step.ts";
 import { byIndicator, type MakeTick, type Tick } from "./tick.ts";
-
-const backOffWords = {
-  down: "Drop the knee clear",
-  up: "Raise the spindle clear",
-  sideways: "Back off sideways",
-} as const;
 
 /**
  * The cut of a face in the order it is done: tool and speed, Z and the zero, pass by pass with what is read, then cleaned, deburred
@@ -57,7 +46,8 @@ export function faceWork(
   const { cut, face } = op;
   const passes = livePasses(op, state, place);
   const ticked = state?.ticks ?? new Map<string, number>();
-  const make: Make = (kind, id, title, more = {}) => newStep(op.key, setup.number, kind, id, title, more);
+  const make: MakeFaceStep = (kind, id, title, more = {}) =>
+    newStep(op.key, setup.number, kind, id, title, more);
   const tick = (id: string, phrase: Phrase): Tick => ({ id, phrase, done: ticked.has(id) });
   const steps: FaceStep[] = [];
   const number = setup.after.faces[face].order ?? setup.number;
@@ -150,140 +140,10 @@ function whereTheyMeet(state: FaceProgress | null, after: number): Tick {
   );
 }
 
-/** M01: a reading under the lower limit is not passed over: nothing puts the metal back. */
-export function tooSmall({ sized, limits }: FaceOperation, state: FaceProgress | null): Warning[] {
-  const read = state?.readings.get(state.cuts.length) ?? [];
-  const smallest = Math.min(...read);
-  if (!sized || read.length === 0 || smallest >= limits.lower) return [];
-  return [
-    stop(
-      rule(
-        "M01.under",
-      )`You read ${precise(mm(smallest), 3)}, under the lower limit of ${precise(mm(limits.lower), 3)}: metal cannot be put back. Measure again; if it still reads that, mark the piece, and ask whether it can be used before you go on.`,
-    ),
-  ];
-}
-
 /** Where the cutter comes out of the metal in its last pass: the burr is largest there. */
 function burrSide({ sweep }: Pick<FaceOperation, "sweep">): string {
   const ahead = sweep.lastToward > 0;
   return sweep.along === "x" ? (ahead ? "right end" : "left end") : ahead ? "back edge" : "front edge";
-}
-
-type Make = (kind: StepKind, id: string, title: Phrase, more?: Partial<FaceStep>) => FaceStep;
-
-/** For a cut with the side of the cutter Z is touched on the top first: from there the cutter hangs as far down as it cuts. */
-function endHeight(
-  setup: FaceSetup,
-  state: FaceProgress | null,
-  place: WalkPlace,
-  tool: string,
-  make: Make,
-): FaceStep {
-  const { cut } = faceOf(setup);
-  const { seat, before } = setup;
-  // Straps that hold the face that is up leave a ledge of it standing.
-  const ledge = seat.table !== null && before.faces[seat.up].rest !== null;
-  const pickup = topPickup(
-    place,
-    { kind: "cutter", id: cut.cutter, name: tool },
-    {
-      what: ledge ? "beside a ledge" : "top",
-    },
-  );
-  return make("pickup", "zero-z", pickup.title, {
-    pickup: { ...pickup, stale: state?.stale ? (staleWords[state.stale] ?? null) : null },
-    notes: pickup.warnings,
-    done: (state?.ticks.has("zero-z") ?? false) || (state?.zeroed ?? false),
-    minutes: handlingTimes.touchOff,
-  });
-}
-
-/** A cutter that touches a wall anew stands so far above its depth: a new zero must not bring it onto the ledge below, mm. */
-const clearOfLedge = 0.5;
-
-/** A face cut in part: beside it stands what straps or jaws hold, higher until it is cut too. */
-const cutBeside = (op: FaceOperation): boolean => op.looks === null && extentOf(op.key) === "part";
-
-/** Touch-off through paper, its thickness counted on the axis it touches (M23): on a raw face at the highest of three spots. */
-function touchStep(
-  setup: FaceSetup,
-  state: FaceProgress | null,
-  { machine, paper }: WalkPlace,
-  make: Make,
-): FaceStep {
-  const op = faceOf(setup);
-  const axis = depthAxis(op);
-  const screw = machine.axes[axis];
-  const surface = state?.present ?? op.from;
-  const name = axis.toUpperCase();
-  const backOff = axis !== "z" ? "sideways" : machine.depthBy === "knee" ? "down" : "up";
-  const setting = screw.readout === null ? 0 : tidy(-intoPart(op) * topSetting(0, paper));
-  const sizeAtZero = tidy(screw.readout === null ? surface + paper : surface);
-  const { down } = op.sweep;
-  const end = op.looks === null ? null : -tidy(Math.max(down / 2, down - clearOfLedge));
-  const beside = cutBeside(op) && (state?.cuts.length ?? 0) > 0;
-  const raw =
-    setup.before.faces[op.face].condition !== "milled" && setup.before.faces[op.face].condition !== "ground";
-  return make(
-    "touch",
-    "touch",
-    axis === "z"
-      ? say`Touch off the face in ${name} with paper`
-      : say`Touch off the ${op.face} ${setup.seat.overhang !== null ? "end" : "face"} in ${name} with paper`,
-    {
-      touch: {
-        axis,
-        setting,
-        sizeAtZero,
-        medium: paper,
-        from: op.looks ?? "above",
-        end,
-        beside,
-        stale: state?.stale ? (staleWords[state.stale] ?? null) : null,
-        backOff,
-      },
-      notes: [
-        note(
-          extentOf(op.key) === "again" && (state?.cuts.length ?? 0) === 0
-            ? say`Zero at the place that read ${mm(op.from)}, the thickest: over the others the cutter must run free.`
-            : raw && (state?.cuts.length ?? 0) === 0
-              ? words(
-                  "The face is raw: try at least three spots and zero at the highest, where the paper drags first.",
-                )
-              : beside
-                ? rule(
-                    "M44.beside",
-                  )`Touch where it is cut by now, the whole cutter over it: what is left standing beside is higher, and no zero for this.`
-                : words("Zero where the paper just drags."),
-        ),
-        ...(end === null
-          ? []
-          : [
-              note(
-                say`Its end at Z ${precise(mm(end), 2)}, a little above the depth of the cut: it must not touch what stands out further down.`,
-              ),
-            ]),
-        warn(
-          words(
-            "A long strip of paper, fingers well away from the cutter; better, turn the spindle by hand.",
-          ),
-        ),
-        note(
-          screw.readout === null
-            ? rule(
-                "M23.paper",
-              )`Set the ${name} collar to 0 as the paper drags. The paper, ${precise(mm(paper), 2)}, is counted in every stop below.`
-            : rule(
-                "M23.readout",
-              )`Set ${name} to ${precise(mm(setting), 2)} as the paper drags: then 0 is the face itself.`,
-        ),
-        warn(rule("M24.back")`${backOffWords[backOff]} first, then move off the part, then go to depth.`),
-      ],
-      done: state?.zeroed ?? false,
-      minutes: handlingTimes.touchOff,
-    },
-  );
 }
 
 /** Wider limits than these, mm, ask for one reading before the last pass, or for none: the handle alone keeps them (guess). */
@@ -309,7 +169,7 @@ function cuttingSteps(
     tick,
     asked,
     raw,
-  }: { make: Make; tick: MakeTick; asked: SpindleAsked; raw: { condition: FaceCondition } },
+  }: { make: MakeFaceStep; tick: MakeTick; asked: SpindleAsked; raw: { condition: FaceCondition } },
 ): FaceStep[] {
   let stoodStill = false;
   return passes.flatMap((pass, i) => {
@@ -448,60 +308,4 @@ function taperWarning(
       )`The readings spread ${precise(mm(tidy(Math.max(...readings) - Math.min(...readings))), 3)}, the limits only ${precise(mm(tidy(limits.upper - limits.lower)), 3)}: no single cut brings every point inside. Look for what tilts the part (chip, burr, parallel) and take the taper out first.`,
     ),
   ];
-}
-
-function measureStep(
-  op: FaceOperation,
-  state: FaceProgress | null,
-  after: number,
-  final: boolean,
-  expected: Mm,
-  make: Make,
-): FaceStep {
-  const reached = (state?.cuts.length ?? 0) >= after;
-  const above = op.looks !== null && extentOf(op.key) !== "face" ? op.cut.width : null;
-  // What straps hold stands higher until they are moved: read there, nothing seems to have come off.
-  const over = cutBeside(op)
-    ? "cut"
-    : op.looks === null && extentOf(op.key) === "rest" && !final
-      ? "left"
-      : null;
-  const where =
-    above !== null
-      ? say` above the jaws, where it is cut`
-      : over === "cut"
-        ? say` where it is cut, not over what the straps hold`
-        : over === "left"
-          ? say` over what was left standing`
-          : say``;
-  return make(
-    "measure",
-    final ? "measure" : `measure-${after}`,
-    final ? say`Measure the ${op.axis}${where}` : say`Measure the ${op.axis}${where} before the next pass`,
-    {
-      measure: {
-        of: op.axis,
-        how: "outside",
-        expected: reached && after > 0 ? (state?.cuts[after - 1]?.expected ?? expected) : expected,
-        after,
-        final,
-        required: final && op.sized,
-        readings: state?.readings.get(after) ?? [],
-        above,
-        ...(over ? { over } : {}),
-        fit: null,
-      },
-      notes: [
-        warn(words(cautions.measure)),
-        ...tooSmall(op, state),
-        note(
-          words(
-            final ? "Measure at four corners: all of them count." : "One reading is enough; more is better.",
-          ),
-        ),
-      ],
-      done: state?.measured.has(after) ?? false,
-      minutes: handlingTimes.measure,
-    },
-  );
 }

@@ -2,7 +2,7 @@ import { axisSchema, faceSchema } from "../frame/index.ts";
 import { lengthUnitSchema } from "../quantity/index.ts";
 import { anyKeySchema, featureKeySchema, toldSchema } from "../route/index.ts";
 import { operationKeySchema } from "../squaring/index.ts";
-import { readingWaySchema } from "../inspect/index.ts";
+import { partsOfFace, readingWaySchema } from "../inspect/index.ts";
 import * as z from "../zod.ts";
 
 /** A change of a decision: the value at a path, from and to. Paths are slash-separated keys of the job. */
@@ -87,7 +87,7 @@ const eventSchema = z.discriminatedUnion("type", [
     type: z.literal("cleanup"),
     op,
     clean: z.boolean(),
-    raw: z.array(spotSchema).max(9).optional(),
+    raw: z.array(spotSchema).max(partsOfFace.length).optional(),
     deep: z.number().positive().max(farthestRun).optional(),
   }),
   /** A decision changed after the first cut. */

@@ -45,8 +45,8 @@ export interface StepMeasure {
   readings: readonly Mm[];
   /** How far down from the top it is cut, where the jaws hold what is not; mm. */
   above: Mm | null;
-  /** Of a face cut in two clampings: over what is cut, or over what was left standing, until it is cut too. */
-  over?: "cut" | "left";
+  /** Of a face cut in two clampings: where it is cut, or what was left standing until it is cut too. */
+  on?: "cut" | "left";
   /** Of a feature: what is measured, and what is still to come off by the last reading, mm; null without one. */
   fit: { measured: Measured; left: Mm | null } | null;
 }

@@ -48,8 +48,8 @@ export interface Step {
     from: TouchFrom;
     /** Where the end of the cutter stands in Z at a touch from the side, a little above its depth; null from above. */
     end: Mm | null;
-    /** Touched where it is cut, beside what was left standing higher. */
-    beside: boolean;
+    /** Where it is cut by now, beside what was left standing higher. */
+    on?: "cut";
     stale: string | null;
     /** Which way the touch is left: the knee goes down, the head goes up. */
     backOff: "down" | "up" | "sideways";

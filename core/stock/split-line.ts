@@ -15,20 +15,21 @@ export interface Half {
 
 /**
  * A split line against the balance of a lump: how far it lies off where it is drawn, and what either half gives when it is followed.
- * @returns null while the line is not entered, or a face beside it was not probed
+ * @returns `line` is where it lies as the part lies in the lump, mm; null while it is not entered, or a face beside it was not probed
  */
 export function splitSays(
   { axis, found, drawn }: SplitLine,
   { motion, faces }: Pick<Balance, "motion" | "faces">,
   finished: Sizes,
-): { off: Mm; halves: readonly [Half, Half] } | null {
+): { line: Mm; off: Mm; halves: readonly [Half, Half] } | null {
   const [low, high] = facesOf(axis);
   const [atLow, atHigh] = [faces[low], faces[high]];
   if (found === null || drawn === null || !atLow || !atHigh) return null;
   const middle = { length: finished.length / 2, width: finished.width / 2, height: finished.height / 2 };
-  const line = moved(motion, { ...middle, [axis]: found })[axis];
+  const line = tidy(moved(motion, { ...middle, [axis]: found })[axis]);
   const off = tidy(line - drawn);
   return {
+    line,
     off,
     halves: [
       { face: low, drawn, raw: tidy(line + atLow.least), over: tidy(atLow.least + off) },

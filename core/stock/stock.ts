@@ -60,6 +60,7 @@ export const splitLineSchema = z.object({
   drawn: z.number().min(-10_000).max(10_000).nullable(),
 });
 export type SplitLine = z.infer<typeof splitLineSchema>;
+const noSplit: SplitLine = { axis: "height", found: null, drawn: null };
 
 /** Most points of a lump: more than anybody types. */
 export const mostPoints = 200;
@@ -83,7 +84,7 @@ export const stockSchema = z.object({
   /** Cores that stay raw, and whether walls beside them are kept even where the faces leave a choice. */
   cores: z.ordered(coreSchema).default({ byId: {}, order: [] }),
   evenWalls: z.boolean().default(false),
-  split: splitLineSchema.default({ axis: "height", found: null, drawn: null }),
+  split: splitLineSchema.default(noSplit),
   /** Faces on which it was seen to stand without tipping, before lines are scribed. */
   stands: z.array(faceSchema).default([]),
 });
@@ -108,7 +109,7 @@ export function newStock(form: StockForm): Stock {
     locked: [],
     cores: { byId: {}, order: [] },
     evenWalls: false,
-    split: { axis: "height", found: null, drawn: null },
+    split: noSplit,
     stands: [],
   };
 }

@@ -1,14 +1,50 @@
 import { Box } from "@chakra-ui/react";
 import { memo } from "react";
-import { type Axis, axisNames, faceNames, facesOf } from "../../../core/frame/index.ts";
+import { type Axis, axisNames, type Face, faceNames, facesOf } from "../../../core/frame/index.ts";
 import { leftAlong, leftWithin, type Part } from "../../../core/part/index.ts";
 import { mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Check } from "../../instruments/check.tsx";
-import { numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
+import { type EntryKind, numberEntry, NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
+
+/** An Ra is above zero. */
+const roughness: EntryKind<number> = {
+  ...numberEntry("count"),
+  parse: (text, unit) => {
+    const read = numberEntry("count").parse(text, unit);
+    return read.ok && read.value <= 0
+      ? { ok: false, problem: { parts: ["Ra must be above zero, in µm: 3.2 for example."] } }
+      : read;
+  },
+};
+
+/** Figures of a face, a column each. */
+const figures: {
+  key: "ra" | "leave" | "leaveWithin";
+  label: (face: Face) => string;
+  kind: EntryKind<number>;
+  width: string;
+  shown: (face: Part["faces"][Face]) => boolean;
+}[] = [
+  { key: "ra", label: (face) => `Ra of the ${face}, µm`, kind: roughness, width: "90px", shown: () => true },
+  {
+    key: "leave",
+    label: (face) => `Left on the ${face}`,
+    kind: plainLength,
+    width: "110px",
+    shown: () => true,
+  },
+  {
+    key: "leaveWithin",
+    label: (face) => `What is left on the ${face}, within`,
+    kind: plainLength,
+    width: "90px",
+    shown: ({ leave }) => leave !== null,
+  },
+];
 
 /** Finish wanted, what is left for a next process, and what may stay raw, face by face. */
 function Faces({ faces }: { faces: Part["faces"] }) {
@@ -38,41 +74,21 @@ function Faces({ faces }: { faces: Part["faces"] }) {
         {faceNames.map((face) => (
           <tr key={face}>
             <th scope="row">{face}</th>
-            <td>
-              <NumberEntry
-                label={`Ra of the ${face}, µm`}
-                bare
-                path={`part/faces/${face}/ra`}
-                kind={roughness}
-                value={faces[face].ra}
-                width="90px"
-                optional
-              />
-            </td>
-            <td>
-              <NumberEntry
-                label={`Left on the ${face}`}
-                bare
-                path={`part/faces/${face}/leave`}
-                kind={plainLength}
-                value={faces[face].leave}
-                width="110px"
-                optional
-              />
-            </td>
-            <td>
-              {faces[face].leave !== null && (
-                <NumberEntry
-                  label={`What is left on the ${face}, within`}
-                  bare
-                  path={`part/faces/${face}/leaveWithin`}
-                  kind={plainLength}
-                  value={faces[face].leaveWithin}
-                  width="90px"
-                  optional
-                />
-              )}
-            </td>
+            {figures.map(({ key, label, kind, width, shown }) => (
+              <td key={key}>
+                {shown(faces[face]) && (
+                  <NumberEntry
+                    label={label(face)}
+                    bare
+                    path={`part/faces/${face}/${key}`}
+                    kind={kind}
+                    value={faces[face][key]}
+                    width={width}
+                    optional
+                  />
+                )}
+              </td>
+            ))}
             <td>
               <Check
                 checked={faces[face].mayStayRaw}
@@ -109,14 +125,3 @@ function Faces({ faces }: { faces: Part["faces"] }) {
 
 /** Painted anew only when something of the faces changes. */
 export const FaceTable = memo(Faces);
-
-/** An Ra is above zero. */
-const roughness = {
-  ...numberEntry("count"),
-  parse: (text: string, unit: "mm" | "in") => {
-    const read = numberEntry("count").parse(text, unit);
-    return read.ok && read.value <= 0
-      ? { ok: false as const, problem: { parts: ["Ra must be above zero, in µm: 3.2 for example."] } }
-      : read;
-  },
-};

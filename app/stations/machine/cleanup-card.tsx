@@ -1,53 +1,58 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { type Spot, spotWords } from "../../../core/inspect/index.ts";
-import { cleanShare, moreAllowed, type Plan } from "../../../core/plan/index.ts";
-import { mm, parseQuantity } from "../../../core/quantity/index.ts";
+import { partsOfFace, type Spot, spotWords } from "../../../core/inspect/index.ts";
+import { cleanShare, stillGives } from "../../../core/plan/index.ts";
+import { type Mm, mm } from "../../../core/quantity/index.ts";
 import { faceOf, type FaceSetup } from "../../../core/route/index.ts";
-import { farthestRun, moreFor, type RecordEvent, type Step } from "../../../core/steps/index.ts";
-import { entryProblem } from "../../../core/working/index.ts";
+import {
+  type FaceProgress,
+  farthestRun,
+  moreFor,
+  pastRaw,
+  type RecordEvent,
+  type Step,
+} from "../../../core/steps/index.ts";
+import { say } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Warnings } from "../../instruments/notice.tsx";
+import { LengthProblem, readLength } from "../../instruments/typed-length.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { StepTitle } from "./machine-frame.tsx";
 
-/** The parts of a face as they are seen from above: the back row first. */
-const parts: readonly Spot[] = ([1, 0, -1] as const).flatMap((y) =>
-  ([-1, 0, 1] as const).map((x) => ({ x, y })),
-);
+const canBeDeep = (value: number): boolean => value > 0 && value <= farthestRun;
+const notDeep = say`Type how far below the cut it lies: above 0, ${mm(farthestRun)} at most.`;
 
 /** Is the face clean all over? What is not gets one more pass, as far as the size allows. */
 export function CleanupCard({
   step,
   setup,
+  state,
   enabled,
   onAnswer,
 }: {
   step: Step;
   setup: FaceSetup;
+  /** Where the face stands; undefined before it was begun. */
+  state: FaceProgress | undefined;
   enabled: boolean;
   onAnswer: (...events: RecordEvent[]) => void;
 }) {
   const { plan, unit } = useJob();
   const [raw, setRaw] = useState<readonly Spot[]>([]);
   const [text, setText] = useState("");
-  const deep = text.trim() === "" ? null : parseQuantity(text, "length", unit);
-  const tooFar = deep?.ok && (deep.value <= 0 || deep.value > farthestRun);
-  const op = faceOf(setup);
+  const deep = readLength(text, { unit, may: canBeDeep, told: notDeep });
+  const gives = state && plan.spares && plan.target ? stillGives(state, plan.spares, plan.target) : null;
   const answer = (clean: boolean) =>
     onAnswer({
       type: "cleanup",
-      op: op.key,
+      op: faceOf(setup).key,
       clean,
       ...(!clean && raw.length > 0 ? { raw: [...raw] } : {}),
-      ...(!clean && raw.length > 0 && deep?.ok ? { deep: deep.value } : {}),
+      ...(!clean && raw.length > 0 && deep.value !== null ? { deep: deep.value } : {}),
     });
-  const press = (spot: Spot) =>
-    setRaw(
-      raw.includes(spot) ? raw.filter((s) => s !== spot) : parts.filter((s) => s === spot || raw.includes(s)),
-    );
+  const press = (spot: Spot) => setRaw(partsOfFace.filter((part) => raw.includes(part) !== (part === spot)));
   return (
     <>
       <StepTitle>
@@ -68,7 +73,7 @@ export function CleanupCard({
         <Button
           look="warn"
           size="machine"
-          disabled={!enabled || (raw.length > 0 && (tooFar === true || deep?.ok === false))}
+          disabled={!enabled || (raw.length > 0 && deep.problem !== null)}
           onClick={() => answer(false)}
         >
           {raw.length > 0 ? `Clean to about ${cleanShare(raw)} %` : "Not clean yet"}
@@ -89,7 +94,7 @@ export function CleanupCard({
             borderColor="ink"
             mt="4px"
           >
-            {parts.map((spot) => (
+            {partsOfFace.map((spot) => (
               <chakra.button
                 key={spotWords(spot)}
                 type="button"
@@ -121,17 +126,8 @@ export function CleanupCard({
               disabled={!enabled}
               onChange={(e) => setText(e.target.value)}
             />
-            <StillGives plan={plan} op={op} deep={deep?.ok && !tooFar ? deep.value : null} />
-            {deep?.ok === false && (
-              <chakra.p color="stop" role="status">
-                <Words of={entryProblem(deep.problem)} />
-              </chakra.p>
-            )}
-            {tooFar && (
-              <chakra.p color="stop" role="status">
-                Type how far below the cut it lies: above 0, <Figure of={mm(farthestRun)} /> at most.
-              </chakra.p>
-            )}
+            {gives !== null && <StillGives gives={gives} deep={deep.value} />}
+            <LengthProblem of={deep} />
           </Box>
         )}
       </Box>
@@ -140,32 +136,28 @@ export function CleanupCard({
 }
 
 /** What one more pass would take, and whether the size still gives that. */
-function StillGives({
-  plan: { spares, target },
-  op,
-  deep,
-}: {
-  plan: Pick<Plan, "spares" | "target">;
-  op: ReturnType<typeof faceOf>;
-  deep: number | null;
-}) {
-  if (!spares || !target) return null;
-  const gives = op.sized ? 0 : moreAllowed(op, spares, target);
-  const takes = moreFor(deep);
+function StillGives({ gives, deep }: { gives: Mm; deep: Mm | null }) {
+  const takes = <Figure of={mm(moreFor(deep))} />;
   return (
     <chakra.p fontSize="16px" mt="6px" role="status">
-      {gives >= takes ? (
+      {gives >= moreFor(deep) ? (
         <>
-          One more pass of <Figure of={mm(takes)} /> {deep === null ? "is planned" : "goes past it"}; the size
-          still gives <Figure of={mm(gives)} />.
+          One more pass of {takes} {deep === null ? "is planned" : "goes past it"}; the size still gives{" "}
+          <Figure of={mm(gives)} />, all that the face across does not need.
         </>
       ) : gives > 0 ? (
         <>
-          The size still gives <Figure of={mm(gives)} />, <Figure of={mm(takes)} /> would be needed: it may
-          stay raw there. The plan says what rests on it.
+          The size still gives <Figure of={mm(gives)} />, {takes} would be needed: it may stay raw there. The
+          plan says what rests on it.
         </>
       ) : (
         "It is at size, and nothing more can come off: it stays raw there. The plan says what rests on it."
+      )}
+      {deep !== null && gives > 0 && (
+        <>
+          {" "}
+          {takes} is <Figure of={mm(deep)} /> and <Figure of={mm(pastRaw)} /> below it.
+        </>
       )}
     </chakra.p>
   );

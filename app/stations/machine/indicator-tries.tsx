@@ -1,12 +1,16 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { mm, parseQuantity } from "../../../core/quantity/index.ts";
+import { mm } from "../../../core/quantity/index.ts";
 import { farthestRun, runSaid, type Tick, type Try } from "../../../core/steps/index.ts";
-import { entryProblem } from "../../../core/working/index.ts";
+import { say } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Figure, Words } from "../../instruments/words.tsx";
+import { type LengthAsked, LengthProblem, readLength } from "../../instruments/typed-length.tsx";
+import { Words } from "../../instruments/words.tsx";
+
+const onIndicator = (value: number): boolean => Math.abs(value) <= farthestRun;
+const noIndicator = say`No indicator shows that much: type what the needle shows, ${mm(farthestRun)} at most.`;
 
 /** Indicator runs while something is aligned: noted at both ends, told what to do, until one is near enough. */
 export function IndicatorTries({
@@ -21,13 +25,12 @@ export function IndicatorTries({
 }) {
   const { unit } = useJob();
   const [texts, setTexts] = useState({ start: "", end: "" });
-  const read = (text: string) => (text.trim() === "" ? null : parseQuantity(text, "length", unit, true));
-  const [start, end] = [read(texts.start), read(texts.end)];
-  const wrong = [start, end].find((r) => r !== null && !r.ok);
-  const tooFar = [start, end].some((r) => r?.ok && Math.abs(r.value) > farthestRun);
+  const asked: LengthAsked = { unit, signed: true, may: onIndicator, told: noIndicator };
+  const [start, end] = [readLength(texts.start, asked), readLength(texts.end, asked)];
+  const run = start.value === null || end.value === null ? null : { start: start.value, end: end.value };
   const note = () => {
-    if (!enabled || !start?.ok || !end?.ok || tooFar) return;
-    void onRun({ start: start.value, end: end.value }).then((kept) => {
+    if (!enabled || !run) return;
+    void onRun(run).then((kept) => {
       if (kept) setTexts({ start: "", end: "" });
     });
   };
@@ -54,20 +57,11 @@ export function IndicatorTries({
             }}
           />
         ))}
-        <Button size="machine" disabled={!enabled || !start?.ok || !end?.ok || tooFar} onClick={note}>
+        <Button size="machine" disabled={!enabled || !run} onClick={note}>
           Note the run
         </Button>
       </Box>
-      {tooFar && (
-        <chakra.p color="stop" role="status">
-          No indicator shows that much: type what the needle shows, <Figure of={mm(farthestRun)} /> at most.
-        </chakra.p>
-      )}
-      {wrong && !wrong.ok && (
-        <chakra.p color="stop" role="status">
-          <Words of={entryProblem(wrong.problem)} />
-        </chakra.p>
-      )}
+      <LengthProblem of={[start, end].find((read) => read.problem)} />
     </Box>
   );
 }

@@ -167,7 +167,13 @@ export function StepAtMachine({
       )}
       {asked?.other?.given && <Warnings of={[asked.other.then]} />}
       {step.kind === "cleanup" && isFaceSetup(setup) && (
-        <CleanupCard step={shown} setup={setup} enabled={isCurrent && !submit.busy} onAnswer={answer} />
+        <CleanupCard
+          step={shown}
+          setup={setup}
+          state={progress.faces.get(faceOf(setup).key)}
+          enabled={isCurrent && !submit.busy}
+          onAnswer={answer}
+        />
       )}
       {step.measure && <MeasureCard step={shown} measure={step.measure} />}
       {places && <SpotRow chosen={spot} onChoose={setPressed} />}

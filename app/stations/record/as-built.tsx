@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Printer } from "lucide-react";
 import { drawnCutouts, placesOf, threeViews } from "../../../core/figure/index.ts";
-import { drawnSite, featureNames, featuresOf } from "../../../core/part/index.ts";
+import { drawnSite, featuresOf } from "../../../core/part/index.ts";
 import { asBuilt, builtOf } from "../../../core/plan/index.ts";
 import { mm, showDimension, tidy } from "../../../core/quantity/index.ts";
 import { featureOfKey } from "../../../core/route/index.ts";
@@ -13,6 +13,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { useAngle } from "../../instruments/local-setting.ts";
 import { Notice } from "../../instruments/notice.tsx";
 import { Table } from "../../instruments/section.tsx";
+import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { figureAsDxf } from "../../planner/use-dxf.ts";
 import { verdicts } from "./verdicts.ts";
@@ -25,7 +26,6 @@ export function AsBuilt() {
   const part = asBuilt(job.part, plan.requirements);
   const site = drawnSite(part);
   const features = featuresOf(part);
-  const names = featureNames(features);
   const numbers = new Map(features.map((f, i) => [f.id, i + 1]));
   const { figure } = threeViews(site, drawnCutouts(part, site), {
     angle,
@@ -58,15 +58,17 @@ export function AsBuilt() {
           return (
             <tr key={r.of}>
               <td>{feature && numbers.get(feature)}</td>
-              <th scope="row">{r.name ? <Words of={r.name} /> : (names.get(r.of) ?? r.of)}</th>
+              <th scope="row">{r.name ? <Words of={r.name} /> : r.of}</th>
               <td>{showDimension(r.drawn!, unit)}</td>
               <td>
                 {built === null ? (
                   <chakra.span color="quiet">not read</chakra.span>
                 ) : (
-                  <b>
-                    <Figure of={mm(built)} decimals={3} />
-                  </b>
+                  <Worked at={`verdict#${r.of}`}>
+                    <b>
+                      <Figure of={mm(built)} decimals={3} />
+                    </b>
+                  </Worked>
                 )}
               </td>
               <td>

@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Requirement } from "../../../core/plan/index.ts";
+import { useState } from "react";
+import { meanOf, type Requirement } from "../../../core/plan/index.ts";
 import { mm, tidy } from "../../../core/quantity/index.ts";
 import { type HandWay, handWays } from "../../../core/steps/index.ts";
 import { capital } from "../../../core/working/index.ts";
@@ -11,10 +12,10 @@ import { Figure } from "../../instruments/words.tsx";
 /** What was done by hand since it was read: those readings become history, and what came off is told once it is read again. */
 export function WorkedByHand({ of: r }: { of: Requirement }) {
   const submit = useSubmit();
+  const [how, setHow] = useState<HandWay | "">("");
   const { of, byHand } = r;
   if (of === "parallelism") return null;
-  const now = r.readings.filter((q) => q.counts).map((q) => q.value);
-  const mean = now.length === 0 ? null : tidy(now.reduce((a, b) => a + b, 0) / now.length);
+  const mean = meanOf(r.readings);
   return (
     <Box fontSize="14px" mt="8px">
       {byHand && (
@@ -42,16 +43,22 @@ export function WorkedByHand({ of: r }: { of: Requirement }) {
         </chakra.p>
       )}
       {r.readings.length > 0 && (
-        <Box className="no-print">
+        <Box className="no-print" display="flex" gap="8px" alignItems="flex-end">
           <Choice<HandWay | "">
             label="Worked by hand since it was read"
-            value=""
+            value={how}
             empty="not since"
-            options={handWays.map((how) => [how, how] as const)}
-            onChoose={(how) => {
-              if (how) void submit.append({ type: "byHand", of, how });
-            }}
+            options={handWays.map((way) => [way, way] as const)}
+            onChoose={setHow}
           />
+          <Button
+            disabled={how === "" || submit.busy}
+            onClick={() => {
+              if (how) void submit.append({ type: "byHand", of, how }).then(({ ok }) => ok && setHow(""));
+            }}
+          >
+            Note it
+          </Button>
         </Box>
       )}
     </Box>

@@ -110,11 +110,9 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
     case "measured":
       return r.skipped ? "a reading was left out" : null;
     case "cleanup":
-      return r.clean
-        ? "clean all over"
-        : r.raw && r.raw.length > 0
-          ? `clean to about ${cleanShare(r.raw)} %, raw at the ${r.raw.map(spotWords).join(", ")}${r.deep === undefined ? "" : `, ${size(r.deep)} deep`}`
-          : "not clean yet";
+      if (r.clean) return "clean all over";
+      if (!r.raw?.length) return "not clean yet";
+      return `clean to about ${cleanShare(r.raw)} %, raw at the ${r.raw.map(spotWords).join(", ")}${r.deep === undefined ? "" : `, ${size(r.deep)} deep`}`;
     case "stale":
       return `zero stale: ${r.cause}`;
     case "changed":

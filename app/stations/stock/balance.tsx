@@ -21,9 +21,6 @@ import {
   type Probed,
   probedFindings,
   scribedAt,
-  splitSays,
-  type SplitLine as Split,
-  type Standing,
   standsOn,
 } from "../../../core/stock/index.ts";
 import { type Phrase, say } from "../../../core/working/index.ts";
@@ -42,7 +39,8 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { Cores } from "./cores.tsx";
-import { SplitLine } from "./split-line.tsx";
+import { Halves, SplitLine } from "./split-line.tsx";
+import { Stands } from "./stands.tsx";
 import { signedLength } from "./signed-length.ts";
 
 /** Where the finished part lies in the lump, by points probed on its faces: what comes off each, how to pack it, what to scribe. */
@@ -172,7 +170,6 @@ function Told({
   points: readonly FacePoint[];
   tilts: boolean;
 }) {
-  const { split } = useJob().job.stock;
   if (!found)
     return (
       <Notice severity="note">
@@ -181,7 +178,8 @@ function Told({
           : "Probe the opposite face too: a size is balanced between its two faces."}
       </Notice>
     );
-  const packed = packingFor(found.motion, finished).some((p) => p.under >= 0.01);
+  const packing = packingFor(found.motion, finished);
+  const packed = packing.some((p) => p.under >= 0.01);
   const axes = axisNames.filter((axis) => found.faces[facesOf(axis)[0]]);
   const over = (face: Face) => found.faces[face]!.least - need[face];
   const thinnest = axes.flatMap(facesOf).reduce((a, b) => (over(b) < over(a) ? b : a));
@@ -251,7 +249,7 @@ function Told({
           ))}
         </Table>
       )}
-      <HalvesTold split={split} found={found} finished={finished} need={need} />
+      <Halves found={found} finished={finished} need={need} />
       <Section title="Set it up so">
         {!tilts && (
           <chakra.p fontSize="14px" color="quiet">
@@ -283,97 +281,15 @@ function Told({
             );
           })}
         </Table>
-        <Packings found={found} finished={finished} />
+        <Packings of={packed ? packing : null} />
       </Section>
     </>
   );
 }
 
-const standing: Record<Standing, string> = {
-  "by itself": "stands by itself",
-  "angle plate": "angle plate behind it",
-  weight: "weight on top of it",
-};
-
-/** What keeps it from tipping while it is scribed, ticked once it was seen to. */
-function Stands({ face, how }: { face: Face; how: Standing }) {
-  const { job } = useJob();
-  const submit = useSubmit();
-  const { stands } = job.stock;
-  return (
-    <Check
-      checked={stands.includes(face)}
-      onCheck={(on) =>
-        void submit.set("stock/stands", on ? [...stands, face] : stands.filter((f) => f !== face))
-      }
-    >
-      {standing[how]}
-    </Check>
-  );
-}
-
-/** What either half of a casting gives when its split line is put where it is drawn. */
-function HalvesTold({
-  split,
-  found,
-  finished,
-  need,
-}: {
-  split: Split;
-  found: Balance;
-  finished: Sizes;
-  need: Lump["need"];
-}) {
-  const says = splitSays(split, found, finished);
-  if (!says) return null;
-  return (
-    <Section title="By its split line">
-      <Table
-        label="Halves of the casting"
-        figures={[1, 2, 3]}
-        head={["half", "as it came", "comes off", "needs", ""]}
-      >
-        {says.halves.map(({ face, raw, over }) => (
-          <tr key={face}>
-            <th scope="row">to the {face}</th>
-            <td>
-              <Figure of={mm(raw)} />
-            </td>
-            <td>
-              <Worked at={`split#${face}`}>
-                <Figure of={mm(over)} />
-              </Worked>
-            </td>
-            <td>
-              <Figure of={mm(need[face])} />
-            </td>
-            <td>
-              <chakra.b color={over < need[face] - 1e-6 ? "stop" : "good"}>
-                {over < need[face] - 1e-6 ? "■ stays raw" : "✓ cleans up"}
-              </chakra.b>
-            </td>
-          </tr>
-        ))}
-      </Table>
-      <chakra.p fontSize="14px" mt="4px">
-        {Math.abs(says.off) < 0.005 ? (
-          "Balanced by its faces, the line lies where it is drawn."
-        ) : (
-          <>
-            Balanced by its faces, the line lies <Figure of={mm(Math.abs(says.off))} /> off where it is drawn.
-            To follow the line, scribe both lines over the {facesOf(split.axis)[0]} face that much{" "}
-            {says.off > 0 ? "higher" : "lower"}.
-          </>
-        )}
-      </chakra.p>
-    </Section>
-  );
-}
-
 /** What goes under the three rests; nothing where the lump lies level as it is. */
-function Packings({ found, finished }: { found: Balance; finished: Sizes }) {
-  const packing = packingFor(found.motion, finished);
-  if (packing.every((p) => p.under < 0.01))
+function Packings({ of: packing }: { of: ReturnType<typeof packingFor> | null }) {
+  if (!packing)
     return (
       <chakra.p fontSize="14.5px" mt="6px">
         It lies level on three rests: nothing goes under them. Heights are over the plate.

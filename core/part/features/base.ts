@@ -2,19 +2,10 @@ import { axesAcross, type Axis, type Face, faceSchema } from "../../frame/index.
 import { type Dimension, dimensionSchema } from "../../quantity/index.ts";
 import * as z from "../../zod.ts";
 import { type Locate, locateSchema, onCenter, placeAlong } from "./locate.ts";
+import { type Matters, matters } from "./matters.ts";
 import type { Site } from "./site.ts";
 
-/** What every feature has, whatever its kind: the face it is cut from, and where along its two sizes. */
-export const matters = ["drawing", "critical", "looks"] as const;
-/** How much hangs on a feature: it is judged by its drawing; others hang on it; or only its looks count. */
-export type Matters = (typeof matters)[number];
-
-export const mattersWords: Record<Matters, string> = {
-  drawing: "to its drawing",
-  critical: "critical: others hang on it",
-  looks: "looks only",
-};
-
+/** What every feature has, whatever its kind: the face it is cut from, where along its two sizes, how much hangs on it. */
 const baseShape = {
   id: z.string(),
   face: faceSchema,

@@ -1,6 +1,8 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readJobFile } from "../core/exchange/index.ts";
+import { appended, type RecordEvent } from "../core/steps/index.ts";
+import { readingEvent } from "./support/reading-event.ts";
 import { judgedBy, plan, scrappedIn, seriesFor, suspicions, verdictOf } from "../core/plan/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { inOrder } from "../core/steps/index.ts";
@@ -47,5 +49,18 @@ describe("the keeper blocks", () => {
     expect(run.pieces.map((p) => p.piece)).toEqual([1, 2, 3, 5, 6, 7]);
     expect(run.drift).toBeLessThan(-0.002);
     expect(run.outAt).toBeGreaterThan(7);
+  });
+
+  test("a piece whose size was worked by hand since is no part of the run until it is read again", () => {
+    const width = made(1).requirements.find((r) => r.of === "track/width")!;
+    const by = judgedBy(job, demoShop);
+    const after = (...more: RecordEvent[]) => {
+      const all = appended(records, ...more).map((r) => (r.seq > records.length ? { ...r, piece: 2 } : r));
+      return seriesFor(width, all, by)!.pieces.map((p) => p.piece);
+    };
+    const filed: RecordEvent = { type: "byHand", of: "track/width", how: "filed" };
+    expect(after(filed)).toEqual([1, 3, 5, 6, 7]);
+    expect(after({ ...filed, of: "track/depth" })).toEqual([1, 2, 3, 5, 6, 7]);
+    expect(after(filed, readingEvent("track/width", 10, "caliper"))).toEqual([1, 2, 3, 5, 6, 7]);
   });
 });

@@ -49,6 +49,26 @@ describe("the lump by its points", () => {
   const made = plan({ job, records: [], shop: demoShop, piece: 1 });
   const { found } = lumpOf(job, made.target);
 
+  test("either half by its split line: its terms make what comes off, and what it came as", () => {
+    const split = { axis: "height" as const, found: 20, drawn: 18 };
+    const halved = { ...job, stock: { ...job.stock, split } };
+    for (const [face, sign] of [
+      ["bottom", 1],
+      ["top", -1],
+    ] as const) {
+      const [lies, drawn, off, least, moved, over, half, raw] = workingOf(
+        made,
+        { job: halved, shop: demoShop },
+        `split#${face}`,
+      )!.lines.map((l) => l.result.value);
+      expect([drawn, moved]).toEqual([18, off]);
+      expect(lies! - drawn!).toBeCloseTo(off!, 9);
+      expect(least! + sign * off!).toBeCloseTo(over!, 9);
+      expect(half! + over!).toBeCloseTo(raw!, 9);
+    }
+    expect(workingOf(made, { job, shop: demoShop }, "split#top")).toBeNull();
+  });
+
   test.each(["lump#top", "scribed#height", "packing#rests"])("%s shows its working to the end", (key) => {
     const lines = workingOf(made, { job, shop: demoShop }, key)!.lines;
     const results = lines.map((l) => l.result.value);

@@ -12,6 +12,7 @@ export default [
     route("record/:piece?/:view?", "routes/record.tsx"),
     route("*", "routes/job-missing.tsx"),
   ]),
+  route("ahead/:view?", "routes/ahead.tsx"),
   route("shop/:list?", "routes/shop.tsx"),
   route("sums", "routes/sums.tsx"),
   route("sums/:sum", "routes/sum.tsx"),

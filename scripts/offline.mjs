@@ -30,6 +30,8 @@ const documents = [
   ...["", "/own", ...materials.map((m) => `/${m.id}`)].map((page) => `/handbook/materials${page}`),
   "/sums",
   ...sums.map((sum) => `/sums/${sum.id}`),
+  "/ahead/sawing",
+  "/ahead/days",
   "/shop",
   ...shopListNames.map((list) => `/shop/${list}`),
 ];

@@ -22,7 +22,8 @@ export async function setStatus(db: Database, jobId: string, status: Phrase): Pr
 
 /** A sign of shop and own handbook values as they are kept at this moment: another one where anything of them changed. */
 export async function equipmentSign(db: Database): Promise<string> {
-  const text = JSON.stringify([await db.shop.get(shopKey), await db.own.get(shopKey)]);
+  // No plan hangs on what lies in the rack.
+  const text = JSON.stringify([{ ...(await db.shop.get(shopKey)), bars: null }, await db.own.get(shopKey)]);
   // FNV-1a, 32 bits: a change that is missed costs a bench line its newest minutes, no more.
   let hash = 0x811c9dc5;
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;

@@ -7,6 +7,7 @@ import {
 } from "../core/handbook/index.ts";
 import { sameJson } from "../core/job/index.ts";
 import {
+  type Bar,
   checkItem,
   demoShop,
   emptyShop,
@@ -24,8 +25,9 @@ import { type Database, shopKey } from "./database.ts";
 const needed = ["machines", "cutters", "vises"] as const satisfies ShopList[];
 
 export interface Equipment {
-  /** What is owned, with stand-ins where a list is still empty. */
+  /** What is owned, with stand-ins where a list is still empty. Without the bars: no plan hangs on what lies in the rack. */
   shop: Shop;
+  rack: Bar[];
   standIns: ShopList[];
   own: OwnHandbook;
 }
@@ -56,12 +58,13 @@ export async function loadEquipment(db: Database): Promise<Equipment> {
     : {};
   const shop = {
     ...mine,
+    bars: [],
     ...withDrawer,
     ...withVise,
     ...Object.fromEntries(standIns.map((list) => [list, [...mine[list], ...demoShop[list]]])),
     instruments: mine.instruments.length > 0 ? mine.instruments : demoShop.instruments,
   };
-  return { shop, standIns, own: await loadOwn(db) };
+  return { shop, rack: mine.bars.filter((bar) => !bar.retired), standIns, own: await loadOwn(db) };
 }
 
 /** The shop as plans reckon with it. */
@@ -100,6 +103,25 @@ export async function saveItem(
     const now = (mine[list] as ShopItem[]).find((i) => i.id === id) ?? null;
     if (!sameJson(now, from)) return { ok: false, theirs: now };
     await db.shop.put({ ...mine, [list]: put(mine[list], id, to) }, shopKey);
+    return { ok: true };
+  });
+}
+
+/** Keeps several items of a list, or none: what stands there now must be each one's `from`. */
+export async function saveItems(
+  db: Database,
+  list: ShopList,
+  pairs: readonly { from: ShopItem; to: ShopItem }[],
+): Promise<ShopSaved> {
+  const findings = pairs.flatMap(({ to }) => checkItem(list, to).filter((f) => f.severity === "stop"));
+  if (findings.length > 0) return { ok: false, findings };
+  return db.transaction("rw", db.shop, async () => {
+    const mine = await loadMine(db);
+    const nowOf = (id: string) => (mine[list] as ShopItem[]).find((i) => i.id === id) ?? null;
+    const changed = pairs.find(({ from }) => !sameJson(nowOf(from.id), from));
+    if (changed) return { ok: false, theirs: nowOf(changed.from.id) };
+    const items = pairs.reduce<ShopItem[]>((all, { to }) => put(all, to.id, to), mine[list]);
+    await db.shop.put({ ...mine, [list]: items }, shopKey);
     return { ok: true };
   });
 }

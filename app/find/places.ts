@@ -7,6 +7,8 @@ import { type Place, placesOfJob } from "./find-state.ts";
 /** Rooms that are always there. */
 const rooms: readonly Place[] = [
   { name: "Bench", kind: "room", also: "jobs", to: "/" },
+  { name: "Work ahead: sawing", kind: "room", also: "bars, rack, off-cuts, blanks", to: "/ahead/sawing" },
+  { name: "Work ahead: days", kind: "room", also: "day plan, machines, due", to: "/ahead/days" },
   { name: "Shop", kind: "room", to: "/shop" },
   { name: "Handbook", kind: "room", to: "/handbook" },
   { name: "Words of the trade", kind: "handbook", to: "/handbook/words" },

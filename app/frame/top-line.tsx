@@ -97,6 +97,7 @@ export function TopLine({
 
 /** Rooms outside a job, always one press away on a desk; on a phone they stand on the bench. */
 export const doors = [
+  ["/ahead", "Ahead"],
   ["/shop", "Shop"],
   ["/handbook", "Handbook"],
   ["/sums", "Sums"],

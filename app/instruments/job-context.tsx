@@ -16,7 +16,7 @@ import type {
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
-import type { Shop, ShopList } from "../../core/shop/index.ts";
+import type { Bar, Shop, ShopList } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
 import type { Answer, JobIntent } from "../session/intent.ts";
 
@@ -47,6 +47,8 @@ export interface JobContextValue extends EntryContextValue {
   job: Job;
   records: Record[];
   shop: Shop;
+  /** Bars and off-cuts owned; no plan hangs on them. */
+  rack: Bar[];
   /** Lists of the shop that are empty and filled from the demo shop. */
   standIns: ShopList[];
   /** Handbook values the person changed. */

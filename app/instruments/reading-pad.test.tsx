@@ -14,6 +14,7 @@ const context: JobContextValue = {
   job,
   records: [],
   shop: demoShop,
+  rack: [],
   standIns: [],
   own: noOwnValues,
   compare: () => Promise.resolve(null),

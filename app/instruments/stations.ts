@@ -40,7 +40,7 @@ export const stationList: readonly StationEntry[] = [
     name: "Stock",
     key: "2",
     ofPiece: false,
-    views: [view("", "Blank"), view("balance", "Balance")],
+    views: [view("", "Blank"), view("bar", "From the rack"), view("balance", "Balance")],
   },
   {
     id: "setups",

@@ -23,6 +23,8 @@ import {
   type RehearsalProgress,
   rehearsing,
   type RouteComparison,
+  type SawingList,
+  sawingList,
   standingOf,
   type Suspicion,
   suspicions,
@@ -223,6 +225,10 @@ export const planner = {
       glance: glanceOf(plan(inputs), inputs.job, inputs.own),
       picture: seenPart(inputs.job.part, kit),
     };
+  },
+  /** The blanks of several jobs nested into the bars of the rack. */
+  sawing(...asked: Parameters<typeof sawingList>): SawingList {
+    return sawingList(...asked);
   },
   /** Ends the walk that is under way. */
   stopWalk(): void {

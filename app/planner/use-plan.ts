@@ -13,6 +13,7 @@ import type {
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
+  SawingList,
 } from "../../core/plan/index.ts";
 import type { SeenPart } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
@@ -65,6 +66,10 @@ export const stopRoutes = (): void => void thePlanner().stopRoutes();
 /** What the bench shows of a job that need not be open. */
 export const askGlance = (of: PlanInputs): Promise<{ glance: Glance; picture: SeenPart | null }> =>
   thePlanner().glance(of);
+
+/** The blanks of several jobs nested into the bars of the rack. */
+export const askSawing = (...asked: Parameters<Planner["sawing"]>): Promise<SawingList> =>
+  thePlanner().sawing(...asked);
 
 /** The told steps of the last plan obeyed to the letter; null when stopped. */
 export const askWalk = (onProgress: (progress: RehearsalProgress) => void): Promise<Rehearsal | null> =>

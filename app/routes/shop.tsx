@@ -6,6 +6,7 @@ import {
   importItems,
   loadMine,
   saveItem,
+  saveItems,
   type ShopSaved,
   shopUndos,
   undoable,
@@ -38,6 +39,8 @@ export async function clientAction({ request }: Route.ClientActionArgs): Promise
   switch (asked.intent) {
     case "save":
       return undoable(db, () => saveItem(db, asked.list, asked.id, asked.from, asked.to));
+    case "saveAll":
+      return undoable(db, () => saveItems(db, asked.list, asked.pairs));
     case "addSet":
       await undoable(db, () => addMissing(db, asked.adds));
       return { ok: true };

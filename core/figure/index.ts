@@ -21,3 +21,4 @@ export * from "./sum-drawings.ts";
 export * from "./sum-holding.ts";
 export * from "./sum-measuring.ts";
 export * from "./sum-money.ts";
+export * from "./bar-cuts.ts";

@@ -20,3 +20,4 @@ export * from "./times.ts";
 export * from "./trade-words.ts";
 export * from "./woodruff-keys.ts";
 export * from "./word-lists.ts";
+export * from "./saw-facts.ts";

@@ -26,6 +26,10 @@ export const jobSchema = z.object({
   added: z.number().int().min(0).max(mostPieces),
   part: partSchema,
   stock: stockSchema,
+  /** How blanks are sawn for it: with which saw (empty: the first owned), and what is left to mill at each end, mm (null: as usual). */
+  blank: z
+    .object({ saw: z.string(), facing: z.number().min(0).max(50).nullable() })
+    .default({ saw: "", facing: null }),
   retargets: z.record(axisSchema, retargetSchema.nullable()),
   machine: z.string(),
   vise: z.string(),
@@ -57,6 +61,7 @@ export function newJob(id: string, name: string, machine: string, vise: string):
       mates: { byId: {}, order: [] },
     },
     stock: { ...newStock("sawn"), lies: { ...asEntered } },
+    blank: { saw: "", facing: null },
     retargets: { length: null, width: null, height: null },
     machine,
     vise,

@@ -25,3 +25,5 @@ export * from "./suspicion.ts";
 export * from "./workings.ts";
 export * from "./rework-offer.ts";
 export { reworkOf } from "./rework.ts";
+export * from "./blank-offer.ts";
+export * from "./sawing-list.ts";

@@ -1,3 +1,4 @@
+import { usualKerf } from "../handbook/index.ts";
 import { newCutter } from "./cutter.ts";
 import type { ShopItem, ShopList } from "./shop.ts";
 import { kneeMill, metricInstruments, usualAids, vise125 } from "./starter-sets.ts";
@@ -50,6 +51,32 @@ export function blankItem<L extends ShopList>(list: L, id: string): ShopItem<L> 
       cutterKind: null,
       what: "depth",
       factor: 1,
+    }),
+    saws: () => ({
+      ...base,
+      name: "New saw",
+      kind: "band",
+      kerf: usualKerf,
+      blades: [14],
+      fitted: 14,
+      speeds: [],
+      takes: 150,
+      throat: 0,
+      runsOut: null,
+    }),
+    bars: () => ({
+      ...base,
+      name: "New bar",
+      material: "steel-low-drawn",
+      form: "coldDrawn",
+      section: "flat",
+      across: 50,
+      thick: 20,
+      length: 1000,
+      where: "",
+      offcut: false,
+      price: null,
+      claims: [],
     }),
   };
   return blanks[list]();

@@ -1,9 +1,11 @@
 import { cutterKindFacts } from "../handbook/index.ts";
 import { mm } from "../quantity/index.ts";
 import { type Phrase, rule, say, words } from "../working/index.ts";
+import { type Bar, freeLength } from "./bar.ts";
 import type { Cutter } from "./cutter.ts";
 import type { Machine } from "./machine.ts";
 import { shopFields } from "./fields.ts";
+import type { Saw } from "./saw.ts";
 import { type ShopItem, type ShopList, shopLists } from "./shop.ts";
 
 /** Something wrong with what is owned as entered: `stop` keeps it from being kept, `ask` wants a second look. */
@@ -122,12 +124,43 @@ export function checkMachine(machine: Machine): ShopFinding[] {
 const checkSpan = ({ from, to }: { from: number; to: number }): ShopFinding[] =>
   from > to ? [stop("to", say`It goes from ${mm(from)} to ${mm(to)}: the smaller comes first.`)] : [];
 
+/** What is reserved of a bar is there, and a flat is named by its wide side. */
+function checkBar(bar: Bar): ShopFinding[] {
+  const found: ShopFinding[] = [];
+  const free = freeLength(bar);
+  // The last cut of a bar that is used up is none.
+  const lastKerf = bar.claims.at(-1)?.kerf ?? 0;
+  if (free < -lastKerf - 1e-6)
+    found.push(
+      stop(
+        "length",
+        say`${mm(bar.length - free)} of it is reserved, and ${mm(bar.length)} is there. Free what is reserved first, in Stock of the job.`,
+      ),
+    );
+  if (bar.section === "flat" && bar.thick > bar.across + 1e-9)
+    found.push(ask("thick", words("It is thicker than it is wide. Enter the wider size as its width.")));
+  return found;
+}
+
+function checkSaw(saw: Saw): ShopFinding[] {
+  return saw.fitted !== null && saw.blades.length > 0 && !saw.blades.includes(saw.fitted)
+    ? [
+        ask(
+          "fitted",
+          say`A blade of ${saw.fitted} teeth an inch is fitted, and is not among the blades owned.`,
+        ),
+      ]
+    : [];
+}
+
 const checks: { [L in ShopList]?: (item: ShopItem<L>) => ShopFinding[] } = {
   machines: checkMachine,
   cutters: checkCutter,
   holders: checkSpan,
   aids: checkSpan,
   instruments: checkSpan,
+  bars: checkBar,
+  saws: checkSaw,
 };
 
 /** Everything wrong with an item of a list: first its shape, then what its list knows. Never throws. */

@@ -1,4 +1,15 @@
-import { cutterKinds, machineClasses, toolMaterials, wordsFor } from "../handbook/index.ts";
+import {
+  cutterKinds,
+  machineClasses,
+  materialsWith,
+  noOwnValues,
+  sawKinds,
+  sawWords,
+  stockFormSchema,
+  toolMaterials,
+  wordsFor,
+} from "../handbook/index.ts";
+import { barSections, sectionWords } from "./bar.ts";
 import { cutterConditions, ratings } from "./cutter.ts";
 import { holderKinds, holderWords } from "./holder.ts";
 import { aidKinds, aidWords, mountings, mountingWords } from "./holding-devices.ts";
@@ -359,6 +370,77 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       options: options(cutterKinds, (k) => wordsFor.cutterKind[k as "endMill"]),
     },
   ),
+  saws: under(
+    "Saw",
+    name,
+    {
+      key: "kind",
+      label: "kind",
+      kind: "choice",
+      options: options(sawKinds, (k) => sawWords[k as "band"]),
+      column: true,
+    },
+    { key: "takes", label: "takes up to", kind: "length", column: true },
+    { key: "kerf", label: "its cut takes away", kind: "length", column: true },
+    {
+      key: "blades",
+      label: "blades owned",
+      kind: "feeds",
+      unit: "teeth an inch",
+      help: "In a row, coarse to fine: 6 10 14 24.",
+      column: true,
+    },
+    { key: "fitted", label: "blade fitted", kind: "number", unit: "teeth an inch", mayBeEmpty: true },
+    { key: "speeds", label: "blade speeds", kind: "feeds", unit: "m/min", help: "In a row, slow to fast." },
+    {
+      key: "throat",
+      label: "opening at the blade",
+      kind: "length",
+      help: "A part smaller than this can fall in.",
+    },
+    {
+      key: "runsOut",
+      label: "a cut runs out over 100",
+      kind: "length",
+      mayBeEmpty: true,
+      help: "Learned from sawn faces that were measured; empty: taken as 1 mm.",
+    },
+  ),
+  bars: under(
+    "Bar, or off-cut",
+    name,
+    {
+      key: "material",
+      label: "material",
+      kind: "choice",
+      options: materialsWith(noOwnValues).map((m) => [m.id, m.name] as const),
+      column: true,
+    },
+    {
+      key: "form",
+      label: "form",
+      kind: "choice",
+      options: options(stockFormSchema.options, (f) => wordsFor.stockForm[f as "plate"]),
+    },
+    {
+      key: "section",
+      label: "section",
+      kind: "choice",
+      options: options(barSections, (k) => sectionWords[k as "flat"]),
+      column: true,
+    },
+    {
+      key: "across",
+      label: "width, diameter or flats",
+      kind: "length",
+      column: true,
+    },
+    { key: "thick", label: "thickness of a flat", kind: "length", column: true },
+    { key: "length", label: "length left", kind: "length", column: true },
+    { key: "where", label: "where it lies", kind: "text", mayBeEmpty: true, column: true },
+    { key: "offcut", label: "off-cut", kind: "yes" },
+    { key: "price", label: "price a meter", kind: "number", mayBeEmpty: true },
+  ),
 };
 
 /** Names of the lists as they stand on their drawers. */
@@ -372,4 +454,6 @@ export const shopListWords: Record<ShopList, { many: string; one: string }> = {
   aids: { many: "Straps, jacks, blocks", one: "holding aid" },
   instruments: { many: "Instruments", one: "instrument" },
   houseRules: { many: "House rules", one: "house rule" },
+  saws: { many: "Saws", one: "saw" },
+  bars: { many: "Rack of bars", one: "bar" },
 };

@@ -1,3 +1,4 @@
+export * from "./bar.ts";
 export * from "./blank.ts";
 export * from "./check.ts";
 export * from "./cutter.ts";
@@ -11,6 +12,7 @@ export * from "./house-rule.ts";
 export * from "./instrument.ts";
 export * from "./machine.ts";
 export { ageOfCheck, type CheckId, checkLasts, daysBelieved, type OwnCheck } from "./own-check.ts";
+export * from "./saw.ts";
 export * from "./shop.ts";
 export * from "./speed-steps.ts";
 export * from "./speed-text.ts";

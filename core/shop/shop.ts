@@ -1,10 +1,12 @@
 import * as z from "../zod.ts";
+import { barSchema } from "./bar.ts";
 import { cutterSchema } from "./cutter.ts";
 import { holderSchema } from "./holder.ts";
 import { aidSchema, parallelsSchema, rodSchema, viseSchema } from "./holding-devices.ts";
 import { houseRuleSchema } from "./house-rule.ts";
 import { instrumentSchema } from "./instrument.ts";
 import { machineSchema } from "./machine.ts";
+import { sawSchema } from "./saw.ts";
 
 /** The lists of the shop and what stands in each. */
 export const shopLists = {
@@ -17,6 +19,8 @@ export const shopLists = {
   aids: aidSchema,
   instruments: instrumentSchema,
   houseRules: houseRuleSchema,
+  saws: sawSchema,
+  bars: barSchema,
 } as const;
 export type ShopList = keyof typeof shopLists;
 export const shopListNames = Object.keys(shopLists) as ShopList[];
@@ -31,6 +35,8 @@ export const shopSchema = z.object({
   aids: z.array(aidSchema),
   instruments: z.array(instrumentSchema),
   houseRules: z.array(houseRuleSchema),
+  saws: z.array(sawSchema),
+  bars: z.array(barSchema),
 });
 /** What is owned. */
 export type Shop = z.infer<typeof shopSchema>;
@@ -46,6 +52,8 @@ export const emptyShop: Shop = {
   aids: [],
   instruments: [],
   houseRules: [],
+  saws: [],
+  bars: [],
 };
 
 export const instrumentById = (shop: Shop, id: string) => shop.instruments.find((i) => i.id === id);

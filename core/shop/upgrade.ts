@@ -16,6 +16,8 @@ export function upgradeShop(raw: Raw): Raw {
     holders: [],
     aids: [],
     houseRules: [],
+    saws: [],
+    bars: [],
     ...raw,
     machines: list(raw.machines).map(upgradeMachine),
     cutters: list(raw.cutters).map(upgradeCutter),

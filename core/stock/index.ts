@@ -6,3 +6,6 @@ export * from "./balance.ts";
 export * from "./core-walls.ts";
 export * from "./probed-check.ts";
 export * from "./split-line.ts";
+export * from "./nesting.ts";
+export * from "./from-bar.ts";
+export * from "./sawing.ts";

@@ -62,6 +62,7 @@ export function jobStub(
       job,
       records,
       shop: demoShop,
+      rack: demoShop.bars,
       standIns: [],
       own: noOwnValues,
       plan: plan({ job, records, shop: demoShop, piece: 1 }),

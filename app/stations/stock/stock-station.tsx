@@ -42,6 +42,7 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { BalanceView } from "./balance.tsx";
+import { FromBar } from "./from-bar.tsx";
 import { Retarget } from "./retarget.tsx";
 
 const verdictWords: Record<Spare["verdict"], string> = {
@@ -59,7 +60,7 @@ export function StockStation() {
     <>
       {plan.cutBegun && <ReasonLine reason={reason} onReason={setReason} />}
       <StationViews station="stock" title={null} to={(to) => `/jobs/${job.id}/stock${to && `/${to}`}`}>
-        {view === "balance" ? <BalanceView /> : <Blank />}
+        {view === "balance" ? <BalanceView /> : view === "bar" ? <FromBar /> : <Blank />}
       </StationViews>
     </>
   );

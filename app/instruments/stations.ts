@@ -78,6 +78,7 @@ export const stationList: readonly StationEntry[] = [
     views: [
       view("", "This piece"),
       view("pieces", "All pieces"),
+      view("batch", "Batch"),
       view("built", "As built"),
       view("log", "What happened"),
       view("files", "Time and files"),

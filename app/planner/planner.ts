@@ -126,14 +126,19 @@ export const planner = {
     if (of !== standings.of) standings = { of, known: new Map() };
     const { known } = standings;
     const pieces: PieceStanding[] = [];
+    // Pieces of which nothing is recorded stand alike.
+    let untouched: PieceStanding | null = null;
     for (const piece of piecesOf(job, records)) {
       const upTo = records.findLast((r) => r.piece === piece)?.id ?? null;
       if (known.get(piece)?.upTo !== upTo) {
         const its = piece === mine.inputs.piece;
-        if (!its) await pause(pieces.length === 0 ? quiet : 0);
+        if (!its && !(upTo === null && untouched)) await pause(pieces.length === 0 ? quiet : 0);
         if (last !== mine) return null;
-        const made = its ? mine.made : plan({ ...mine.inputs, piece });
-        known.set(piece, { upTo, standing: standingOf(made, records, piece) });
+        const made = its || (upTo === null && untouched) ? mine.made : plan({ ...mine.inputs, piece });
+        const standing: PieceStanding =
+          upTo === null && untouched ? { ...untouched, piece } : standingOf(made, records, piece);
+        if (upTo === null) untouched = standing;
+        known.set(piece, { upTo, standing });
       }
       pieces.push(known.get(piece)!.standing);
     }

@@ -13,3 +13,4 @@ export * from "./detective.ts";
 export * from "./suspects.ts";
 export * from "./taper.ts";
 export { formHint, formTyped } from "./form-typed.ts";
+export * from "./check-every.ts";

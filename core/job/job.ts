@@ -14,6 +14,17 @@ export const mostPieces = 999;
 /** A size changed from the drawing because the stock does not give it: a deviation, never silent. */
 export const retargetSchema = z.object({ size: dimensionSchema, reason: z.string() });
 
+/**
+ * Orders of several pieces: each through to the end; the first through to the end, then all others setup by setup; all setup by setup.
+ */
+export const batchOrders = ["piece", "first", "setup"] as const;
+export type BatchOrder = (typeof batchOrders)[number];
+
+const batchSchema = z.object({
+  order: z.enum(batchOrders),
+  every: z.number().int().min(1).max(mostPieces).nullable(),
+});
+
 export const jobSchema = z.object({
   version: z.literal(jobVersion),
   id: z.string().min(1),
@@ -24,6 +35,8 @@ export const jobSchema = z.object({
   quantity: z.number().int().min(1).max(mostPieces),
   /** Pieces begun beyond that, in place of scrapped ones. */
   added: z.number().int().min(0).max(mostPieces),
+  /** In which order pieces go through the setups, and of how many one is measured (null: as the spread so far says). */
+  batch: batchSchema.default({ order: "piece", every: null }),
   part: partSchema,
   stock: stockSchema,
   /** How blanks are sawn for it: with which saw (empty: the first owned), and what is left to mill at each end, mm (null: as usual). */
@@ -48,6 +61,7 @@ export function newJob(id: string, name: string, machine: string, vise: string):
     sheet: "",
     quantity: 1,
     added: 0,
+    batch: { order: "piece", every: null },
     part: {
       material: null,
       sizes: { length: null, width: null, height: null },

@@ -14,6 +14,7 @@ const piece = (number: number, some: Partial<PieceStanding> = {}): PieceStanding
   done: 9,
   steps: 9,
   setup: null,
+  setups: [],
   verdict: "good",
   ...some,
 });

@@ -21,6 +21,8 @@ export interface PieceStanding {
   steps: number;
   /** Setup of the step to do now; null where there is none. */
   setup: number | null;
+  /** How far each clamping is, in their order. */
+  setups: { clamping: number; done: number; steps: number }[];
   verdict: PieceVerdict;
 }
 
@@ -72,8 +74,22 @@ export function standingOf(made: Plan, records: readonly JobRecord[], piece: num
     done: made.steps.filter((s) => s.done).length,
     steps: made.steps.length,
     setup: now ? (setupWith(made.setups, now.op)?.clamping ?? null) : null,
+    setups: clampingsOf(made),
     verdict: verdictOf(made),
   };
+}
+
+/** Steps by the clamping they are done in. */
+function clampingsOf({ setups, steps }: Pick<Plan, "setups" | "steps">): PieceStanding["setups"] {
+  const clampingAt = new Map(setups.map((s) => [s.number, s.clamping]));
+  const found = new Map<number, { clamping: number; done: number; steps: number }>();
+  for (const step of steps) {
+    const clamping = clampingAt.get(step.setup);
+    if (clamping === undefined) continue;
+    const known = found.get(clamping) ?? { clamping, done: 0, steps: 0 };
+    found.set(clamping, { clamping, done: known.done + (step.done ? 1 : 0), steps: known.steps + 1 });
+  }
+  return [...found.values()].sort((a, b) => a.clamping - b.clamping);
 }
 
 /** Counts the pieces, and says where planned, cut, good and scrapped do not add up (M36). */

@@ -27,3 +27,4 @@ export * from "./rework-offer.ts";
 export { reworkOf } from "./rework.ts";
 export * from "./blank-offer.ts";
 export * from "./sawing-list.ts";
+export * from "./batch-order.ts";

@@ -17,3 +17,4 @@ export { wallShifts } from "./wall-fit.ts";
 export * from "./events-to-finish.ts";
 export * from "./brief.ts";
 export { aloud, heard } from "./aloud.ts";
+export * from "./kept-from.ts";

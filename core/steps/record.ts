@@ -38,12 +38,15 @@ export type HandWay = (typeof handWays)[number];
 /** More than this no indicator shows, mm. */
 export const farthestRun = 100;
 
+/** The piece whose setting was left standing for this one; left out where it was set anew. */
+const keptFrom = z.number().int().positive().optional();
+
 const eventSchema = z.discriminatedUnion("type", [
   /** An operation begins: its seat, tool and conditions as told are facts from here on. */
   z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
-  z.object({ type: z.literal("tick"), op: anyOp, tick: z.string() }),
+  z.object({ type: z.literal("tick"), op: anyOp, tick: z.string(), keptFrom }),
   /** Zero taken; mm. `medium` is the paper. */
-  z.object({ type: z.literal("touched"), op, sizeAtZero: z.number(), medium: z.number() }),
+  z.object({ type: z.literal("touched"), op, sizeAtZero: z.number(), medium: z.number(), keptFrom }),
   /** Zero no longer trusted (M44). */
   z.object({ type: z.literal("stale"), op: anyOp, cause: z.enum(staleCauses) }),
   /** A pass cut; `stop` is where the cutter stood from zero, mm; `last` that the target was aimed at. */

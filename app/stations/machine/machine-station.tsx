@@ -10,6 +10,7 @@ import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Words } from "../../instruments/words.tsx";
 import { LastReadings } from "./last-readings.tsx";
 import { MachineFrame } from "./machine-frame.tsx";
+import { NextPiece } from "./next-piece.tsx";
 import { StepAtMachine } from "./step-at-machine.tsx";
 import { useWalk } from "./use-walk.ts";
 
@@ -55,6 +56,7 @@ export function MachineStation() {
     );
   return (
     <MachineFrame step={step} busy={false} side={null}>
+      <NextPiece atBreak />
       <chakra.h1 fontSize="34px" mb="12px">
         {finished ? "All steps are done" : "No steps yet"}
       </chakra.h1>

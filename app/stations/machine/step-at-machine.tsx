@@ -11,6 +11,7 @@ import {
   eventsOfBriefPress,
   eventsOfPress,
   heardOf,
+  keptSettings,
   eventsToLeaveOut,
   leastCutMinutes,
   leastOfBrief,
@@ -31,7 +32,9 @@ import { FoldedSteps, ThenLocked } from "./folded-steps.tsx";
 import { OperationSide, StepPicture } from "./operation-side.tsx";
 import { MachineFrame, StepHands, StepHead } from "./machine-frame.tsx";
 import { MeasureCard } from "./measure-card.tsx";
+import { KeptSettings } from "./kept-settings.tsx";
 import { MoveCard } from "./move-card.tsx";
+import { NextPiece } from "./next-piece.tsx";
 import { padOf } from "./pad.ts";
 import { PickupCard } from "./pickup-card.tsx";
 import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
@@ -140,7 +143,15 @@ export function StepAtMachine({
         current={current}
         lost={lost}
       />
+      {isCurrent && <NextPiece atBreak={walked.kind === "place" && !walked.ticks.some((t) => t.done)} />}
       <Warnings of={[...plan.rechecks, ...stops]} />
+      {isCurrent && (
+        <KeptSettings
+          of={keptSettings(setup, plan.steps, plan.current, records, piece)}
+          enabled={!settling && !held}
+          onKeep={(events) => send(...events)}
+        />
+      )}
       {card && <FoldedSteps card={card} machine={machine} />}
       {step.pass && isFaceSetup(setup) && (
         <CutCard step={shown} pass={step.pass} setup={setup} machine={machine} vise={vise} />

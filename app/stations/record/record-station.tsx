@@ -16,6 +16,7 @@ import { StationViews, useStationView } from "../../instruments/station-views.ts
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { AsBuilt } from "./as-built.tsx";
+import { BatchView } from "./batch.tsx";
 import { Pieces } from "./pieces.tsx";
 import { ThisPiece } from "./this-piece.tsx";
 import { timeAtMachine } from "./time-taken.ts";
@@ -34,7 +35,7 @@ export function RecordStation() {
       title={view === "pieces" ? "Is it good?" : null}
       to={(to) => `${recordPath(job.id, piece)}${to && `/${to}`}`}
     >
-      {view !== "pieces" && (
+      {view !== "pieces" && view !== "batch" && (
         <>
           <StationTitle>{good ? "The part is good" : "Is it good?"}</StationTitle>
           <PieceSwitch to={(of) => `${recordPath(job.id, of)}${view && `/${view}`}`} />
@@ -42,6 +43,7 @@ export function RecordStation() {
       )}
       {view === "" && <ThisPiece when={when} />}
       {view === "pieces" && <Pieces />}
+      {view === "batch" && <BatchView />}
       {view === "built" && <AsBuilt />}
       {view === "log" && <WhatHappened when={when} />}
       {view === "files" && <TimeAndFiles />}

@@ -101,7 +101,13 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
     case "cut":
       return `pass ${r.pass}${r.last ? ", the last," : ""} cut at ${size(r.stop)} from zero`;
     case "touched":
-      return `zero set, the size then ${size(r.sizeAtZero)}`;
+      return `zero ${r.keptFrom === undefined ? "set" : `kept from piece ${r.keptFrom}`}, the size then ${size(r.sizeAtZero)}`;
+    case "tick": {
+      const axis = /^zero-([xyz])$/.exec(r.tick)?.[1];
+      return r.keptFrom === undefined || !axis
+        ? null
+        : `${axis.toUpperCase()} zero kept from piece ${r.keptFrom}`;
+    }
     case "reading": {
       const by = shop.instruments.find((i) => i.id === r.instrument)?.name;
       const spot = r.spot ? ` at the ${spotWords(r.spot)}` : "";

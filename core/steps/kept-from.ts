@@ -1,0 +1,105 @@
+import type { FaceCondition } from "../handbook/index.ts";
+import { faceOf, type FeatureSetup, isFaceSetup, keyOfSetup, type Setup, cutterOf } from "../route/index.ts";
+import { foldRecords, type Progress, progressOf } from "./progress.ts";
+import { effective, type Record, type RecordEvent } from "./record.ts";
+import { eventsToFinish } from "./events-to-finish.ts";
+import type { Step } from "./step.ts";
+
+/** What the piece before left standing at the machine: taken over instead of set anew. */
+export interface KeptSettings {
+  /** The piece that left it. */
+  from: number;
+  axes: ("x" | "y" | "z")[];
+  /** The cutter is still in the spindle, at its speed. */
+  tool: boolean;
+  /** What taking it over is recorded as. */
+  events: RecordEvent[];
+}
+
+/** Conditions of a face in which one blank is as thick as the next. */
+const likeEachOther = new Set<FaceCondition>(["drawn", "ground", "milled"]);
+
+/** Steps that only set something: before the first cut of a setup. */
+const setting = (step: Step): boolean => step.kind === "check" || step.pickup !== null || step.touch !== null;
+
+/**
+ * The stop, the zeros and the tool that another piece left in this very setup, where nothing else was done on the machine since.
+ * X is kept where a stop stands at the end of the part, Y where it counts from the fixed jaw, Z where one cutter did all of it.
+ * Null where the step to do now sets nothing, or nothing was left for it.
+ */
+export function keptSettings(
+  setup: Setup,
+  steps: readonly Step[],
+  current: number,
+  records: Record[],
+  piece: number,
+): KeptSettings | null {
+  const now = steps[current];
+  const mine = new Set<string>(setup.operations.map((o) => o.key));
+  if (!now || now.done || !mine.has(now.op) || !setting(now)) return null;
+  const from = leftBy(records, mine, piece);
+  if (from === null) return null;
+  const before = foldRecords(records, from);
+  const cutters = new Set(setup.operations.map(cutterOf).filter((c) => c !== null));
+  const tool = cutters.size === 1;
+  const kept: KeptSettings = { from, axes: [], tool: false, events: [] };
+  const taken = new Set<string>();
+  // From here to the first cut, in order: what cannot be kept is set anew, and asked as ever.
+  for (const step of steps.slice(current)) {
+    if (!mine.has(step.op) || !setting(step)) break;
+    if (step.done) continue;
+    const axis = step.pickup?.axis ?? step.touch?.axis;
+    if (axis) {
+      if (!axisKept(setup, step, axis, tool, before)) continue;
+      kept.axes.push(axis);
+    } else if (step.id === "finder") {
+      // The finder is left out where all it would touch is kept.
+      const touches = steps.filter((s) => mine.has(s.op) && s.pickup && s.pickup.toucher.kind !== "cutter");
+      if (touches.some((s) => !axisKept(setup, s, s.pickup!.axis, tool, before))) continue;
+    } else if (tool) kept.tool = true;
+    else continue;
+    taken.add(`${step.op} ${step.id}`);
+    kept.events.push(...eventsToFinish(step).map((event) => keptEvent(event, from, before)));
+  }
+  // Keeping the cutter alone saves nothing worth asking.
+  return kept.axes.length > 0 ? kept : null;
+}
+
+/** The other piece whose work in a setup was the last done on the machine; null where something else was. */
+function leftBy(records: Record[], mine: ReadonlySet<string>, piece: number): number | null {
+  const done = effective(records).filter(
+    (r) => "op" in r && r.op !== null && (r.type === "tick" || r.type === "cut" || r.type === "touched"),
+  ) as (Record & { op: string })[];
+  const last = done.findLast((r) => !(r.piece === piece && mine.has(r.op)));
+  return last && last.piece !== piece && mine.has(last.op) ? last.piece : null;
+}
+
+function axisKept(setup: Setup, step: Step, axis: "x" | "y" | "z", tool: boolean, before: Progress): boolean {
+  const known = progressOf(before, step.op);
+  if (!known) return false;
+  if (axis === "z" && !tool) return false;
+  if (axis === "x" && !setup.seat.stop) return false;
+  if (isFaceSetup(setup)) {
+    // Blanks differ where they were sawn, cast or rolled: the highest spot of each is felt anew.
+    const alike = likeEachOther.has(setup.before.faces[faceOf(setup).face].condition);
+    return alike && before.faces.get(keyOfSetup(setup))?.zeroed === true;
+  }
+  if (axis === "y" && !countsFromJaw(setup, step)) return false;
+  const lostAt = Math.max(-1, ...known.stales.map((s) => s.seq));
+  return "cuts" in known ? known.zeroed : (known.ticks.get(step.id) ?? -1) > lostAt;
+}
+
+/** Whether a zero counts from the face at the fixed jaw: it lies where the jaw is, however wide the part. */
+const countsFromJaw = (setup: FeatureSetup, { pickup }: Step): boolean =>
+  setup.device === "vise" && pickup?.faces.length === 1 && pickup.faces[0] === setup.at.fixed;
+
+/** A zero taken over is what it was at the end for the piece before, put right by its readings. */
+function keptEvent(event: RecordEvent, from: number, before: Progress): RecordEvent {
+  if (event.type === "touched")
+    return {
+      ...event,
+      sizeAtZero: before.faces.get(event.op)?.sizeAtZero ?? event.sizeAtZero,
+      keptFrom: from,
+    };
+  return event.type === "tick" ? { ...event, keptFrom: from } : event;
+}

@@ -2,12 +2,15 @@ import {
   type Applied,
   applyChanges,
   type Change,
+  changeOf,
   type Conflict,
   type Job,
   newJob,
   openDocument,
   reversed,
+  twinOf,
 } from "../core/job/index.ts";
+import type { Axis } from "../core/frame/index.ts";
 import {
   cutsMetal,
   effective,
@@ -306,4 +309,34 @@ export async function copyJob(db: Database, jobId: string, at: string): Promise<
   const job = { ...kept.job, id: newId(), name: `${kept.job.name} (copy)` };
   await addJob(db, job, [], at);
   return job.id;
+}
+
+/**
+ * Makes the mirrored twin of a job and links the two; what was linked before stays. Returns its id, or null where the job is gone or
+ * was changed meanwhile.
+ */
+export async function makeTwin(
+  db: Database,
+  jobId: string,
+  axis: Axis,
+  stamp: Stamp,
+): Promise<string | null> {
+  const kept = await loadJob(db, jobId);
+  if (!kept) return null;
+  const { job } = kept;
+  const { twin, mate } = twinOf(job, axis, { job: newId(), here: newId(), there: newId() });
+  const { order } = job.part.mates;
+  const linked = await changeJob(
+    db,
+    jobId,
+    [
+      changeOf(job, `part/mates/byId/${mate.id}`, mate),
+      changeOf(job, "part/mates/order", [...order, mate.id]),
+    ],
+    "",
+    stamp,
+  );
+  if (!linked.ok) return null;
+  await addJob(db, twin, [], stamp.at);
+  return twin.id;
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { facesOf } from "../core/frame/index.ts";
 import { drawnPart, movesWith, turnedSections } from "../core/job/index.ts";
 import { plan } from "../core/plan/index.ts";
-import { checkMate, featuresOf, gapOf, type Mate, partSizes } from "../core/part/index.ts";
+import { checkMate, featuresOf, gapOf, type Mate, newMate, partSizes } from "../core/part/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { readFileSync } from "node:fs";
 import { readJobFile } from "../core/exchange/index.ts";
@@ -70,19 +70,15 @@ describe("what hangs on a size", () => {
 });
 
 describe("mates", () => {
-  const mate = (given: Partial<Mate>): Mate => ({
-    id: "m",
-    kind: "fits",
-    size: "sizes/width",
-    other: "the channel",
-    mate: dim("18"),
-    measured: true,
-    outer: false,
-    gap: "slide",
-    by: "",
-    on: "",
-    ...given,
-  });
+  const mate = (given: Partial<Mate>): Mate =>
+    newMate("m", {
+      size: "sizes/width",
+      other: "the channel",
+      mate: dim("18"),
+      measured: true,
+      outer: false,
+      ...given,
+    });
   const ids = (given: Partial<Mate>, own = { lower: 17.95, upper: 17.98 }) => [
     ...phraseIds(
       checkMate(mate(given), "width", own, (d) => ({ lower: d.nominal - 0.02, upper: d.nominal + 0.02 })),

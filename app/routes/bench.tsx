@@ -1,8 +1,10 @@
 import { redirect } from "react-router";
+import { axisNames } from "../../core/frame/index.ts";
 import {
   database,
   deleteJob,
   files,
+  getSetting,
   listDeleted,
   listJobs,
   type OnDiffer,
@@ -76,6 +78,13 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     case "copy":
       await (await jobs()).copyJob(db, id, now());
       return null;
+    case "twin": {
+      const axis = axisNames.find((a) => a === text("axis"));
+      const twin =
+        axis &&
+        (await (await jobs()).makeTwin(db, id, axis, { at: now(), by: await getSetting(db, "name") }));
+      return twin ? redirect(`/jobs/${twin}/drawing/fits`) : null;
+    }
     case "tags":
       await setTags(db, id, tagsIn(text("tags")));
       return null;

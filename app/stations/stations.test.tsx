@@ -1,3 +1,4 @@
+import { newMate } from "../../core/part/index.ts";
 import "fake-indexeddb/auto";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
@@ -182,18 +183,12 @@ describe("the stations do what they say", () => {
     const job = cheekBlock();
     job.part.mates = {
       byId: {
-        m: {
-          id: "m",
-          kind: "fits",
+        m: newMate("m", {
           size: "sizes/width",
           other: "the channel",
           mate: job.part.sizes.width,
-          measured: false,
           outer: false,
-          gap: "slide",
-          by: "",
-          on: "",
-        },
+        }),
       },
       order: ["m"],
     };

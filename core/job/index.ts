@@ -9,4 +9,5 @@ export * from "./override.ts";
 export * from "./paper.ts";
 export * from "./size-moves.ts";
 export * from "./turned.ts";
+export * from "./twin.ts";
 export { type Change } from "../steps/index.ts";

@@ -1,6 +1,6 @@
 import { axisNames } from "../frame/index.ts";
 import { type Limits, middle, tidy } from "../quantity/index.ts";
-import { gaps } from "./mate.ts";
+import { wantedGap } from "./mate.ts";
 import type { Part } from "./part.ts";
 
 /**
@@ -16,7 +16,7 @@ export function fittedLimits(
     .map((id) => mates.byId[id])
     .find((m) => m?.kind === "fits" && m.measured && m.mate && m.size === path);
   if (!mate?.mate) return null;
-  const { least, most } = gaps[mate.gap];
+  const { least, most } = wantedGap(mate);
   const sign = mate.outer ? 1 : -1;
   const ends = [mate.mate.nominal + sign * least, mate.mate.nominal + sign * most];
   return {

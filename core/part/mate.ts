@@ -10,6 +10,9 @@ export const gaps = {
   loose: { text: "goes in loosely", least: 0.1, most: 0.3 },
   push: { text: "pushed in by hand", least: -0.01, most: 0.02 },
   press: { text: "pressed", least: -0.05, most: -0.01 },
+  glue: { text: "glued", least: 0.05, most: 0.15 },
+  solder: { text: "soldered", least: 0.03, most: 0.12 },
+  own: { text: "a gap of its own, or a shim", least: 0, most: 0.1 },
 } as const;
 const gapNames = Object.keys(gaps) as (keyof typeof gaps)[];
 
@@ -27,11 +30,45 @@ export const mateSchema = z.object({
   /** Whether this part goes around the other (a slot over a tongue) or into it. */
   outer: z.boolean(),
   gap: z.enum(gapNames),
+  /** The least and the most of a gap of its own, mm; of a shim both are its thickness and what play it may have. */
+  own: z
+    .object({ least: z.number().min(-5).max(50), most: z.number().min(-5).max(50) })
+    .refine((own) => own.least <= own.most, "the least gap is more than the most")
+    .nullable()
+    .default(null),
+  /** The job on this bench that is the other part, and its size there as `size` is named; empty where it is no job here. */
+  job: z.string().default(""),
+  path: z.string().default(""),
   /** Who measured it, and when, yyyy-mm-dd; empty where that is not known. */
   by: z.string().max(200).default(""),
   on: daySchema.default(""),
 });
 export type Mate = z.infer<typeof mateSchema>;
+
+/** A mate of which nothing is known but what is given. */
+export const newMate = (id: string, given: Partial<Mate> = {}): Mate => ({
+  kind: "fits",
+  size: "",
+  other: "",
+  mate: null,
+  measured: false,
+  outer: true,
+  gap: "slide",
+  own: null,
+  job: "",
+  path: "",
+  by: "",
+  on: "",
+  ...given,
+  id,
+});
+
+/** The gap that is wanted of a mate, mm, and how it is said. */
+export const wantedGap = ({
+  gap,
+  own,
+}: Pick<Mate, "gap" | "own">): { text: string; least: number; most: number } =>
+  gap === "own" && own ? { ...gaps.own, ...own } : gaps[gap];
 
 /** The gap a fit gives at its tightest and at its loosest, mm. */
 export function gapOf(mate: Mate, own: Limits, other: Limits): { least: number; most: number } {
@@ -80,7 +117,7 @@ export function checkMate(
     ];
   }
   const { least, most } = gapOf(mate, own, other);
-  const wanted = gaps[mate.gap];
+  const wanted = wantedGap(mate);
   if (least >= wanted.least - 1e-9 && most <= wanted.most + 1e-9) return [];
   const tight = least < wanted.least;
   return [

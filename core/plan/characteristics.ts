@@ -8,7 +8,7 @@ import {
   fittedLimits,
   formsOf,
   formWords,
-  gaps,
+  wantedGap,
   isOfFeature,
   isOfFeatureAlone,
   limitsOf,
@@ -284,7 +284,7 @@ export function gaugesAsked({ part }: Judged, { here }: Happened): Asked[] {
     const [owner] = mate.size.split("/");
     const since = lastCut(here, (r) => cutsFeature(r, owner ?? ""));
     const name = `fit ${mate.outer ? "over" : "in"} ${mate.other.trim() || "its mate"}`;
-    return [asked(`fit/${id}`, capital(name), "form", fitTried, false, since, gaps[mate.gap])];
+    return [asked(`fit/${id}`, capital(name), "form", fitTried, false, since, wantedGap(mate))];
   });
   return [...threads, ...finish, ...fits];
 }

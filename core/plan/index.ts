@@ -28,3 +28,4 @@ export { reworkOf } from "./rework.ts";
 export * from "./blank-offer.ts";
 export * from "./sawing-list.ts";
 export * from "./batch-order.ts";
+export * from "./linked-mate.ts";

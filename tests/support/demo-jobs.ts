@@ -1,6 +1,6 @@
 import { axisNames, type Face } from "../../core/frame/index.ts";
 import { applyChanges, changeOf, type Job, newJob } from "../../core/job/index.ts";
-import type { Feature, Mate, Shaft } from "../../core/part/index.ts";
+import { type Feature, type Mate, newMate, type Shaft } from "../../core/part/index.ts";
 import type { Stock } from "../../core/stock/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import { cheekBlockWithFeatures, dim, featureList, featureOf, read } from "./cheek-block.ts";
@@ -115,18 +115,17 @@ const trackDogs = () =>
     ["stock/conditions/left", "sawn"],
     ["stock/conditions/right", "sawn"],
     features(featureOf("tShape", "tongue", "top", { sizes: { stem: "18 -0.02/-0.04", depth: "9" } })),
-    mates({
-      id: "channel",
-      kind: "fits",
-      size: "tongue/stem",
-      other: "the channel of the slipway",
-      mate: dim("18.02"),
-      measured: true,
-      outer: false,
-      gap: "slide",
-      by: "the second shift",
-      on: "2026-11-20",
-    }),
+    mates(
+      newMate("channel", {
+        size: "tongue/stem",
+        other: "the channel of the slipway",
+        mate: dim("18.02"),
+        measured: true,
+        outer: false,
+        by: "the second shift",
+        on: "2026-11-20",
+      }),
+    ),
   ]);
 
 /** Three points on every face of the casting as it came, crooked by about a degree. */

@@ -1,15 +1,21 @@
 import { Box } from "@chakra-ui/react";
-import { gaps, type Mate, type mateKinds, sizesOfPart } from "../../../core/part/index.ts";
+import { useState } from "react";
+import { useFetcher } from "react-router";
+import { type Axis, axisNames } from "../../../core/frame/index.ts";
+import { changeOf } from "../../../core/job/index.ts";
+import { gaps, type Mate, type mateKinds, newMate, sizesOfPart } from "../../../core/part/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Check } from "../../instruments/check.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { dimensionEntry, NumberEntry } from "../../instruments/number-entry.tsx";
+import { signedEntry } from "../../instruments/signed-entry.ts";
 import { Section } from "../../instruments/section.tsx";
 import { TextEntry } from "../../instruments/text-entry.tsx";
 import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
+import { MateLink } from "./mate-link.tsx";
 
 const kindWords: Record<(typeof mateKinds)[number], string> = {
   fits: "one fits the other",
@@ -25,19 +31,7 @@ export function Mates() {
   const { byId, order } = job.part.mates;
   const add = () => {
     const id = newId();
-    const mate: Mate = {
-      id,
-      kind: "fits",
-      size: "",
-      other: "",
-      mate: null,
-      measured: false,
-      outer: true,
-      gap: "slide",
-      by: "",
-      on: "",
-    };
-    list.add(id, mate);
+    list.add(id, newMate(id));
   };
   return (
     <Section title="What it must fit">
@@ -51,7 +45,33 @@ export function Mates() {
       <Box className="no-print" mt="4px">
         <Button onClick={add}>Add a mate</Button>
       </Box>
+      <MakeTwin />
     </Section>
+  );
+}
+
+/** The mirrored twin as a job of its own, planned from the first. */
+function MakeTwin() {
+  const { job } = useJob();
+  const fetcher = useFetcher();
+  const [axis, setAxis] = useState<Axis>("length");
+  return (
+    <Box className="no-print" display="flex" gap="10px" alignItems="flex-end" flexWrap="wrap" mt="14px">
+      <Choice
+        label="A left one and a right one? Mirrored along the"
+        value={axis}
+        options={axisNames.map((a) => [a, a] as const)}
+        onChoose={setAxis}
+      />
+      <Button
+        disabled={fetcher.state !== "idle"}
+        onClick={() =>
+          void fetcher.submit({ intent: "twin", id: job.id, axis }, { method: "post", action: "/?index" })
+        }
+      >
+        Make its mirrored twin
+      </Button>
+    </Box>
   );
 }
 
@@ -111,8 +131,33 @@ function MateItem({ mate }: { mate: Mate }) {
             label="Gap"
             value={mate.gap}
             options={Object.entries(gaps).map(([key, gap]) => [key as Mate["gap"], gap.text] as const)}
-            onChoose={(gap) => void submit.set(`${at}/gap`, gap)}
+            onChoose={(gap) =>
+              void submit.change([
+                changeOf(job, `${at}/gap`, gap),
+                ...(gap === "own" && !mate.own ? [changeOf(job, `${at}/own`, { least: 0, most: 0.1 })] : []),
+              ])
+            }
           />
+          {mate.gap === "own" && mate.own && (
+            <>
+              <NumberEntry
+                label="Least gap"
+                path={`${at}/own/least`}
+                kind={signedEntry}
+                value={mate.own.least}
+                width="100px"
+                terse
+              />
+              <NumberEntry
+                label="Most gap"
+                path={`${at}/own/most`}
+                kind={signedEntry}
+                value={mate.own.most}
+                width="100px"
+                terse
+              />
+            </>
+          )}
           <Box mt="18px">
             <Check
               checked={mate.measured}
@@ -129,6 +174,7 @@ function MateItem({ mate }: { mate: Mate }) {
           )}
         </>
       )}
+      <MateLink mate={mate} at={at} />
       <Box pt="18px" className="no-print">
         <Button onClick={() => list.remove(mate.id)}>Remove</Button>
       </Box>

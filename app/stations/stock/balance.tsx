@@ -41,7 +41,7 @@ import { Figure, Words } from "../../instruments/words.tsx";
 import { Cores } from "./cores.tsx";
 import { Halves, SplitLine } from "./split-line.tsx";
 import { Stands } from "./stands.tsx";
-import { signedLength } from "./signed-length.ts";
+import { signedEntry } from "../../instruments/signed-entry.ts";
 
 /** Where the finished part lies in the lump, by points probed on its faces: what comes off each, how to pack it, what to scribe. */
 export function BalanceView() {
@@ -129,7 +129,7 @@ function PointRow({ point, number, onRemove }: { point: Probed; number: number; 
         bare
         label={`${label}, point ${number}`}
         path={`${path}/${what}`}
-        kind={signedLength}
+        kind={signedEntry}
         value={point[what]}
         width="70px"
       />

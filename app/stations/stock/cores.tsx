@@ -10,7 +10,7 @@ import { NumberEntry, plainLength } from "../../instruments/number-entry.tsx";
 import { Section, Table } from "../../instruments/section.tsx";
 import { useOrdered } from "../../instruments/use-ordered.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
-import { signedLength } from "./signed-length.ts";
+import { signedEntry } from "../../instruments/signed-entry.ts";
 
 /** Cored holes and raw bosses that stay: where they were found, where they are drawn, and whether the walls are kept even. */
 export function Cores() {
@@ -72,7 +72,7 @@ function CoreRow({ core, number, onRemove }: { core: Core; number: number; onRem
         bare
         label={`${label}, core ${number}`}
         path={`${path}/${what}`}
-        kind={signedLength}
+        kind={signedEntry}
         value={core[what]}
         width="64px"
       />

@@ -10,7 +10,7 @@ import { Section, Table } from "../../instruments/section.tsx";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
-import { signedLength } from "./signed-length.ts";
+import { signedEntry } from "../../instruments/signed-entry.ts";
 
 /** Where the halves of a casting met: its line is often what the part is to be laid out from. */
 export function SplitLine() {
@@ -31,7 +31,7 @@ export function SplitLine() {
         <NumberEntry
           label="Found at"
           path="stock/split/found"
-          kind={signedLength}
+          kind={signedEntry}
           value={split.found}
           width="90px"
           optional
@@ -39,7 +39,7 @@ export function SplitLine() {
         <NumberEntry
           label="Drawn at"
           path="stock/split/drawn"
-          kind={signedLength}
+          kind={signedEntry}
           value={split.drawn}
           width="90px"
           optional

@@ -116,8 +116,11 @@ export function movedTo(feature: Feature, face: Face): Feature {
   });
 }
 
-/** The feature seen in a mirror across a size of the part: twice gives the same cutout back. */
-export function mirrorFeature(feature: Feature, axis: Axis, site: Site): Feature {
+/**
+ * The feature seen in a mirror across a size of the part: twice gives the same cutout back.
+ * @param whole the whole part is mirrored, other features with it
+ */
+export function mirrorFeature(feature: Feature, axis: Axis, site: Site, whole = false): Feature {
   const flip = (face: Face): Face => (axisOf(face) === axis ? opposite(face) : face);
   const rules = rulesOf(feature.kind);
   const face = flip(feature.face);
@@ -125,8 +128,8 @@ export function mirrorFeature(feature: Feature, axis: Axis, site: Site): Feature
   const turned = {
     ...feature,
     face,
-    first: first === axis ? mirrored(feature.first, axis, site) : feature.first,
-    second: second === axis ? mirrored(feature.second, axis, site) : feature.second,
+    first: first === axis ? mirrored(feature.first, axis, site, whole) : feature.first,
+    second: second === axis ? mirrored(feature.second, axis, site, whole) : feature.second,
     ...flippedChoices(feature, flip),
   } as Feature;
   return rules.mirror ? rules.mirror(turned, axis) : turned;

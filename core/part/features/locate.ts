@@ -48,11 +48,14 @@ export function placeAlong(place: Locate, axis: Axis, site: Site): Mm | null {
   return toward === facesOf(axis)[0] ? origin - at.nominal : origin + at.nominal;
 }
 
-/** The same place seen in a mirror across that size; one that counts from another feature counts from its mirror's place. */
-export function mirrored(place: Locate, axis: Axis, site: Site): Locate {
+/**
+ * The same place seen in a mirror across that size; one that counts from another feature counts from its mirror's place.
+ * @param whole the other features are mirrored too: what counts from one goes on counting from it
+ */
+export function mirrored(place: Locate, axis: Axis, site: Site, whole = false): Locate {
   const { from, toward, at } = place;
   const flip = (face: Face): Face => (axisOf(face) === axis ? opposite(face) : face);
-  if (from === "center") return { ...place, toward: toward && flip(toward) };
+  if (from === "center" || (whole && from === "feature")) return { ...place, toward: toward && flip(toward) };
   if (from !== "feature") return { ...place, from: flip(from) };
   const where = placeAlong(place, axis, site);
   if (where === null) return { ...place, toward: toward && flip(toward) };

@@ -5,12 +5,12 @@ import {
   mm,
   parseQuantity,
   showFixed,
-} from "../../../core/quantity/index.ts";
-import { entryProblem, say } from "../../../core/working/index.ts";
-import type { EntryKind } from "../../instruments/number-entry.tsx";
+} from "../../core/quantity/index.ts";
+import { entryProblem, say } from "../../core/working/index.ts";
+import type { EntryKind } from "./number-entry.tsx";
 
 /** A place or a reading along a size, which may lie on either side of zero. */
-export const signedLength: EntryKind<number> = {
+export const signedEntry: EntryKind<number> = {
   parse(text, unit) {
     const read = parseQuantity(text, "length", unit, true);
     if (!read.ok) return { ok: false, problem: entryProblem(read.problem) };

@@ -89,7 +89,7 @@ export const plainLength: EntryKind<number> = {
 };
 
 /** A plain number that is no length: an angle in degrees, a count. */
-export const numberEntry = (kind: "angle" | "count"): EntryKind<number> => ({
+export const numberEntry = (kind: "angle" | "count" | "money" | "ratio"): EntryKind<number> => ({
   parse(text, unit) {
     const outcome = parseQuantity(text, kind, unit);
     return outcome.ok

@@ -81,6 +81,7 @@ export const stationList: readonly StationEntry[] = [
       view("batch", "Batch"),
       view("built", "As built"),
       view("log", "What happened"),
+      view("money", "Money"),
       view("files", "Time and files"),
     ],
   },

@@ -7,6 +7,7 @@ export * from "./migrations.ts";
 export * from "./open-document.ts";
 export * from "./override.ts";
 export * from "./paper.ts";
+export * from "./quote.ts";
 export * from "./size-moves.ts";
 export * from "./turned.ts";
 export * from "./twin.ts";

@@ -1,8 +1,9 @@
 import { asEntered, newStock, stockSchema } from "../stock/index.ts";
 import { axisSchema } from "../frame/index.ts";
 import { partSchema, plainFaces } from "../part/index.ts";
-import { dimensionSchema } from "../quantity/index.ts";
+import { daySchema, dimensionSchema } from "../quantity/index.ts";
 import { overrideSchema } from "./override.ts";
+import { noQuote, quoteSchema } from "./quote.ts";
 import * as z from "../zod.ts";
 
 /** Version of the job document; raised at most once a release of work, with a step in migrations. */
@@ -48,6 +49,11 @@ export const jobSchema = z.object({
   vise: z.string(),
   overrides: z.ordered(overrideSchema),
   notes: z.string(),
+  quote: quoteSchema.default(noQuote),
+  /** Day it has to be done; empty where nobody waits. */
+  due: daySchema.default(""),
+  /** Day from which it can be worked on: material or a drawing is to come; empty for now. */
+  ready: daySchema.default(""),
 });
 /** What a person decided about a job. Records of what happened are kept beside it. */
 export type Job = z.infer<typeof jobSchema>;
@@ -81,5 +87,8 @@ export function newJob(id: string, name: string, machine: string, vise: string):
     vise,
     overrides: { byId: {}, order: [] },
     notes: "",
+    quote: noQuote,
+    due: "",
+    ready: "",
   };
 }

@@ -29,3 +29,4 @@ export * from "./blank-offer.ts";
 export * from "./sawing-list.ts";
 export * from "./batch-order.ts";
 export * from "./linked-mate.ts";
+export * from "./quote.ts";

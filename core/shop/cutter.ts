@@ -47,6 +47,9 @@ export const cutterSchema = z.object({
   minutesUsed: z.number().min(0).max(1_000_000),
   /** Holder it stands in; null when none is chosen. */
   holder: z.string().nullable(),
+  /** What a new one costs, in the shop's money, and how many minutes it lasts; null while not entered. */
+  price: z.number().min(0).max(1e6).nullable().default(null),
+  life: z.number().positive().max(1e6).nullable().default(null),
   checks: ownChecksSchema,
 });
 export type Cutter = z.infer<typeof cutterSchema>;
@@ -79,6 +82,8 @@ export function newCutter(
     condition: "used",
     rating: { wall: "fair", floor: "fair", scale: "poor" },
     minutesUsed: 0,
+    price: null,
+    life: null,
     holder: null,
     ...given,
   };

@@ -21,8 +21,15 @@ const bar = (id: string, name: string, given: Partial<Bar>): Bar => ({
 
 /** The invented Larkmoor slipway: knee mill with readout, bench mill with dials, an older horizontal mill, gaps in the drawer. */
 export const demoShop: Shop = {
-  machines: [kneeMill, benchMill, horizontalMill],
-  cutters: metricCutters,
+  // Made-up rates and prices.
+  machines: [
+    { ...kneeMill, rate: 24 },
+    { ...benchMill, rate: 9 },
+    { ...horizontalMill, rate: 18 },
+  ],
+  cutters: metricCutters.map((cutter) =>
+    cutter.kind === "endMill" ? { ...cutter, price: 14 + cutter.diameter, life: 90 } : cutter,
+  ),
   holders: metricHolders,
   vises: [vise125],
   parallels: metricParallels,

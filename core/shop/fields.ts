@@ -118,6 +118,7 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       { key: "quillDivision", label: "quill set by", kind: "length", mayBeEmpty: true },
       { key: "taper", label: "spindle taper", kind: "text", mayBeEmpty: true },
       { key: "daylight", label: "daylight, table to nose", kind: "length" },
+      { key: "rate", label: "an hour costs", kind: "number", mayBeEmpty: true, help: "In your own money." },
       { key: "travel.x", label: "travel along", kind: "length" },
       { key: "travel.y", label: "travel across", kind: "length" },
       { key: "travel.z", label: "travel up and down", kind: "length" },
@@ -225,6 +226,8 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       { key: "rating.floor", label: "for a floor", kind: "choice", options: rated },
       { key: "rating.scale", label: "for scale", kind: "choice", options: rated },
       { key: "minutesUsed", label: "minutes used", kind: "number", unit: "min" },
+      { key: "life", label: "lasts", kind: "number", unit: "min", mayBeEmpty: true },
+      { key: "price", label: "price of a new one", kind: "number", mayBeEmpty: true },
     ),
   ],
   holders: under(

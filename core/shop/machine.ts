@@ -75,6 +75,8 @@ export const machineSchema = z.object({
   tramAlong: z.number().min(-100).max(100).nullable(),
   tramAcross: z.number().min(-100).max(100).nullable(),
   tramSweep: extent,
+  /** What an hour of it costs, in the shop's money; null while not entered. */
+  rate: z.number().min(0).max(1e6).nullable().default(null),
   checks: ownChecksSchema,
 });
 export type Machine = z.infer<typeof machineSchema>;

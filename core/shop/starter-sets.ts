@@ -45,6 +45,7 @@ const machine = (
   tramAlong: null,
   tramAcross: null,
   tramSweep: 200,
+  rate: null,
   ...given,
 });
 

@@ -108,4 +108,5 @@ export const checksOf = (list: string): Sum[] => sums.filter((s) => s.keeps?.lis
 
 export * from "./checks/keeps.ts";
 export type { Entered } from "./entered.ts";
+export { breakEven } from "./money.ts";
 export * from "./sum.ts";

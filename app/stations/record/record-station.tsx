@@ -17,12 +17,16 @@ import { TextEntry } from "../../instruments/text-entry.tsx";
 import { Figure } from "../../instruments/words.tsx";
 import { AsBuilt } from "./as-built.tsx";
 import { BatchView } from "./batch.tsx";
+import { MoneyView } from "./money.tsx";
 import { Pieces } from "./pieces.tsx";
 import { ThisPiece } from "./this-piece.tsx";
 import { timeAtMachine } from "./time-taken.ts";
 import { WhatHappened } from "./what-happened.tsx";
 
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "short", timeStyle: "short" });
+
+/** Views that are of the job and not of one piece: they have their own heading. */
+const ofAll = new Set(["pieces", "batch", "money"]);
 
 /** Is it good? Every required size against its readings; all pieces; what happened; time, notes and files. */
 export function RecordStation() {
@@ -35,7 +39,7 @@ export function RecordStation() {
       title={view === "pieces" ? "Is it good?" : null}
       to={(to) => `${recordPath(job.id, piece)}${to && `/${to}`}`}
     >
-      {view !== "pieces" && view !== "batch" && (
+      {!ofAll.has(view) && (
         <>
           <StationTitle>{good ? "The part is good" : "Is it good?"}</StationTitle>
           <PieceSwitch to={(of) => `${recordPath(job.id, of)}${view && `/${view}`}`} />
@@ -46,6 +50,7 @@ export function RecordStation() {
       {view === "batch" && <BatchView />}
       {view === "built" && <AsBuilt />}
       {view === "log" && <WhatHappened when={when} />}
+      {view === "money" && <MoneyView />}
       {view === "files" && <TimeAndFiles />}
     </StationViews>
   );

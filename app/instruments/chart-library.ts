@@ -1,13 +1,15 @@
-import { LineChart, ScatterChart } from "echarts/charts";
-import { GridComponent, MarkAreaComponent, MarkLineComponent } from "echarts/components";
+import { CustomChart, LineChart, ScatterChart } from "echarts/charts";
+import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent } from "echarts/components";
 import { type EChartsType, init, use as register } from "echarts/core";
 import { LabelLayout } from "echarts/features";
 import { SVGRenderer } from "echarts/renderers";
 
 register([
+  CustomChart,
   LineChart,
   ScatterChart,
   GridComponent,
+  LegendComponent,
   MarkAreaComponent,
   MarkLineComponent,
   LabelLayout,

@@ -1,5 +1,6 @@
 import wasm from "manifold-3d/manifold.wasm?url";
 import {
+  type Ahead,
   type Batch,
   batchOf,
   compareCut,
@@ -7,17 +8,23 @@ import {
   type ComparisonProgress,
   costing,
   type CutComparison,
+  type DayPlan,
   type DrawingCost,
   type Glance,
   glanceOf,
   type Lump,
+  jobAhead,
   lumpOf,
+  type OwnTimes,
+  ownTimesOf,
+  paceOf,
   type PiecesSaid,
   piecesSaid,
   type PieceStanding,
   piecesOf,
   type Plan,
   plan,
+  planningDays,
   type PlanInputs,
   type Rehearsal,
   type RehearsalProgress,
@@ -29,8 +36,12 @@ import {
   type Suspicion,
   suspicions,
   workingOf,
+  type WorkingTimes,
 } from "../../core/plan/index.ts";
-import { equipment } from "../../core/job/index.ts";
+import type { OwnHandbook } from "../../core/handbook/index.ts";
+import { equipment, type Job } from "../../core/job/index.ts";
+import type { Bar, Shop } from "../../core/shop/index.ts";
+import type { Record as JobRecord } from "../../core/steps/index.ts";
 import { openSolids, type SeenPart, seenPart, type SolidKit } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import { answersNews } from "./only-news.ts";
@@ -46,6 +57,16 @@ let standings: { of: string; known: Map<number, { upTo: string | null; standing:
 let comparison = 0;
 
 let last: { inputs: PlanInputs; shopText: string; made: Plan } | undefined;
+
+/** The newest day plan asked for. */
+let days = 0;
+
+/** The work ahead as it is planned, with what is left of each job and the pace it is reckoned with. */
+export interface DaysFound {
+  ahead: Ahead[];
+  pace: number;
+  plan: DayPlan;
+}
 
 /** The newest walk asked for, and those that were walked to their end, by what they were walked of. */
 let walk = 0;
@@ -230,6 +251,44 @@ export const planner = {
       glance: glanceOf(plan(inputs), inputs.job, inputs.own),
       picture: seenPart(inputs.job.part, kit),
     };
+  },
+  /**
+   * The work ahead of several jobs laid over machines and people; null when a newer one was asked for, or it was stopped. Jobs are
+   * planned one by one, others let in between.
+   */
+  async days(
+    jobs: readonly { job: Job; records: JobRecord[] }[],
+    { shop, rack, own }: { shop: Shop; rack: Bar[]; own: OwnHandbook },
+    { start, times }: { start: string; times: WorkingTimes },
+    onProgress: (progress: { done: number; of: number }) => void,
+  ): Promise<DaysFound | null> {
+    const mine = ++days;
+    const timed: OwnTimes[] = [];
+    for (const { job, records } of jobs) {
+      const own1 = records.length > 0 ? ownTimesOf(job, records, shop, own) : null;
+      if (own1) timed.push(own1);
+      await pause();
+      if (mine !== days) return null;
+    }
+    const pace = paceOf(timed);
+    const ahead: Ahead[] = [];
+    for (const { job, records } of jobs) {
+      ahead.push(jobAhead(job, records, shop, rack, { own, pace }));
+      onProgress({ done: ahead.length, of: jobs.length });
+      await pause();
+      if (mine !== days) return null;
+    }
+    const work = planningDays(ahead, start, times);
+    for (;;) {
+      const step = work.next();
+      if (step.done) return { ahead, pace, plan: step.value };
+      await pause();
+      if (mine !== days) return null;
+    }
+  },
+  /** Ends the day plan that is being worked. */
+  stopDays(): void {
+    days++;
   },
   /** The blanks of several jobs nested into the bars of the rack. */
   sawing(...asked: Parameters<typeof sawingList>): SawingList {

@@ -20,7 +20,7 @@ import type { AnyKey } from "../../core/route/index.ts";
 import type { Working } from "../../core/working/index.ts";
 import { useAnswer } from "../instruments/use-answer.ts";
 import { plansBy } from "./only-news.ts";
-import type { Planner } from "./planner.ts";
+import type { DaysFound, Planner } from "./planner.ts";
 
 let planner: Comlink.Remote<Planner> | undefined;
 
@@ -66,6 +66,16 @@ export const stopRoutes = (): void => void thePlanner().stopRoutes();
 /** What the bench shows of a job that need not be open. */
 export const askGlance = (of: PlanInputs): Promise<{ glance: Glance; picture: SeenPart | null }> =>
   thePlanner().glance(of);
+
+/** The work ahead of several jobs laid over machines and people; null when stopped. */
+export const askDays = (
+  jobs: Parameters<Planner["days"]>[0],
+  owned: Parameters<Planner["days"]>[1],
+  when: Parameters<Planner["days"]>[2],
+  onProgress: Parameters<Planner["days"]>[3],
+): Promise<DaysFound | null> => thePlanner().days(jobs, owned, when, Comlink.proxy(onProgress));
+
+export const stopDays = (): void => void thePlanner().stopDays();
 
 /** The blanks of several jobs nested into the bars of the rack. */
 export const askSawing = (...asked: Parameters<Planner["sawing"]>): Promise<SawingList> =>

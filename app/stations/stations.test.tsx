@@ -16,7 +16,7 @@ import { CutsStation } from "./cuts/cuts-station.tsx";
 import { DrawingStation } from "./drawing/drawing-station.tsx";
 import { MachineStation } from "./machine/machine-station.tsx";
 import { RecordStation } from "./record/record-station.tsx";
-import { timeAtMachine } from "./record/time-taken.ts";
+import { timeAtMachine } from "../../core/plan/index.ts";
 import { SetupsStation } from "./setups/setups-station.tsx";
 import { StockStation } from "./stock/stock-station.tsx";
 

@@ -1,3 +1,4 @@
+export * from "./calendar.ts";
 export * from "./dxf-drawing.ts";
 export * from "./dxf-in.ts";
 export * from "./dxf-out.ts";

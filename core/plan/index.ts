@@ -30,3 +30,5 @@ export * from "./sawing-list.ts";
 export * from "./batch-order.ts";
 export * from "./linked-mate.ts";
 export * from "./quote.ts";
+export * from "./day-plan.ts";
+export * from "./job-ahead.ts";

@@ -1,7 +1,7 @@
 import { Printer } from "lucide-react";
 import { Box, chakra } from "@chakra-ui/react";
 import type { inspectionCsv } from "../../../core/exchange/index.ts";
-import { scrappedIn, verdictOf } from "../../../core/plan/index.ts";
+import { scrappedIn, timeAtMachine, verdictOf } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { effective } from "../../../core/steps/index.ts";
 import { database, files } from "../../../store/index.ts";
@@ -20,7 +20,6 @@ import { BatchView } from "./batch.tsx";
 import { MoneyView } from "./money.tsx";
 import { Pieces } from "./pieces.tsx";
 import { ThisPiece } from "./this-piece.tsx";
-import { timeAtMachine } from "./time-taken.ts";
 import { WhatHappened } from "./what-happened.tsx";
 
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: "short", timeStyle: "short" });

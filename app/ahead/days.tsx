@@ -1,0 +1,497 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { CalendarPlus } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Link, useFetcher } from "react-router";
+import type { Job } from "../../core/job/index.ts";
+import {
+  type Ahead,
+  calendarOf,
+  type DayPlan,
+  isWorked,
+  partsByDay,
+  sawMachine,
+  type WorkingTimes,
+} from "../../core/plan/index.ts";
+import { quantity } from "../../core/quantity/index.ts";
+import type { Record as JobRecord } from "../../core/steps/index.ts";
+import type { Equipment } from "../../store/index.ts";
+import { Button } from "../instruments/button.tsx";
+import { Chart, type ChartColors } from "../instruments/chart.tsx";
+import { Check } from "../instruments/check.tsx";
+import { download } from "../instruments/download.ts";
+import { Field, Input } from "../instruments/field.tsx";
+import { Icon } from "../instruments/icon.tsx";
+import { Notice } from "../instruments/notice.tsx";
+import { Section, StationTitle, Table } from "../instruments/section.tsx";
+import { Figure } from "../instruments/words.tsx";
+import type { DaysFound } from "../planner/planner.ts";
+import { askDays, stopDays } from "../planner/use-plan.ts";
+import type { AheadIntent } from "./ahead-intent.ts";
+
+const underlined = { textDecoration: "underline" } as const;
+const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
+
+/** Today as the person's calendar has it. */
+const today = (): string => {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+};
+const dayName = (day: string) =>
+  new Date(`${day}T12:00:00`).toLocaleDateString([], { weekday: "short", day: "numeric", month: "short" });
+const clock = (minute: number) =>
+  `${String(Math.floor(minute / 60) % 24).padStart(2, "0")}:${String(Math.round(minute) % 60).padStart(2, "0")}`;
+
+interface Asked {
+  jobs: { job: Job; records: JobRecord[] }[];
+  equipment: Equipment;
+  times: WorkingTimes;
+}
+
+/** The jobs of the bench laid over machines, people and days: what comes when, what waits, what is late. */
+export function Days({ jobs, equipment, times }: Asked) {
+  const fetcher = useFetcher<{ kept: boolean }>();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [start, setStart] = useState(today);
+  const keep = (intent: AheadIntent) =>
+    void fetcher.submit(JSON.stringify(intent), {
+      method: "post",
+      action: "/ahead/days",
+      encType: "application/json",
+    });
+  const chosen = jobs.filter(({ job }) => !left.has(job.id));
+  const { found, progress, stopped, again } = useDays({ jobs: chosen, equipment, times }, start);
+  const names = {
+    machine: (id: string) =>
+      equipment.shop.machines.find((m) => m.id === id)?.name ??
+      (id.startsWith("saw/")
+        ? (equipment.shop.saws.find((s) => sawMachine(s.id) === id)?.name ?? "Saw")
+        : "a machine"),
+    job: (id: string) => jobs.find(({ job }) => job.id === id)?.job.name || "Unnamed job",
+  };
+  return (
+    <>
+      <StationTitle above="Work ahead">What comes when?</StationTitle>
+      <Times
+        times={times}
+        start={start}
+        onStart={setStart}
+        onTimes={(next) => keep({ intent: "times", times: next })}
+      />
+      {fetcher.data?.kept === false && (
+        <Notice severity="warn" role="alert">
+          The job was changed in another tab meanwhile, so the day was not saved. It stands here as it is now.
+        </Notice>
+      )}
+      {!found && !stopped && (
+        <Notice severity="note" role="status">
+          {progress ? `Planning job ${progress.done} of ${progress.of}.` : "Planning the jobs."}{" "}
+          <Button onClick={stopDays}>Stop</Button>
+        </Notice>
+      )}
+      {stopped && (
+        <Notice severity="note">
+          Stopped. <Button onClick={again}>Plan the days</Button>
+        </Notice>
+      )}
+      {found && <Plan found={found} start={start} times={times} names={names} />}
+      <Section title="Jobs">
+        <Table
+          label="Jobs"
+          figures={[1]}
+          maxH="320px"
+          head={["job", "left", "not before", "due", "done", ""]}
+        >
+          {jobs.map(({ job }) => (
+            <JobRow
+              key={job.id}
+              job={job}
+              ahead={found?.ahead.find((a) => a.id === job.id)}
+              done={found?.plan.jobs.find((j) => j.id === job.id)}
+              start={start}
+              times={times}
+              planned={!left.has(job.id)}
+              onPlanned={(on) =>
+                setLeft((now) => new Set(on ? [...now].filter((id) => id !== job.id) : [...now, job.id]))
+              }
+              onDate={(path, to) => keep({ intent: "date", jobId: job.id, path, from: job[path], to })}
+            />
+          ))}
+        </Table>
+        {found && found.pace !== 1 && (
+          <chakra.p fontSize="14px" color="quiet" mt="4px">
+            By the pieces you finished one planned minute takes you {found.pace.toFixed(2)}: times here are
+            yours.
+          </chakra.p>
+        )}
+      </Section>
+    </>
+  );
+}
+
+/** Asks for the plan of the days whenever what it is made of changes. */
+function useDays({ jobs, equipment, times }: Asked, start: string) {
+  const [state, setState] = useState<{
+    found: DaysFound | null;
+    progress: { done: number; of: number } | null;
+    stopped: boolean;
+  }>({ found: null, progress: null, stopped: false });
+  const [asked, setAsked] = useState(0);
+  const { shop, rack, own } = equipment;
+  useEffect(() => {
+    let current = true;
+    void askDays(jobs, { shop, rack, own }, { start, times }, (progress) => {
+      if (current) setState((s) => ({ ...s, progress }));
+    })
+      .catch(() => null)
+      .then((found) => {
+        if (current) setState({ found, progress: null, stopped: found === null });
+      });
+    return () => {
+      current = false;
+    };
+  }, [jobs, shop, rack, own, start, times, asked]);
+  return {
+    ...state,
+    again: () => {
+      setState({ found: null, progress: null, stopped: false });
+      setAsked((n) => n + 1);
+    },
+  };
+}
+
+/** Hours, days and people, and the day it begins. */
+function Times({
+  times,
+  start,
+  onStart,
+  onTimes,
+}: {
+  times: WorkingTimes;
+  start: string;
+  onStart: (day: string) => void;
+  onTimes: (times: WorkingTimes) => void;
+}) {
+  const [hours, setHours] = useState<string | null>(null);
+  const [people, setPeople] = useState<string | null>(null);
+  const typedHours = Number((hours ?? String(times.hours)).replace(",", "."));
+  const typedPeople = Number(people ?? times.people);
+  const hoursOk = typedHours >= 0.25 && typedHours <= 24;
+  const peopleOk = Number.isInteger(typedPeople) && typedPeople >= 1 && typedPeople <= 50;
+  return (
+    <Box className="no-print" display="flex" gap="8px 18px" flexWrap="wrap" alignItems="flex-end" mb="8px">
+      <Field
+        label="From"
+        type="date"
+        value={start}
+        onChange={(e) => e.target.value && onStart(e.target.value)}
+      />
+      <Field
+        label="Work begins at"
+        type="time"
+        value={clock(times.begins)}
+        onChange={(e) => {
+          const [h, m] = e.target.value.split(":").map(Number);
+          if (h !== undefined && m !== undefined) onTimes({ ...times, begins: h * 60 + m });
+        }}
+      />
+      <Field
+        label="Hours a day at the machines"
+        value={hours ?? String(times.hours)}
+        width="100px"
+        inputMode="decimal"
+        onChange={(e) => setHours(e.target.value)}
+        onBlur={() => {
+          if (hoursOk && hours !== null) onTimes({ ...times, hours: typedHours });
+          if (hoursOk) setHours(null);
+        }}
+      />
+      <Field
+        label="People"
+        value={people ?? String(times.people)}
+        width="80px"
+        inputMode="numeric"
+        onChange={(e) => setPeople(e.target.value)}
+        onBlur={() => {
+          if (peopleOk && people !== null) onTimes({ ...times, people: typedPeople });
+          if (peopleOk) setPeople(null);
+        }}
+      />
+      <Box display="flex" gap="2px 10px" flexWrap="wrap" role="group" aria-label="Days that are worked">
+        {weekdays.map((name, i) => (
+          <Check
+            key={name}
+            checked={times.days[i]!}
+            onCheck={(on) => onTimes({ ...times, days: times.days.with(i, on) })}
+          >
+            {name}
+          </Check>
+        ))}
+      </Box>
+      <Field
+        label="Nobody works on"
+        type="date"
+        value=""
+        onChange={(e) => {
+          const day = e.target.value;
+          if (/^2\d{3}-\d\d-\d\d$/.test(day) && !times.off.includes(day))
+            onTimes({ ...times, off: [...times.off, day].sort() });
+        }}
+      />
+      {times.off
+        .filter((day) => day >= start)
+        .map((day) => (
+          <Button
+            key={day}
+            look="quiet"
+            onClick={() => onTimes({ ...times, off: times.off.filter((d) => d !== day) })}
+          >
+            {dayName(day)} off, work again
+          </Button>
+        ))}
+      {!hoursOk && (
+        <Notice severity="warn">Hours a day are between 0.25 and 24. What you typed stays.</Notice>
+      )}
+      {!peopleOk && (
+        <Notice severity="warn">People are a whole number from 1 to 50. What you typed stays.</Notice>
+      )}
+      {!times.days.includes(true) && <Notice severity="warn">No day of the week is worked: tick one.</Notice>}
+    </Box>
+  );
+}
+
+interface Names {
+  machine: (id: string) => string;
+  job: (id: string) => string;
+}
+
+/** What writes a calendar comes when it is asked for. */
+async function saveCalendar(plan: DayPlan, start: string, times: WorkingTimes, names: Names): Promise<void> {
+  const { calendarFile } = await import("../../core/exchange/index.ts");
+  download(
+    "work-ahead.ics",
+    calendarFile(plan, start, times, names, new Date().toISOString()),
+    "text/calendar",
+  );
+}
+
+function Plan({
+  found,
+  start,
+  times,
+  names,
+}: {
+  found: DaysFound;
+  start: string;
+  times: WorkingTimes;
+  names: Names;
+}) {
+  const { plan } = found;
+  if (!times.days.includes(true)) return null;
+  if (plan.stretches.length === 0)
+    return <Notice severity="note">Nothing is left to do, or nothing can be planned yet.</Notice>;
+  const ends = calendarOf(plan.ends, start, times, true);
+  const late = plan.jobs.filter((j) => j.late > 0);
+  return (
+    <>
+      {late.map((j) => (
+        <Notice key={j.id} severity="warn">
+          {names.job(j.id)} is late by <Figure of={quantity("time", j.late)} /> of work. Work longer, begin it
+          earlier, or say so to whoever waits.
+        </Notice>
+      ))}
+      <chakra.p fontSize="15px">
+        All of it is done on <b>{ends ? `${dayName(ends.day)} at ${clock(ends.minute)}` : "no day"}</b>, after{" "}
+        <Figure of={quantity("time", plan.ends)} /> of work.{" "}
+        {plan.ends > plan.bound + 1 ? (
+          <>
+            No plan is done before <Figure of={quantity("time", plan.bound)} />.
+          </>
+        ) : (
+          "No plan is done sooner."
+        )}{" "}
+        <Button className="no-print" onClick={() => void saveCalendar(plan, start, times, names)}>
+          <Icon of={CalendarPlus} /> Save as calendar (.ics)
+        </Button>
+      </chakra.p>
+      <DayChart plan={plan} start={start} times={times} names={names} />
+      <Section title="Day by day">
+        <Table label="Day by day" maxH="300px" head={["day", "from", "to", "machine", "job", "what"]}>
+          {plan.stretches
+            .flatMap((s) => partsByDay(s, start, times).map((part) => ({ ...part, s })))
+            .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.from - b.from))
+            .map(({ day, from, to, s }) => (
+              <tr key={`${s.jobId} ${s.name} ${day} ${from}`}>
+                <th scope="row">{dayName(day)}</th>
+                <td>{clock(from)}</td>
+                <td>{clock(to)}</td>
+                <td>{names.machine(s.machine)}</td>
+                <td>
+                  <Link to={`/jobs/${s.jobId}/setups`} style={underlined}>
+                    {names.job(s.jobId)}
+                  </Link>
+                </td>
+                <td>{s.name}</td>
+              </tr>
+            ))}
+        </Table>
+      </Section>
+    </>
+  );
+}
+
+/** Machines as rows, hours of work as the width: a bar for every stretch. */
+function DayChart({
+  plan,
+  start,
+  times,
+  names,
+}: {
+  plan: DayPlan;
+  start: string;
+  times: WorkingTimes;
+  names: Names;
+}) {
+  const machines = plan.loads.map((l) => l.machine);
+  const perDay = times.hours * 60;
+  const option = (c: ChartColors) => {
+    const text = { color: c.ink, fontSize: 12 };
+    const fills = [c.accent, c.warn, c.good, c.quiet];
+    const jobIds = [...new Set(plan.stretches.map((s) => s.jobId))];
+    return {
+      grid: { left: 150, right: 16, top: 8, bottom: 30 },
+      xAxis: {
+        type: "value",
+        min: 0,
+        max: Math.max(perDay, Math.ceil(plan.ends / perDay) * perDay),
+        interval: perDay,
+        axisLabel: {
+          ...text,
+          formatter: (value: number) => {
+            const at = calendarOf(value, start, times);
+            return at ? dayName(at.day) : "";
+          },
+        },
+        splitLine: { lineStyle: { color: c.rule } },
+      },
+      yAxis: {
+        type: "category",
+        inverse: true,
+        data: machines.map(names.machine),
+        axisLabel: { ...text, width: 140, overflow: "truncate" },
+      },
+      series: [
+        {
+          type: "custom",
+          data: plan.stretches.map((s) => [
+            machines.indexOf(s.machine),
+            s.from,
+            s.to,
+            jobIds.indexOf(s.jobId),
+          ]),
+          encode: { x: [1, 2], y: 0 },
+          renderItem: (
+            _: unknown,
+            api: {
+              value: (i: number) => number;
+              coord: (at: [number, number]) => [number, number];
+              size: (of: [number, number]) => [number, number];
+            },
+          ) => {
+            const row = api.value(0);
+            const [x, y] = api.coord([api.value(1), row]);
+            const [to] = api.coord([api.value(2), row]);
+            const high = Math.min(28, api.size([0, 1])[1] * 0.7);
+            const job = api.value(3);
+            const width = Math.max(1, to - x);
+            const name = names.job(jobIds[job]!);
+            return {
+              type: "group",
+              children: [
+                {
+                  type: "rect",
+                  shape: { x, y: y - high / 2, width, height: high },
+                  style: { fill: c.sheet, stroke: fills[job % fills.length], lineWidth: 2 },
+                },
+                ...(width > name.length * 6.5
+                  ? [
+                      {
+                        type: "text",
+                        x: x + 6,
+                        y,
+                        style: { text: name, fill: c.ink, fontSize: 12, verticalAlign: "middle" },
+                      },
+                    ]
+                  : []),
+              ],
+            };
+          },
+        },
+      ],
+    };
+  };
+  return (
+    <Chart
+      label={`Stretches of ${plan.jobs.length} jobs over ${machines.length} machines; the table below tells each`}
+      height={60 + machines.length * 44}
+      option={option}
+    />
+  );
+}
+
+function JobRow({
+  job,
+  ahead,
+  done,
+  start,
+  times,
+  planned,
+  onPlanned,
+  onDate,
+}: {
+  job: Job;
+  ahead: Ahead | undefined;
+  done: DayPlan["jobs"][number] | undefined;
+  start: string;
+  times: WorkingTimes;
+  planned: boolean;
+  onPlanned: (on: boolean) => void;
+  onDate: (path: "due" | "ready", to: string) => void;
+}) {
+  const ends = done ? calendarOf(done.ends, start, times, true) : null;
+  const date = (path: "due" | "ready", label: string) => (
+    <Input
+      type="date"
+      aria-label={`${job.name || "Unnamed job"}: ${label}`}
+      defaultValue={job[path]}
+      key={job[path]}
+      onBlur={(e) => {
+        const to = e.target.value;
+        if (to !== job[path] && (to === "" || /^2\d{3}-\d\d-\d\d$/.test(to))) onDate(path, to);
+      }}
+    />
+  );
+  return (
+    <tr>
+      <th scope="row">
+        <Check checked={planned} onCheck={onPlanned}>
+          {job.name || "Unnamed job"}
+        </Check>
+      </th>
+      <td>{ahead ? <Figure of={quantity("time", ahead.left)} /> : "–"}</td>
+      <td>{date("ready", "not before")}</td>
+      <td>{date("due", "due")}</td>
+      <td>
+        {ends ? `${dayName(ends.day)}, ${clock(ends.minute)}` : planned && ahead ? "nothing left" : "–"}
+      </td>
+      <td>
+        {ahead?.blocked && (
+          <Link to={`/jobs/${job.id}/setups`} style={underlined}>
+            not planned to its end
+          </Link>
+        )}
+        {job.due !== "" && job.due < start && " due already"}
+        {job.due !== "" && job.due >= start && !isWorked(job.due, times) && " due on a day off"}
+      </td>
+    </tr>
+  );
+}

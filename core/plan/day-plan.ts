@@ -1,0 +1,250 @@
+import type { Minutes } from "../quantity/index.ts";
+import { daySchema } from "../quantity/index.ts";
+import * as z from "../zod.ts";
+
+/** When and by how many people is worked. */
+export const workingTimesSchema = z.object({
+  /** Minutes after midnight work begins, and how many hours are worked in a day. */
+  begins: z.number().int().min(0).max(1439),
+  hours: z.number().min(0.25).max(24),
+  /** Days of the week that are worked, Monday first. */
+  days: z.array(z.boolean()).length(7),
+  people: z.number().int().min(1).max(50),
+  /** Days nobody works. */
+  off: z.array(daySchema).max(400),
+});
+export type WorkingTimes = z.infer<typeof workingTimesSchema>;
+
+export const usualTimes: WorkingTimes = {
+  begins: 8 * 60,
+  hours: 6,
+  days: [true, true, true, true, true, false, false],
+  people: 1,
+  off: [],
+};
+
+/** A stretch of a job's work on one machine that is done in one go; the next of the job waits for it. */
+export interface Stretch {
+  machine: string;
+  /** What is done, such as "setup 3". */
+  name: string;
+  minutes: Minutes;
+}
+
+/** A job as the day plan knows it. Days are yyyy-mm-dd; empty for none. */
+export interface JobAhead {
+  id: string;
+  name: string;
+  due: string;
+  ready: string;
+  stretches: Stretch[];
+}
+
+/** A stretch in its place, in minutes of work from the start. */
+export interface PlannedStretch extends Stretch {
+  jobId: string;
+  from: Minutes;
+  to: Minutes;
+}
+
+export interface DayPlan {
+  stretches: PlannedStretch[];
+  /** When each job is done, and how late that is, in minutes of work; 0 where it is in time or has no due date. */
+  jobs: { id: string; ends: Minutes; late: Minutes }[];
+  ends: Minutes;
+  /** No plan ends before: the load of the fullest machine, or of the people. */
+  bound: Minutes;
+  /** Minutes each machine works. */
+  loads: { machine: string; minutes: Minutes }[];
+}
+
+const dayMs = 86_400_000;
+/** Noon of a day: no change of the clock moves it to another. */
+const noon = (day: string): number => Date.parse(`${day}T12:00:00Z`);
+const dayText = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+/** Whether a day is worked. */
+export function isWorked(day: string, times: WorkingTimes): boolean {
+  const weekday = (new Date(noon(day)).getUTCDay() + 6) % 7;
+  return times.days[weekday] === true && !times.off.includes(day);
+}
+
+const farthestDays = 4000;
+
+/** Where a minute of work lies: its day, and minutes after midnight. Null where no day is ever worked. */
+export function calendarOf(minute: Minutes, start: string, times: WorkingTimes, end = false) {
+  const perDay = times.hours * 60;
+  let left = minute;
+  for (let i = 0; i < farthestDays; i++) {
+    const day = dayText(noon(start) + i * dayMs);
+    if (!isWorked(day, times)) continue;
+    // What ends with the day ends on it, and does not begin the next.
+    if (left < perDay || (end && left <= perDay)) return { day, minute: times.begins + left };
+    left -= perDay;
+  }
+  return null;
+}
+
+/** Minutes of work from the start to the beginning of a day, or to its end. */
+export function minutesUntil(day: string, start: string, times: WorkingTimes, whole: boolean): Minutes {
+  const perDay = times.hours * 60;
+  let minutes = 0;
+  const last = Math.round((noon(day) - noon(start)) / dayMs);
+  for (let i = 0; i < Math.min(farthestDays, whole ? last + 1 : last); i++)
+    if (isWorked(dayText(noon(start) + i * dayMs), times)) minutes += perDay;
+  return minutes;
+}
+
+interface Prepared {
+  job: JobAhead;
+  ready: Minutes;
+  due: Minutes | null;
+}
+
+/**
+ * Jobs in an order of preference laid one stretch after another where machine and a person are free: the earliest that can begin goes
+ * first, of those the first in the order.
+ */
+function laid(order: readonly Prepared[], people: number): PlannedStretch[] {
+  const machines = new Map<string, Minutes>();
+  const hands = Array.from({ length: people }, () => 0);
+  const at = order.map(({ ready }) => ({ next: 0, free: ready }));
+  const made: PlannedStretch[] = [];
+  for (;;) {
+    let best = -1;
+    let begins = Infinity;
+    const hand = Math.min(...hands);
+    order.forEach(({ job }, i) => {
+      const stretch = job.stretches[at[i]!.next];
+      if (!stretch) return;
+      const can = Math.max(at[i]!.free, machines.get(stretch.machine) ?? 0, hand);
+      if (can < begins - 1e-9) [best, begins] = [i, can];
+    });
+    if (best < 0) return made;
+    const { job } = order[best]!;
+    const stretch = job.stretches[at[best]!.next]!;
+    const to = begins + stretch.minutes;
+    machines.set(stretch.machine, to);
+    hands[hands.indexOf(hand)] = to;
+    at[best] = { next: at[best]!.next + 1, free: to };
+    made.push({ ...stretch, jobId: job.id, from: begins, to });
+  }
+}
+
+/** How bad a plan is: minutes late of all jobs before its end. */
+function costOf(made: readonly PlannedStretch[], prepared: readonly Prepared[]): number {
+  const ends = endsOf(made);
+  const late = prepared.reduce(
+    (sum, { job, due }) => sum + (due === null ? 0 : Math.max(0, (ends.get(job.id) ?? 0) - due)),
+    0,
+  );
+  const all = prepared.reduce((sum, { job }) => sum + (ends.get(job.id) ?? 0), 0);
+  return late * 1e6 + Math.max(0, ...ends.values()) * 10 + all / Math.max(1, prepared.length);
+}
+
+const endsOf = (made: readonly PlannedStretch[]) => {
+  const ends = new Map<string, Minutes>();
+  for (const { jobId, to } of made) ends.set(jobId, Math.max(ends.get(jobId) ?? 0, to));
+  return ends;
+};
+
+/** Orders tried after the first ones, in all. */
+const mostTried = 1500;
+
+/**
+ * Plans jobs over machines and people: from the orders by due date, by least work and by most, then by moving jobs in the best of them
+ * as long as that helps. Yields how far it is, so that whoever asks can stop it.
+ * @param start first day, yyyy-mm-dd
+ */
+export function* planningDays(
+  jobs: readonly JobAhead[],
+  start: string,
+  times: WorkingTimes,
+): Generator<number, DayPlan> {
+  const prepared = jobs
+    .filter((job) => job.stretches.some((s) => s.minutes > 0))
+    .map((job): Prepared => ({
+      job: { ...job, stretches: job.stretches.filter((s) => s.minutes > 0) },
+      ready: job.ready === "" || job.ready <= start ? 0 : minutesUntil(job.ready, start, times, false),
+      due: job.due === "" ? null : job.due < start ? 0 : minutesUntil(job.due, start, times, true),
+    }));
+  const work = ({ job }: Prepared) => job.stretches.reduce((sum, s) => sum + s.minutes, 0);
+  const due = ({ due: day }: Prepared) => day ?? Infinity;
+  const firsts = [
+    [...prepared].sort((a, b) => due(a) - due(b) || work(a) - work(b)),
+    [...prepared].sort((a, b) => work(a) - work(b)),
+    [...prepared].sort((a, b) => due(a) - work(a) - (due(b) - work(b)) || work(b) - work(a)),
+  ];
+  const judged = (order: readonly Prepared[]) => {
+    const made = laid(order, times.people);
+    return { order, made, cost: costOf(made, prepared) };
+  };
+  let best = firsts.map(judged).reduce((a, b) => (b.cost < a.cost ? b : a));
+  let tried = 0;
+  for (let better = true; better && tried < mostTried;) {
+    better = false;
+    for (let from = 0; from < prepared.length && tried < mostTried; from++)
+      for (let to = 0; to < prepared.length && tried < mostTried; to++) {
+        if (to === from) continue;
+        if (++tried % 50 === 0) yield tried / mostTried;
+        const order = [...best.order];
+        order.splice(to, 0, ...order.splice(from, 1));
+        const next = judged(order);
+        if (next.cost < best.cost - 1e-9) {
+          best = next;
+          better = true;
+        }
+      }
+  }
+  const ends = endsOf(best.made);
+  const loads = new Map<string, Minutes>();
+  for (const { machine, minutes } of best.made) loads.set(machine, (loads.get(machine) ?? 0) + minutes);
+  const total = [...loads.values()].reduce((sum, m) => sum + m, 0);
+  return {
+    stretches: joined(best.made),
+    jobs: prepared.map(({ job, due: by }) => {
+      const done = ends.get(job.id) ?? 0;
+      return { id: job.id, ends: done, late: by === null ? 0 : Math.max(0, done - by) };
+    }),
+    ends: Math.max(0, ...ends.values()),
+    bound: Math.max(0, total / times.people, ...loads.values()),
+    loads: [...loads].map(([machine, minutes]) => ({ machine, minutes })),
+  };
+}
+
+/** Stretches of a job that follow one another without a gap on a machine are one. */
+function joined(made: readonly PlannedStretch[]): PlannedStretch[] {
+  const all: PlannedStretch[] = [];
+  for (const s of [...made].sort((a, b) => a.from - b.from)) {
+    const last = all.findLast((other) => other.machine === s.machine);
+    if (last && last.jobId === s.jobId && Math.abs(last.to - s.from) < 1e-6) {
+      const [first] = last.name.split(" to ");
+      all[all.indexOf(last)] = {
+        ...last,
+        name: `${first} to ${s.name}`,
+        minutes: last.minutes + s.minutes,
+        to: s.to,
+      };
+    } else all.push(s);
+  }
+  return all;
+}
+
+/** The days of a stretch on the calendar: one part for each day it is worked on. */
+export function partsByDay(
+  { from, to }: Pick<PlannedStretch, "from" | "to">,
+  start: string,
+  times: WorkingTimes,
+): { day: string; from: Minutes; to: Minutes }[] {
+  const perDay = times.hours * 60;
+  const parts: { day: string; from: Minutes; to: Minutes }[] = [];
+  for (let at = from; at < to - 1e-6;) {
+    const upTo = Math.min(to, (Math.floor(at / perDay + 1e-9) + 1) * perDay);
+    const begin = calendarOf(at, start, times);
+    const end = calendarOf(upTo, start, times, true);
+    if (!begin || !end) break;
+    parts.push({ day: begin.day, from: begin.minute, to: end.minute });
+    at = upTo;
+  }
+  return parts;
+}

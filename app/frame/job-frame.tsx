@@ -27,12 +27,14 @@ import { setupKeyOf, setupLabel } from "../instruments/setup-place.ts";
 import {
   askBatch,
   askLump,
+  askMachines,
   askPiecesSaid,
   askSuspicions,
   askComparison,
   askCost,
   askRoutes,
   askWalk,
+  stopMachines,
   stopRoutes,
   stopWalk,
 } from "../planner/use-plan.ts";
@@ -175,6 +177,8 @@ export function JobFrame({ session }: { session: JobSession }) {
         cost: askCost,
         compareRoutes: askRoutes,
         stopRoutes,
+        compareMachines: askMachines,
+        stopMachines,
         walkThrough: askWalk,
         stopWalk,
         setReason,

@@ -6,6 +6,7 @@ import type {
   CutComparison,
   DrawingCost,
   Lump,
+  MachineOption,
   PiecesSaid,
   Suspicion,
   Plan,
@@ -71,6 +72,11 @@ export interface JobContextValue extends EntryContextValue {
   compareRoutes: (onProgress: (progress: ComparisonProgress) => void) => Promise<RouteComparison | null>;
   /** Ends that comparison. */
   stopRoutes: () => void;
+  /** Plans the job on every machine of the shop. */
+  compareMachines: (
+    onProgress: (progress: { done: number; of: number }) => void,
+  ) => Promise<MachineOption[] | null>;
+  stopMachines: () => void;
   /** Obeys the told steps to the letter, from raw stock to the end. */
   walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;
   /** Ends that walk. */

@@ -4,6 +4,7 @@ import {
   type Batch,
   batchOf,
   compareCut,
+  comparingMachines,
   comparingRoutes,
   type ComparisonProgress,
   costing,
@@ -15,6 +16,7 @@ import {
   type Lump,
   jobAhead,
   lumpOf,
+  type MachineOption,
   type OwnTimes,
   ownTimesOf,
   paceOf,
@@ -57,6 +59,9 @@ let standings: { of: string; known: Map<number, { upTo: string | null; standing:
 let comparison = 0;
 
 let last: { inputs: PlanInputs; shopText: string; made: Plan } | undefined;
+
+/** The newest comparison of machines asked for. */
+let machines = 0;
 
 /** The newest day plan asked for. */
 let days = 0;
@@ -251,6 +256,27 @@ export const planner = {
       glance: glanceOf(plan(inputs), inputs.job, inputs.own),
       picture: seenPart(inputs.job.part, kit),
     };
+  },
+  /** The last plan's job on every machine of the shop; null when it was stopped, or a newer comparison was asked for. */
+  async machines(
+    onProgress: (progress: { done: number; of: number }) => void,
+  ): Promise<MachineOption[] | null> {
+    const mine = ++machines;
+    const inputs = last?.inputs;
+    await pause(quiet);
+    if (!inputs || last?.inputs !== inputs || mine !== machines) return null;
+    const work = comparingMachines(inputs.job, inputs.shop, inputs.own);
+    for (;;) {
+      const step = work.next();
+      if (step.done) return step.value;
+      onProgress(step.value);
+      await pause();
+      if (mine !== machines) return null;
+    }
+  },
+  /** Ends the comparison of machines. */
+  stopMachines(): void {
+    machines++;
   },
   /**
    * The work ahead of several jobs laid over machines and people; null when a newer one was asked for, or it was stopped. Jobs are

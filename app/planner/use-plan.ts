@@ -6,6 +6,7 @@ import type {
   DrawingCost,
   Glance,
   Lump,
+  MachineOption,
   PiecesSaid,
   Suspicion,
   Plan,
@@ -60,6 +61,13 @@ export const askCost = (): Promise<DrawingCost | null> => thePlanner().cost();
 export const askRoutes = (
   onProgress: (progress: ComparisonProgress) => void,
 ): Promise<RouteComparison | null> => thePlanner().routes(Comlink.proxy(onProgress));
+
+/** The job of the last plan on every machine of the shop; null when stopped. */
+export const askMachines = (
+  onProgress: (progress: { done: number; of: number }) => void,
+): Promise<MachineOption[] | null> => thePlanner().machines(Comlink.proxy(onProgress));
+
+export const stopMachines = (): void => void thePlanner().stopMachines();
 
 export const stopRoutes = (): void => void thePlanner().stopRoutes();
 

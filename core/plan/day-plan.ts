@@ -218,16 +218,22 @@ function joined(made: readonly PlannedStretch[]): PlannedStretch[] {
   for (const s of [...made].sort((a, b) => a.from - b.from)) {
     const last = all.findLast((other) => other.machine === s.machine);
     if (last && last.jobId === s.jobId && Math.abs(last.to - s.from) < 1e-6) {
-      const [first] = last.name.split(" to ");
       all[all.indexOf(last)] = {
         ...last,
-        name: `${first} to ${s.name}`,
+        name: spanOf(last.name, s.name),
         minutes: last.minutes + s.minutes,
         to: s.to,
       };
     } else all.push(s);
   }
   return all;
+}
+
+/** "setup 2" and "setup 3" are "setups 2 to 3". */
+function spanOf(first: string, next: string): string {
+  const begins = /^setups? (\d+)/.exec(first)?.[1];
+  const ends = /^setup (\d+)/.exec(next)?.[1];
+  return begins !== undefined && ends !== undefined ? `setups ${begins} to ${ends}` : `${first}, ${next}`;
 }
 
 /** The days of a stretch on the calendar: one part for each day it is worked on. */

@@ -32,3 +32,4 @@ export * from "./linked-mate.ts";
 export * from "./quote.ts";
 export * from "./day-plan.ts";
 export * from "./job-ahead.ts";
+export * from "./machine-comparison.ts";

@@ -83,6 +83,8 @@ export function jobStub(
       preview: () => undefined,
       compareRoutes: comparison ?? (() => Promise.resolve(compareRoutes(job, demoShop))),
       stopRoutes: () => undefined,
+      compareMachines: () => Promise.resolve(null),
+      stopMachines: () => undefined,
       walkThrough: walk ?? (() => Promise.resolve(null)),
       stopWalk: () => undefined,
       batch: () => Promise.resolve(batchOf(job, [standingOf(value.plan, records, 1)])),

@@ -31,6 +31,7 @@ import { HeldAnotherWay } from "./held-another-way.tsx";
 import { LayoutLines } from "./layout-lines.tsx";
 import { SetupOnOnePage } from "./on-one-page.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
+import { MachinesCompared } from "./machines-compared.tsx";
 import { Reasons } from "./reasons.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
 import { Seating } from "./seating.tsx";
@@ -51,7 +52,9 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
       </Box>
       <StationViews
         station="setups"
-        title={view === "" || view === "order" ? null : "How do I hold it, in which order?"}
+        title={
+          view === "" || view === "order" || view === "machines" ? null : "How do I hold it, in which order?"
+        }
         to={(to) => `/jobs/${job.id}/setups/${slug}${to && `/${to}`}`}
         without={job.part.shaft ? ["ways"] : []}
       >
@@ -60,6 +63,7 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
           {view === "" && <ThisSetup setup={setup} vise={vise} />}
           {view === "order" && <OrderOfWork setup={setup} />}
           {view === "ways" && <RoutesCompared />}
+          {view === "machines" && <MachinesCompared />}
           {view === "rehearse" && <WalkedThrough />}
           {view === "true" && (
             <>

@@ -1,0 +1,96 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { movingTime } from "../../../core/plan/index.ts";
+import { quantity } from "../../../core/quantity/index.ts";
+import { Button } from "../../instruments/button.tsx";
+import { useJob } from "../../instruments/job-context.tsx";
+import { LongWork } from "../../instruments/long-work.tsx";
+import { Section, StationTitle, Table } from "../../instruments/section.tsx";
+import { useLongWork } from "../../instruments/use-long-work.ts";
+import { useSubmit } from "../../instruments/use-submit.ts";
+import { Figure, Words } from "../../instruments/words.tsx";
+
+/** The job on each machine of the shop: what it takes there, what cannot be done, what to carry over. */
+export function MachinesCompared() {
+  const { plan, compareMachines, stopMachines } = useJob();
+  const submit = useSubmit();
+  const { found, progress, stopped, again } = useLongWork(plan, compareMachines);
+  const best = found?.find((m) => m.minutes !== null);
+  return (
+    <>
+      <StationTitle above="Setups">On which machine?</StationTitle>
+      {!found && (
+        <LongWork
+          says={
+            progress
+              ? `Planning on machine ${progress.done + 1} of ${progress.of}`
+              : "Planning on every machine"
+          }
+          done={progress && progress.of > 0 ? progress.done / progress.of : null}
+          stopped={stopped ? { says: "Stopped.", again: "Compare the machines" } : null}
+          onStop={stopMachines}
+          onAgain={again}
+        />
+      )}
+      {found && (
+        <>
+          <Table
+            label="Machines"
+            figures={[1, 2]}
+            head={["machine", "in all", "setups", "what speaks for or against it", ""]}
+          >
+            {found.map((m) => (
+              <tr key={m.id}>
+                <th scope="row">{m.name}</th>
+                <td>{m.minutes === null ? "–" : <Figure of={quantity("time", m.minutes)} />}</td>
+                <td>{m.clampings || "–"}</td>
+                <td>
+                  {m.minutes === null && m.cannot.length === 0 && "Nothing is planned yet. "}
+                  {m.cannot.slice(0, 2).map((why, i) => (
+                    <chakra.p key={i} color="stop">
+                      <Words of={why} />
+                    </chakra.p>
+                  ))}
+                  {m.cannot.length > 2 && <chakra.p color="stop">and {m.cannot.length - 2} more</chakra.p>}
+                  {m.minutes !== null &&
+                    m.stops.slice(0, 1).map((why, i) => (
+                      <chakra.p key={i} color="warn">
+                        <Words of={why} />
+                      </chakra.p>
+                    ))}
+                  {m === best && "The quickest of those that can do all of it. "}
+                  It has <Words of={m.reads} />.
+                </td>
+                <td className="no-print">
+                  {m.chosen ? (
+                    <b>planned here</b>
+                  ) : (
+                    <Button disabled={submit.busy} onClick={() => void submit.set("machine", m.id)}>
+                      Plan it there
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </Table>
+          <Section title="To carry over">
+            <Box fontSize="15px">
+              {found
+                .filter((m) => m.minutes !== null)
+                .map((m) => (
+                  <chakra.p key={m.id} mb="4px">
+                    <b>{m.name}:</b> {m.cutters.join(", ")}; the vise with its parallels, the instruments, the
+                    drawing.
+                  </chakra.p>
+                ))}
+            </Box>
+            <chakra.p fontSize="14px" color="quiet">
+              Moved half-way, a part loses every zero and the stop: the vise is indicated there, the part
+              placed and picked up anew, about <Figure of={quantity("time", movingTime)} /> more. Measure what
+              is cut already before the first cut there, and pick up from those faces.
+            </chakra.p>
+          </Section>
+        </>
+      )}
+    </>
+  );
+}

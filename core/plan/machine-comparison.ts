@@ -1,0 +1,70 @@
+import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { equipment, type Job } from "../job/index.ts";
+import type { Minutes } from "../quantity/index.ts";
+import { cutterOf } from "../route/index.ts";
+import { inUse, type Machine, type Shop } from "../shop/index.ts";
+import { type Phrase, words } from "../working/index.ts";
+import { plan } from "./make-plan.ts";
+
+/** The job planned on one machine of the shop. */
+export interface MachineOption {
+  id: string;
+  name: string;
+  /** The one the job is planned for. */
+  chosen: boolean;
+  /** Null where not all of it can be done there. */
+  minutes: Minutes | null;
+  clampings: number;
+  /** What cannot be done on it, with the first reasons. */
+  cannot: Phrase[];
+  /** Warnings that block a setup. */
+  stops: Phrase[];
+  /** How its axes are read. */
+  reads: Phrase;
+  /** What has to be carried there: cutters with their holders, by name. */
+  cutters: string[];
+}
+
+/** What moving a part to another machine costs besides: the vise indicated there, the part placed, zeros taken anew; minutes. */
+export const movingTime: Minutes = handlingTimes.indicate + handlingTimes.setup + 3 * handlingTimes.touchOff;
+
+const readsOf = ({ axes }: Machine): Phrase => {
+  const by = (["x", "y", "z"] as const)
+    .filter((axis) => axes[axis].readout !== null)
+    .map((a) => a.toUpperCase());
+  return words(by.length === 0 ? "dials only" : `readout on ${by.join(", ")}`);
+};
+
+/** The job planned on each machine that is in use: where all of it can be done, in what time. Yields before each plan. */
+export function* comparingMachines(
+  job: Job,
+  shop: Shop,
+  own: OwnHandbook = noOwnValues,
+): Generator<{ done: number; of: number }, MachineOption[]> {
+  const usable = inUse(shop);
+  const chosen = equipment(job, shop, own).machine;
+  const found: MachineOption[] = [];
+  for (const machine of usable.machines) {
+    yield { done: found.length, of: usable.machines.length };
+    const made = plan({ job: { ...job, machine: machine.id }, records: [], shop, piece: 1, own });
+    const refused = made.features?.refused ?? [];
+    const cannot = [...(made.refusal ? [made.refusal.reason] : []), ...refused.map((r) => r.reason)];
+    const stops = made.setups.flatMap((s) =>
+      s.warnings.flatMap((w) => (w.severity === "stop" ? [w.phrase] : [])),
+    );
+    const used = new Set(made.setups.flatMap((s) => s.operations.flatMap((o) => cutterOf(o) ?? [])));
+    const nothing = made.setups.length === 0;
+    found.push({
+      id: machine.id,
+      name: machine.name,
+      chosen: machine.id === chosen?.id,
+      minutes: cannot.length > 0 || nothing ? null : made.minutes.total,
+      clampings: new Set(made.setups.map((s) => s.clamping)).size,
+      cannot,
+      stops,
+      reads: readsOf(machine),
+      cutters: usable.cutters.filter((c) => used.has(c.id)).map((c) => c.name),
+    });
+  }
+  return found.sort((a, b) => (a.minutes ?? Infinity) - (b.minutes ?? Infinity));
+}

@@ -22,3 +22,4 @@ export * from "./sum-holding.ts";
 export * from "./sum-measuring.ts";
 export * from "./sum-money.ts";
 export * from "./bar-cuts.ts";
+export * from "./sum-pieces.ts";

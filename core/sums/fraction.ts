@@ -1,7 +1,7 @@
 import { ruleDrawing } from "../figure/index.ts";
 import { mm, mmPerInch, nearest64, tidy } from "../quantity/index.ts";
 import { count } from "../quantity/index.ts";
-import { done, line, words } from "../working/index.ts";
+import { done, line, precise, rule, warn, words } from "../working/index.ts";
 import { number, type Sum } from "./sum.ts";
 
 /** A length in both units and as the nearest sixty-fourth. */
@@ -9,7 +9,10 @@ export const fractionSum: Sum = {
   id: "fraction",
   title: "Fraction and decimal",
   what: "A length in mm, in inches, and as the nearest sixty-fourth with what that is off.",
-  fields: [number("length", "Length", "length", { mm: "8.2", in: "3 33/64" })],
+  fields: [
+    number("length", "Length", "length", { mm: "8.2", in: "3 33/64" }),
+    number("within", "Its tolerance, either way; may be left", "length", "", { mayBeEmpty: true }),
+  ],
   work: ({ n }) => {
     const near = nearest64(n("length") / mmPerInch);
     const fraction = (near.sixtyfourths / 64) * mmPerInch;
@@ -28,7 +31,16 @@ export const fractionSum: Sum = {
         ],
         notes: [words("An inch is 25.4 mm exactly.")],
       },
-      warnings: [],
+      warnings:
+        Math.abs(n("length") - fraction) > n("within")
+          ? [
+              warn(
+                rule(
+                  "fraction.off",
+                )`${near.text} in is off by ${precise(mm(Math.abs(tidy(n("length") - fraction))), 4)}, more than its tolerance: work to the decimal.`,
+              ),
+            ]
+          : [],
     });
   },
 };

@@ -1,3 +1,17 @@
+import { dimpleSum } from "./dimple.ts";
+import { divisionsSum } from "./divisions.ts";
+import { edgesSum } from "./edges.ts";
+import { fromBarSum } from "./from-bar.ts";
+import { hollowSum } from "./hollow.ts";
+import { inCornerSum } from "./in-corner.ts";
+import { intoRadiusSum } from "./into-radius.ts";
+import { landSum } from "./land.ts";
+import { radialStepSum } from "./radial-step.ts";
+import { sawBladeSum } from "./saw-blade.ts";
+import { spigotSum } from "./spigot.ts";
+import { stackSum } from "./stack.ts";
+import { suitsSum } from "./suits.ts";
+import { wallsSum } from "./walls.ts";
 import { arcStepsSum } from "./arc-steps.ts";
 import { bossSum } from "./boss.ts";
 import { centerSum } from "./center.ts";
@@ -48,8 +62,23 @@ import { weightSum } from "./weight.ts";
 
 /** Every sum, by what it is about, in the order of their doors. */
 export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]])[] = [
-  ["Cutting", [speedFeed, chipThickness, power, bendingSum, handwheel, passesSum, finishSum]],
+  [
+    "Cutting",
+    [
+      speedFeed,
+      suitsSum,
+      chipThickness,
+      power,
+      bendingSum,
+      handwheel,
+      passesSum,
+      finishSum,
+      inCornerSum,
+      dimpleSum,
+    ],
+  ],
   ["Holding", [viseSum, strapSum, weightSum]],
+  ["Bars and sawing", [fromBarSum, sawBladeSum]],
   [
     "Zero, dials and measuring",
     [
@@ -68,6 +97,10 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       blueSum,
       playSum,
       grindingSum,
+      divisionsSum,
+      edgesSum,
+      wallsSum,
+      stackSum,
     ],
   ],
   [
@@ -91,10 +124,23 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       checkInstrument,
     ],
   ],
-  ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum]],
+  ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum, spigotSum, intoRadiusSum]],
   [
     "Shapes",
-    [slotSum, pocketSum, bossSum, arcStepsSum, boltCircleSum, chordSum, vGrooveSum, dovetailSum, sineSum],
+    [
+      slotSum,
+      pocketSum,
+      bossSum,
+      arcStepsSum,
+      boltCircleSum,
+      chordSum,
+      vGrooveSum,
+      dovetailSum,
+      sineSum,
+      radialStepSum,
+      hollowSum,
+      landSum,
+    ],
   ],
   ["Money", [makeOrBuySum, priceSum]],
 ];

@@ -1,4 +1,5 @@
 import ical from "ical-generator";
+import { dayNumber, dayOfNumber } from "../quantity/index.ts";
 import { type DayPlan, partsByDay, type WorkingTimes } from "../plan/index.ts";
 
 /**
@@ -18,7 +19,7 @@ export function calendarFile(
     for (const { day, from, to } of partsByDay(stretch, start, times))
       calendar.createEvent({
         id: `${stretch.jobId}-${stretch.name.replaceAll(" ", "-")}-${day}@firm-arbor`,
-        stamp: new Date(at),
+        stamp: at,
         start: localTime(day, from),
         end: localTime(day, to),
         floating: true,
@@ -29,7 +30,10 @@ export function calendarFile(
 }
 
 /** A time of the clock on the wall, whatever zone this runs in. */
-const localTime = (day: string, minute: number): Date => {
-  const [year, month, date] = day.split("-").map(Number) as [number, number, number];
-  return new Date(year, month - 1, date, 0, Math.round(minute));
-};
+function localTime(day: string, minute: number): string {
+  const whole = Math.round(minute);
+  const two = (n: number) => String(n).padStart(2, "0");
+  // What ends at midnight ends on the next day.
+  const on = dayOfNumber(dayNumber(day) + Math.floor(whole / 1440));
+  return `${on}T${two(Math.floor((whole % 1440) / 60))}:${two(whole % 60)}:00`;
+}

@@ -43,7 +43,7 @@ describe("CSV", () => {
   test.each([
     ["an empty file", "", "no lines"],
     ["only a head", head, "no lines"],
-    ["columns of something else", "part,price\nbolt,3", "not known: part, price"],
+    ["columns of something else", "part,weight\nbolt,3", "not known: part, weight"],
     ["a column too few", "name,kind\na,endMill", "missing: material, diameter"],
     [
       "5 000 lines",

@@ -58,7 +58,10 @@ export function twinOf(
     added: 0,
     part: {
       ...part,
-      mates: { byId: { [ids.there]: handedMate(ids.there, job) }, order: [ids.there] },
+      mates: {
+        byId: { ...part.mates.byId, [ids.there]: handedMate(ids.there, job) },
+        order: [...part.mates.order, ids.there],
+      },
     },
     stock: newStock(job.stock.form),
     retargets: { length: null, width: null, height: null },

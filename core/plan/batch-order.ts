@@ -113,11 +113,15 @@ export function nextPiece(
   const mine = pieces.find((p) => p.piece === piece);
   const through = (p: PieceStanding) => p.setup ?? Infinity;
   const [first] = pieces.filter((p) => !p.scrapped);
+  // The first piece proves the plan: until it is through, no other is cut.
+  const proving = order === "first" && first !== undefined && open.includes(first) ? first : null;
   const next =
-    order === "piece" || (order === "first" && first && open.includes(first))
+    proving ??
+    (order === "piece"
       ? (open.find((p) => p.begun) ?? open[0])
-      : [...open].sort((a, b) => through(a) - through(b) || a.piece - b.piece)[0];
+      : [...open].sort((a, b) => through(a) - through(b) || a.piece - b.piece)[0]);
   if (!next || next.piece === piece) return null;
+  if (proving) return proving;
   // A piece that lies in the machine is not taken out for another of the same setup.
   if (mine && open.includes(mine) && order !== "piece" && through(mine) <= through(next)) return null;
   if (mine && open.includes(mine) && order === "piece" && mine.begun) return null;

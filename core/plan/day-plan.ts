@@ -1,5 +1,4 @@
-import type { Minutes } from "../quantity/index.ts";
-import { daySchema } from "../quantity/index.ts";
+import { dayNumber, dayOfNumber, daySchema, type Minutes } from "../quantity/index.ts";
 import * as z from "../zod.ts";
 
 /** When and by how many people is worked. */
@@ -58,14 +57,10 @@ export interface DayPlan {
   loads: { machine: string; minutes: Minutes }[];
 }
 
-const dayMs = 86_400_000;
-/** Noon of a day: no change of the clock moves it to another. */
-const noon = (day: string): number => Date.parse(`${day}T12:00:00Z`);
-const dayText = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
-
 /** Whether a day is worked. */
 export function isWorked(day: string, times: WorkingTimes): boolean {
-  const weekday = (new Date(noon(day)).getUTCDay() + 6) % 7;
+  // 1970-01-01 was a Thursday.
+  const weekday = (((dayNumber(day) + 3) % 7) + 7) % 7;
   return times.days[weekday] === true && !times.off.includes(day);
 }
 
@@ -76,7 +71,7 @@ export function calendarOf(minute: Minutes, start: string, times: WorkingTimes, 
   const perDay = times.hours * 60;
   let left = minute;
   for (let i = 0; i < farthestDays; i++) {
-    const day = dayText(noon(start) + i * dayMs);
+    const day = dayOfNumber(dayNumber(start) + i);
     if (!isWorked(day, times)) continue;
     // What ends with the day ends on it, and does not begin the next.
     if (left < perDay || (end && left <= perDay)) return { day, minute: times.begins + left };
@@ -89,9 +84,9 @@ export function calendarOf(minute: Minutes, start: string, times: WorkingTimes, 
 export function minutesUntil(day: string, start: string, times: WorkingTimes, whole: boolean): Minutes {
   const perDay = times.hours * 60;
   let minutes = 0;
-  const last = Math.round((noon(day) - noon(start)) / dayMs);
+  const last = dayNumber(day) - dayNumber(start);
   for (let i = 0; i < Math.min(farthestDays, whole ? last + 1 : last); i++)
-    if (isWorked(dayText(noon(start) + i * dayMs), times)) minutes += perDay;
+    if (isWorked(dayOfNumber(dayNumber(start) + i), times)) minutes += perDay;
   return minutes;
 }
 

@@ -1,6 +1,6 @@
 import type { OwnHandbook } from "../handbook/index.ts";
 import { equipment, type Job } from "../job/index.ts";
-import type { Minutes } from "../quantity/index.ts";
+import { type Minutes, minutesOfTime } from "../quantity/index.ts";
 import { type Bar, type Shop } from "../shop/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
 import { sawHandling } from "../stock/index.ts";
@@ -101,7 +101,7 @@ export function timeAtMachine(
   const from = times[0];
   const to = times.at(-1);
   if (from === undefined || to === undefined) return null;
-  const minutes = times.map((t) => Date.parse(t) / 60_000);
+  const minutes = times.map(minutesOfTime);
   const active = minutes.slice(1).reduce((sum, t, i) => {
     const gap = t - minutes[i]!;
     return gap > 0 && gap <= pause ? sum + gap : sum;

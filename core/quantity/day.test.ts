@@ -1,5 +1,6 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
-import { dayNumber, monthsAfter } from "./index.ts";
+import { dayNumber, dayOfNumber, minutesOfTime, monthsAfter } from "./index.ts";
 
 test.each([
   ["1970-01-01", 0],
@@ -37,4 +38,18 @@ test.each([
   ["2026-01-15", 11, "2026-12-15"],
 ])("%s and %i months is %s", (from, months, to) => {
   expect(monthsAfter(from, months)).toBe(to);
+});
+
+test("the day of a number is the day that has it", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -100_000, max: 400_000 }), (number) => {
+      expect(dayNumber(dayOfNumber(number))).toBe(number);
+      expect(dayOfNumber(number)).toMatch(/^\d{4}-\d\d-\d\d$/);
+    }),
+  );
+});
+
+test("minutes of an ISO time; what is none is no number", () => {
+  expect(minutesOfTime("1970-01-02T01:30:30.000Z")).toBe(1440 + 90.5);
+  expect(minutesOfTime("yesterday")).toBeNaN();
 });

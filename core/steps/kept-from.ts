@@ -1,5 +1,7 @@
+import { alongJaws, type Axis, axisOf } from "../frame/index.ts";
 import type { FaceCondition } from "../handbook/index.ts";
-import { faceOf, type FeatureSetup, isFaceSetup, keyOfSetup, type Setup, cutterOf } from "../route/index.ts";
+import type { Mm } from "../quantity/index.ts";
+import { faceOf, isFaceSetup, keyOfSetup, type Setup, cutterOf } from "../route/index.ts";
 import { foldRecords, type Progress, progressOf } from "./progress.ts";
 import { effective, type Record, type RecordEvent } from "./record.ts";
 import { eventsToFinish } from "./events-to-finish.ts";
@@ -10,6 +12,8 @@ export interface KeptSettings {
   /** The piece that left it. */
   from: number;
   axes: ("x" | "y" | "z")[];
+  /** How far pieces may differ there by their limits, mm: the zero lies where it did, the part is wider or higher. 0 where it does not matter. */
+  differ: Mm;
   /** The cutter is still in the spindle, at its speed. */
   tool: boolean;
   /** What taking it over is recorded as. */
@@ -24,7 +28,8 @@ const setting = (step: Step): boolean => step.kind === "check" || step.pickup !=
 
 /**
  * The stop, the zeros and the tool that another piece left in this very setup, where nothing else was done on the machine since.
- * X is kept where a stop stands at the end of the part, Y where it counts from the fixed jaw, Z where one cutter did all of it.
+ * X is kept where a stop stands at the end of the part, Y in a vise, Z where one cutter did all of it; how far pieces may differ
+ * there is told.
  * Null where the step to do now sets nothing, or nothing was left for it.
  */
 export function keptSettings(
@@ -33,6 +38,8 @@ export function keptSettings(
   current: number,
   records: Record[],
   piece: number,
+  /** How far a size may differ between two pieces that are both good, mm. */
+  rangeOf: (axis: Axis) => Mm,
 ): KeptSettings | null {
   const now = steps[current];
   const mine = new Set<string>(setup.operations.map((o) => o.key));
@@ -41,8 +48,11 @@ export function keptSettings(
   if (from === null) return null;
   const before = foldRecords(records, from);
   const cutters = new Set(setup.operations.map(cutterOf).filter((c) => c !== null));
-  const tool = cutters.size === 1;
-  const kept: KeptSettings = { from, axes: [], tool: false, events: [] };
+  const touches = steps.filter((s) => mine.has(s.op) && s.pickup && s.pickup.toucher.kind !== "cutter");
+  const finderStays = touches.every((s) => axisKept(setup, s, s.pickup!.axis, false, before));
+  // Where a finder has to go in, the cutter comes out: its Z is lost with it.
+  const tool = cutters.size === 1 && finderStays;
+  const kept: KeptSettings = { from, axes: [], differ: 0, tool: false, events: [] };
   const taken = new Set<string>();
   // From here to the first cut, in order: what cannot be kept is set anew, and asked as ever.
   for (const step of steps.slice(current)) {
@@ -52,10 +62,10 @@ export function keptSettings(
     if (axis) {
       if (!axisKept(setup, step, axis, tool, before)) continue;
       kept.axes.push(axis);
+      kept.differ = Math.max(kept.differ, differsAt(setup, step, axis, rangeOf));
     } else if (step.id === "finder") {
       // The finder is left out where all it would touch is kept.
-      const touches = steps.filter((s) => mine.has(s.op) && s.pickup && s.pickup.toucher.kind !== "cutter");
-      if (touches.some((s) => !axisKept(setup, s, s.pickup!.axis, tool, before))) continue;
+      if (!finderStays) continue;
     } else if (tool) kept.tool = true;
     else continue;
     taken.add(`${step.op} ${step.id}`);
@@ -84,14 +94,24 @@ function axisKept(setup: Setup, step: Step, axis: "x" | "y" | "z", tool: boolean
     const alike = likeEachOther.has(setup.before.faces[faceOf(setup).face].condition);
     return alike && before.faces.get(keyOfSetup(setup))?.zeroed === true;
   }
-  if (axis === "y" && !countsFromJaw(setup, step)) return false;
+  if (axis === "y" && setup.device !== "vise") return false;
   const lostAt = Math.max(-1, ...known.stales.map((s) => s.seq));
   return "cuts" in known ? known.zeroed : (known.ticks.get(step.id) ?? -1) > lostAt;
 }
 
-/** Whether a zero counts from the face at the fixed jaw: it lies where the jaw is, however wide the part. */
-const countsFromJaw = (setup: FeatureSetup, { pickup }: Step): boolean =>
-  setup.device === "vise" && pickup?.faces.length === 1 && pickup.faces[0] === setup.at.fixed;
+/**
+ * How far the next piece may lie off a zero that stays: nothing where it counts from the fixed jaw or the bed, half the range of the
+ * width for a middle, all of it for the far side; along X it is not known at which end the stop stands.
+ */
+function differsAt(setup: Setup, { pickup }: Step, axis: "x" | "y" | "z", rangeOf: (axis: Axis) => Mm): Mm {
+  if (!pickup) return 0;
+  const range = rangeOf(
+    axis === "x" ? alongJaws(setup.at) : axisOf(axis === "y" ? setup.at.fixed : setup.at.up),
+  );
+  if (axis !== "y") return range;
+  if (pickup.faces.length > 1) return range / 2;
+  return pickup.faces[0] === setup.at.fixed ? 0 : range;
+}
 
 /** A zero taken over is what it was at the end for the piece before, put right by its readings. */
 function keptEvent(event: RecordEvent, from: number, before: Progress): RecordEvent {

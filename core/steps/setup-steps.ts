@@ -1,4 +1,5 @@
-import { cautions, handlingTimes } from "../handbook/index.ts";
+import { faceNames } from "../frame/index.ts";
+import { cautions, type FaceCondition, handlingTimes } from "../handbook/index.ts";
 import type { Locating } from "../locate/index.ts";
 import { conditionsOf, cutterOf, faceOf, isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
 import { type Phrase, rule, warn, words } from "../working/index.ts";
@@ -10,7 +11,7 @@ import { clampTicks, type Moved, placeTicks, takeOutTicks } from "./holding-tick
 import { type Progress, progressOf } from "./progress.ts";
 import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 import { forTheHands, saidOnce } from "./said-once.ts";
-import type { MakeTick, Try } from "./tick.ts";
+import type { MakeTick, Tick, Try } from "./tick.ts";
 import { newStep, type Step } from "./step.ts";
 
 export interface SetupWalked {
@@ -112,9 +113,25 @@ function beforeStarting(setup: Setup, progress: Progress, tick: MakeTick): Step 
         "in-reach",
         words("Brush and cutting fluid at hand, the floor clear, the stop button tried, first aid known"),
       ),
+      ...(isFaceSetup(setup) && faceNames.some((face) => sawnEdges.has(setup.before.faces[face].condition))
+        ? [edgesFiled(tick, ticks)]
+        : []),
     ],
     notes: [warn(words(cautions.manual))],
   });
+}
+
+/** Conditions of a face that leave a burr all round it: it cuts hands, and keeps the blank off jaws and parallels. */
+const sawnEdges = new Set<FaceCondition>(["sawn", "flameCut"]);
+
+/** The edges of a sawn blank are filed before it is clamped for the first time. A job that went on before this was asked is past it. */
+function edgesFiled(tick: MakeTick, ticks: ReadonlyMap<string, number> | undefined): Tick {
+  const made = tick(
+    "edges-filed",
+    words("Edges of the sawn faces filed, no burr left that would lie on a jaw or a parallel"),
+  );
+  const past = [...(ticks?.keys() ?? [])].some((id) => id !== "dressed" && id !== "in-reach");
+  return { ...made, done: made.done || past };
 }
 
 /** What stands in the spindle once a setup is walked; null where nothing was cut in it. */

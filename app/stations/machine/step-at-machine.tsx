@@ -1,6 +1,8 @@
 import { useState } from "react";
 import { Box } from "@chakra-ui/react";
 import { type Spot, spotsRound } from "../../../core/inspect/index.ts";
+import type { Axis } from "../../../core/frame/index.ts";
+import { limitsOf } from "../../../core/part/index.ts";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
@@ -63,8 +65,14 @@ export function StepAtMachine({
   vise: Vise;
   walk: ReturnType<typeof useWalk>;
 }) {
-  const { plan, records, piece } = useJob();
+  const { job, plan, records, piece } = useJob();
   const working = usePlanWorking();
+  const rangeOf = (axis: Axis) => {
+    const size = job.part.sizes[axis];
+    if (!size) return 0;
+    const { lower, upper } = limitsOf(size, job.part);
+    return upper - lower;
+  };
   const submit = useSubmit();
   const { current, lost, progress } = walk;
   const isCurrent = walked === current;
@@ -147,7 +155,7 @@ export function StepAtMachine({
       <Warnings of={[...plan.rechecks, ...stops]} />
       {isCurrent && (
         <KeptSettings
-          of={keptSettings(setup, plan.steps, plan.current, records, piece)}
+          of={keptSettings(setup, plan.steps, plan.current, records, piece, rangeOf)}
           enabled={!settling && !held}
           onKeep={(events) => send(...events)}
         />

@@ -1,7 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import { checkEvery } from "../../../core/inspect/index.ts";
-import { batchOrdersOf, orderReasons, type PieceStanding, type SizeRun } from "../../../core/plan/index.ts";
+import {
+  batchOrdersOf,
+  orderReasons,
+  type PieceStanding,
+  type SizeRun,
+  twoAtOnce,
+} from "../../../core/plan/index.ts";
 import { type LengthUnit, quantity } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import type { BatchOrder } from "../../../core/job/index.ts";
@@ -14,7 +20,8 @@ import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Button } from "../../instruments/button.tsx";
-import { Figure } from "../../instruments/words.tsx";
+import { Figure, Words } from "../../instruments/words.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { WorkingSheet } from "../../instruments/workings-margin.tsx";
 
 const orderNames: Record<BatchOrder, string> = {
@@ -44,6 +51,7 @@ export function BatchView() {
       )}
       {batch && batch.pieces.length > 1 && <Board pieces={batch.pieces} />}
       {pieces > 1 && <CheckEvery runs={said?.runs ?? []} />}
+      {pieces > 1 && <TwoAtOnce />}
     </>
   );
 }
@@ -150,6 +158,31 @@ function rangesOf(numbers: readonly number[]): string {
     else spans.push([n, n]);
   }
   return spans.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`)).join(", ");
+}
+
+const mayWords = { yes: "✓ yes", packed: "▲ with packing", no: "– no" } as const;
+
+/** Where two pieces go side by side between the jaws. */
+function TwoAtOnce() {
+  const { job, plan } = useJob();
+  const { vise } = useEquipment();
+  if (!vise || plan.setups.length === 0) return null;
+  return (
+    <chakra.details mt="14px" fontSize="14.5px">
+      <summary>Two side by side in the vise?</summary>
+      <Table label="Two side by side" head={["setup", "two at once", "why"]}>
+        {twoAtOnce(job, plan.setups, vise).map((of) => (
+          <tr key={of.clamping}>
+            <th scope="row">{of.clamping}</th>
+            <td>{mayWords[of.may]}</td>
+            <td>
+              <Words of={of.why} />
+            </td>
+          </tr>
+        ))}
+      </Table>
+    </chakra.details>
+  );
 }
 
 const whyWords = {

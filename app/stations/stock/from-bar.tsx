@@ -266,7 +266,7 @@ function UseAsBlank({
     [blank.along]: blank.sawLength,
     [blank.across.wide]: bar.across,
     [blank.across.thick]: bar.thick,
-  } as { [axis: string]: Mm };
+  };
   const empty = Object.values(job.stock.measured).every((points) => Object.values(points).every((p) => !p));
   const entry = (value: Mm) => ({ value, written: dimensionOf(value, unit).written });
   return (
@@ -354,7 +354,7 @@ function BarRow({
             </Button>
           </td>
           <td className="no-print">
-            <Button disabled={busy} aria-describedby={id} onClick={() => onReserve(offer.of as BarBlank, n)}>
+            <Button disabled={busy} aria-describedby={id} onClick={() => onReserve(offer.of, n)}>
               Reserve {n}
             </Button>
           </td>

@@ -1,0 +1,114 @@
+import { describe, expect, test } from "vitest";
+import { holeMiddles, newMate } from "../part/index.ts";
+import { demoShop } from "../shop/index.ts";
+import { appended } from "../steps/index.ts";
+import { demoJobs } from "../../tests/support/demo-jobs.ts";
+import { dim } from "../../tests/support/cheek-block.ts";
+import { readingEvent } from "../../tests/support/reading-event.ts";
+import type { Job } from "../job/index.ts";
+import { judgedBy } from "./judged-reading.ts";
+import { carriedHole, holesToCarry, linkedInCircle, linkedSize, takenOver } from "./linked-mate.ts";
+import { comparingMachines } from "./machine-comparison.ts";
+
+const [cheek, pawl] = demoJobs() as [Job, Job];
+const by = judgedBy(cheek, demoShop);
+
+describe("a size of a linked job", () => {
+  test("is what was drawn, and what was read last of each piece", () => {
+    const records = appended(
+      [],
+      readingEvent("length", 96.02, "caliper"),
+      readingEvent("length", 96.04, "caliper"),
+    );
+    const found = linkedSize("sizes/length", cheek, records, by);
+    expect(found.drawn).toMatchObject({ nominal: 96 });
+    expect(found.read).toHaveLength(1);
+    expect(found.read[0]!.value).toBeCloseTo(96.03, 2);
+    expect(linkedSize("sizes/length", cheek, [], by).read).toEqual([]);
+    expect(linkedSize("gone/width", cheek, [], by).drawn).toBeNull();
+  });
+
+  test("a scrapped piece is nothing to go by", () => {
+    const records = appended([], readingEvent("length", 96.02, "caliper"), {
+      type: "scrapped",
+      reason: "dropped",
+    });
+    expect(linkedSize("sizes/length", cheek, records, by).read).toEqual([]);
+  });
+
+  test("taken over, it is measured with who and when, or drawn with neither", () => {
+    const mate = newMate("m", { by: "x", on: "2026-01-01", measured: true });
+    expect(takenOver(mate, dim("38"), null)).toMatchObject({ measured: false, by: "", on: "" });
+    expect(takenOver(mate, dim("38"), { by: "Ada", on: "2026-12-01" })).toMatchObject({
+      measured: true,
+      by: "Ada",
+    });
+  });
+});
+
+describe("jobs that wait for one another", () => {
+  const linked = (id: string, to: string | null, measured = true): Job => ({
+    ...cheek,
+    id,
+    part: {
+      ...cheek.part,
+      mates:
+        to === null
+          ? { byId: {}, order: [] }
+          : { byId: { m: newMate("m", { job: to, measured }) }, order: ["m"] },
+    },
+  });
+  const circle = (...jobs: Job[]) => linkedInCircle(jobs[0]!, (id) => jobs.find((j) => j.id === id));
+  test.each<[string, Job[], string[] | null]>([
+    ["two of each other", [linked("a", "b"), linked("b", "a")], ["a", "b"]],
+    ["three in a ring", [linked("a", "b"), linked("b", "c"), linked("c", "a")], ["a", "b", "c"]],
+    ["a ring further on", [linked("a", "b"), linked("b", "c"), linked("c", "b")], null],
+    ["a chain that ends", [linked("a", "b"), linked("b", null)], null],
+    ["one that goes by the drawing", [linked("a", "b"), linked("b", "a", false)], null],
+    ["one linked to a job that is gone", [linked("a", "gone")], null],
+  ])("%s", (_what, jobs, expected) => {
+    expect(circle(...jobs)).toEqual(expected);
+  });
+});
+
+describe("holes drilled together", () => {
+  const holes = holesToCarry(cheek, pawl);
+
+  test("are carried in their places, as large, tapped, or with clearance for their screw", () => {
+    expect(holes.length).toBeGreaterThan(0);
+    for (const hole of holes) {
+      const same = carriedHole(hole, "same", "new");
+      if (!same) continue;
+      expect(same).toMatchObject({ id: "new", form: "drilled", face: hole.face, first: hole.first });
+      expect(holeMiddles(same, [10, 10])).toEqual(holeMiddles(hole, [10, 10]));
+    }
+    const tapped = { ...holes[0]!, form: "tapped" as const, screw: "M6" };
+    expect(carriedHole(tapped, "clearance", "c")!.sizes.diameter!.nominal).toBeCloseTo(6.6, 9);
+    expect(carriedHole({ ...tapped, screw: "" }, "tapping", "c")).toBeNull();
+  });
+
+  test("once carried they are not offered again", () => {
+    const byId = Object.fromEntries(holes.map((h) => [h.id, h]));
+    const into = { ...pawl, part: { ...pawl.part, features: { byId, order: Object.keys(byId) } } };
+    expect(holesToCarry(cheek, into)).toEqual([]);
+  });
+});
+
+test("machines: one plan each, the chosen one as it is planned, what cannot be done with its reason", () => {
+  const work = comparingMachines(cheek, demoShop);
+  const seen: number[] = [];
+  for (;;) {
+    const step = work.next();
+    if (!step.done) {
+      seen.push(step.value.done);
+      continue;
+    }
+    expect(seen).toEqual([0, 1, 2]);
+    expect(step.value.map((m) => m.id).sort()).toEqual(demoShop.machines.map((m) => m.id).sort());
+    const chosen = step.value.find((m) => m.chosen)!;
+    expect(chosen.id).toBe(cheek.machine);
+    for (const m of step.value) expect(m.minutes === null).toBe(m.cannot.length > 0);
+    expect(chosen.cutters.length).toBeGreaterThan(2);
+    return;
+  }
+});

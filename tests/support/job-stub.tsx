@@ -2,6 +2,8 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
 import { createRoutesStub } from "react-router";
 import type { JobContextValue } from "../../app/instruments/job-context.tsx";
+import type { ShopIntent } from "../../app/shop/shop-intent.ts";
+import type { ShopSaved } from "../../store/index.ts";
 import type { Answer, JobIntent } from "../../app/session/intent.ts";
 import { EntryContext, JobContext } from "../../app/instruments/job-context.tsx";
 import { useUnit } from "../../app/instruments/local-setting.ts";
@@ -11,17 +13,27 @@ import {
   batchOf,
   compareCut,
   compareRoutes,
+  comparingMachines,
   drawingCost,
   lumpOf,
+  type MachineOption,
   piecesSaid,
   plan,
   standingOf,
   suspicions,
 } from "../../core/plan/index.ts";
 import { noOwnValues } from "../../core/handbook/index.ts";
-import { demoShop } from "../../core/shop/index.ts";
+import { demoShop, type Shop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
 import { appended } from "./walker.ts";
+
+function machinesCompared(job: Job, shop: Shop): MachineOption[] {
+  const work = comparingMachines(job, shop);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
 
 interface StubOptions {
   job: Job;
@@ -33,12 +45,14 @@ interface StubOptions {
   comparison?: JobContextValue["compareRoutes"];
   /** The walk of the told steps; without it one that was stopped. */
   walk?: JobContextValue["walkThrough"];
+  /** What is asked of the shop, and its answer. */
+  onShop?: (asked: ShopIntent) => ShopSaved;
 }
 
 /** A station or instrument inside a job that lives in memory: decisions and records are kept as the store would. */
 export function jobStub(
   children: ReactNode,
-  { job: first, records: begin = [], answer, onIntent, comparison, walk }: StubOptions,
+  { job: first, records: begin = [], answer, onIntent, comparison, walk, onShop }: StubOptions,
 ) {
   function Host() {
     const [job, setJob] = useState(first);
@@ -83,7 +97,7 @@ export function jobStub(
       preview: () => undefined,
       compareRoutes: comparison ?? (() => Promise.resolve(compareRoutes(job, demoShop))),
       stopRoutes: () => undefined,
-      compareMachines: () => Promise.resolve(null),
+      compareMachines: () => Promise.resolve(machinesCompared(job, demoShop)),
       stopMachines: () => undefined,
       walkThrough: walk ?? (() => Promise.resolve(null)),
       stopWalk: () => undefined,
@@ -105,8 +119,13 @@ export function jobStub(
       </ChakraProvider>
     );
   }
-  const Stub = createRoutesStub(
-    [
+  const Stub = createRoutesStub([
+    {
+      path: "/shop/:list?",
+      Component: () => null,
+      action: async ({ request }) => onShop?.((await request.json()) as ShopIntent) ?? { ok: true },
+    },
+    ...[
       "machine/:piece?/:operation?/:step?",
       "record/:piece?/:view?",
       "drawing/:view?",
@@ -116,6 +135,6 @@ export function jobStub(
       path: `/jobs/:jobId/${path}`,
       Component: Host,
     })),
-  );
+  ]);
   return (path = `/jobs/${first.id}/drawing`) => <Stub initialEntries={[path]} />;
 }

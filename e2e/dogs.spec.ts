@@ -36,7 +36,7 @@ function milledDogs(): string {
       p4: null,
     };
   const { depth } = job.part.features.byId.tongue!.sizes;
-  Object.assign(depth!, { nominal: 2, written: { text: "2", unit: "mm" } });
+  Object.assign(depth!, { nominal: 1, written: { text: "1", unit: "mm" } });
   return JSON.stringify(file);
 }
 

@@ -26,7 +26,7 @@ const tablet: [number, number] = [820, 1180];
 const job = "/jobs/cheek-block";
 
 /** Ticks, zero, lock and first pass of setup 1, said to be really cut: the machine shows a pass in the middle of the ladder. */
-const toSecondPass = Array<string>(15).fill("Space");
+const toSecondPass = Array<string>(16).fill("Space");
 /** Placing, clamping, tool and three zeros of a shaft: the machine shows how it goes down to a level of its keyseat. */
 const toKeyseat = Array<string>(24).fill("Space");
 
@@ -80,6 +80,13 @@ export const views: View[] = [
     picture: true,
   },
   {
+    name: "stock-bar",
+    url: "/jobs/track-dogs/stock/bar",
+    sizes: [desk, phone],
+    ready: "The rack, for 6 blanks",
+    picture: false,
+  },
+  {
     name: "setups",
     url: `${job}/setups/bottom.face`,
     sizes: [desk, phone],
@@ -99,6 +106,13 @@ export const views: View[] = [
     sizes: [desk],
     ready: "Recommended: ",
     picture: true,
+  },
+  {
+    name: "setups-machines",
+    url: `${job}/setups/bottom.face/machines`,
+    sizes: [desk, phone],
+    ready: "To carry over",
+    picture: false,
   },
   {
     name: "rehearse",
@@ -196,6 +210,20 @@ export const views: View[] = [
     picture: false,
   },
   {
+    name: "record-batch",
+    url: "/jobs/track-dogs/record/1/batch",
+    sizes: [desk, phone],
+    ready: "Where each piece is",
+    picture: true,
+  },
+  {
+    name: "record-money",
+    url: "/jobs/track-dogs/record/1/money",
+    sizes: [desk, phone],
+    ready: "machine hours",
+    picture: false,
+  },
+  {
     name: "record-built",
     url: "/jobs/keeper-blocks/record/1/built",
     sizes: [desk, phone],
@@ -216,6 +244,14 @@ export const views: View[] = [
     ready: "Export",
     picture: false,
   },
+  {
+    name: "ahead-sawing",
+    url: "/ahead/sawing",
+    sizes: [desk, phone],
+    ready: "No way opens less",
+    picture: true,
+  },
+  { name: "ahead-days", url: "/ahead/days", sizes: [desk, phone], ready: "Day by day", picture: false },
   { name: "shop", url: "/shop/cutters", sizes: [desk, phone], ready: "Import CSV", picture: true },
   {
     name: "shop-item",
@@ -229,7 +265,7 @@ export const views: View[] = [
     url: "/shop/machines?item=knee",
     sizes: [desk, phone],
     ready: "Pull test and tram",
-    picture: true,
+    picture: false,
   },
   {
     name: "materials",
@@ -243,7 +279,7 @@ export const views: View[] = [
     url: "/handbook/materials/steel-low-drawn",
     sizes: [desk, phone],
     ready: "Cutting speed",
-    picture: true,
+    picture: false,
   },
   {
     name: "tables",

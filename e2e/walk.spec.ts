@@ -117,7 +117,7 @@ test("from an empty bench to an inspected part and an exported file, by keyboard
   await expect(page.getByRole("cell", { name: /2\.75\d+ in/ }).first()).toBeVisible();
   await page.keyboard.press("u");
   await tabTo(page, page.getByRole("tab", { name: "This piece" }));
-  for (const name of ["All pieces", "As built", "What happened", "Time and files"]) {
+  for (const name of ["All pieces", "Batch", "As built", "What happened", "Money", "Time and files"]) {
     await page.keyboard.press("ArrowRight");
     await expect(page.getByRole("tab", { name })).toBeFocused();
   }

@@ -1,7 +1,19 @@
 import { chooseCut, cutTask, cutWith } from "../core/cutting/index.ts";
 import { cutKinds, materials } from "../core/handbook/index.ts";
 import { axisOf, faceNames, facesOf } from "../core/frame/index.ts";
-import { adviceFor, compareRoutes, judgedBy, plan, seriesFor } from "../core/plan/index.ts";
+import {
+  adviceFor,
+  batchOf,
+  batchOrdersOf,
+  compareRoutes,
+  judgedBy,
+  piecesOf,
+  plan,
+  planningDays,
+  seriesFor,
+  standingOf,
+  usualTimes,
+} from "../core/plan/index.ts";
 import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
 import {
   accuse,
@@ -15,7 +27,7 @@ import {
   suspectsOf,
 } from "../core/inspect/index.ts";
 import { appended, type RecordEvent } from "../core/steps/index.ts";
-import { balanceLump, type FacePoint } from "../core/stock/index.ts";
+import { balanceLump, type FacePoint, nest } from "../core/stock/index.ts";
 import { demoShop } from "../core/shop/index.ts";
 import { threeViews } from "../core/figure/index.ts";
 import { checkDrawing, cutoutOf, drawnSite } from "../core/part/index.ts";
@@ -364,3 +376,65 @@ for (let i = 0; i < 60; i++) {
 told("verdict and next cut after a reading", afterReading);
 told("plane, form and squareness of 2 000 readings", ofForm);
 told("the run of 500 pieces, ten readings each", runs);
+
+// Sixty blanks into twelve bars, other lengths each round; how far from the bound is told too.
+const nested: Timed[] = [];
+let farthest = 0;
+for (let round = 0; round < 40; round++) {
+  const random = seeded(round + 1);
+  const blanks = Array.from({ length: 60 }, (_, i) => ({ id: `p${i}`, length: 20 + random() * 280 }));
+  const bars = Array.from({ length: 12 }, (_, i) => ({ id: `b${i}`, length: 600 + random() * 2400 }));
+  timed(nested, () => {
+    const made = nest(bars, blanks, 2);
+    if (made.missing.length === 0) farthest = Math.max(farthest, made.opened / made.bound - 1);
+  });
+}
+told(`60 blanks nested into 12 bars, at most ${(100 * farthest).toFixed(2)} % over the bound`, nested);
+
+// Twenty jobs of ten setups over four machines and two people.
+const days: Timed[] = [];
+for (let round = 0; round < 20; round++) {
+  const random = seeded(round + 100);
+  const jobs = Array.from({ length: 20 }, (_, i) => ({
+    id: `j${i}`,
+    name: `job ${i}`,
+    due: i % 3 === 0 ? `2026-12-${String(2 + Math.floor(random() * 26)).padStart(2, "0")}` : "",
+    ready: "",
+    stretches: Array.from({ length: 10 }, (_, n) => ({
+      machine: `m${Math.floor(random() * 4)}`,
+      name: `setup ${n + 1}`,
+      minutes: 5 + random() * 60,
+    })),
+  }));
+  timed(days, () => {
+    const work = planningDays(jobs, "2026-12-01", { ...usualTimes, people: 2 });
+    while (!work.next().done);
+  });
+}
+told("day plan, 20 jobs over 4 machines", days);
+
+// Two hundred pieces counted, one of them begun: the others stand alike.
+const batches: Timed[] = [];
+for (let round = 0; round < 10; round++) {
+  const job = { ...cheekBlock(), quantity: 200 };
+  job.part.sizes.length!.nominal += round / 10;
+  timed(batches, () => {
+    const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+    const one = standingOf(made, [], 1);
+    batchOf(
+      job,
+      piecesOf(job, []).map((piece) => ({ ...one, piece })),
+    );
+    batchOrdersOf(made, 200);
+  });
+}
+told("batch of 200 pieces, planned and counted", batches);
+
+/** A row of numbers between 0 and 1, the same for the same seed. */
+function seeded(seed: number): () => number {
+  let now = seed;
+  return () => {
+    now = (now * 16807) % 2147483647;
+    return now / 2147483647;
+  };
+}

@@ -232,16 +232,17 @@ function Group({
             )}
             . Left: <Figure of={mm(drop)} />.
           </chakra.p>
-          <FigureView
-            figure={barCuts(
-              bar.name,
-              { length: bar.length, across: bar.across },
-              blanks.map((b) => ({ name: nameOf(jobOfBlank(b.id)), length: b.length })),
-              list.kerf,
-              { trim: list.trim, long, leftTold: false },
-            )}
-            perMm={1100 / long}
-          />
+          <Box width={`${(100 * bar.length) / long}%`}>
+            <FigureView
+              figure={barCuts(
+                bar.name,
+                { length: bar.length, across: bar.across },
+                blanks.map((b) => ({ name: nameOf(jobOfBlank(b.id)), length: b.length })),
+                list.kerf,
+                { trim: list.trim, long, leftTold: false },
+              )}
+            />
+          </Box>
         </Box>
       ))}
       {cut.length > 0 && (

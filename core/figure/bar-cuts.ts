@@ -12,7 +12,7 @@ export interface LaidBlank {
 /**
  * A bar lying, its first end at the left: every blank in its place, the saw cuts between, and what is left.
  * @param of what the bar is called, for who cannot see it
- * @param options what is sawn off its end first; the length that fills the width, so that bars drawn together have one scale; and
+ * @param options what is sawn off its end first; the longest of bars that are drawn together, which gives the size of what is written; and
  * whether what is left is told in the drawing
  */
 export function barCuts(
@@ -78,7 +78,7 @@ export function barCuts(
   }
   return {
     title: `${of}, with ${blanks.length} blanks`,
-    width: long,
+    width: bar.length,
     height: top + high + unit * (leftTold ? 3.4 : 0.5),
     shapes,
   };

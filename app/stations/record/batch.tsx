@@ -68,17 +68,21 @@ function Orders({ pieces }: { pieces: number }) {
       <Table
         label="Orders of the pieces"
         figures={[1, 2, 3]}
-        head={["order", "in all", "cutters put in", "zeros taken", "", ""]}
+        head={["order", "in all", "cutters put in", "zeros taken", ""]}
       >
         {orders.map((o) => (
           <tr key={o.order}>
-            <th scope="row">{capital(orderNames[o.order])}</th>
+            <th scope="row">
+              {capital(orderNames[o.order])}
+              <chakra.div color="quiet" fontWeight="400" maxW="420px" minW="170px">
+                {orderReasons[o.order]}
+              </chakra.div>
+            </th>
             <td>
               <Figure of={quantity("time", o.minutes)} />
             </td>
             <td>{o.cutters}</td>
             <td>{o.zeros}</td>
-            <td>{orderReasons[o.order]}</td>
             <td className="no-print">
               <Button
                 look={o === chosen ? "strong" : "plain"}

@@ -1,42 +1,12 @@
-import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { expect, loadDemo, test } from "./support/fixtures.ts";
+import { drawn, milledCopy } from "./support/milled.ts";
 import { walkOn } from "./support/walk-on.ts";
-
-interface Dogs {
-  job: {
-    id: string;
-    name: string;
-    part: {
-      sizes: Record<string, { nominal: number }>;
-      features: { byId: Record<string, { sizes: Record<string, { nominal: number; written: object }> }> };
-      squareness: null;
-    };
-    stock: {
-      form: string;
-      conditions: Record<string, string>;
-      measured: Record<string, Record<string, unknown>>;
-    };
-  };
-}
 
 /** The track dogs as blanks that come milled to size: only their tongue is cut, and not deep. */
 function milledDogs(): string {
-  const file = JSON.parse(readFileSync("public/demo/track-dogs.json", "utf8")) as Dogs;
-  const { job } = file;
-  job.id = "milled-dogs";
-  job.name = "Milled dogs";
-  job.stock.form = "milled";
-  for (const face of Object.keys(job.stock.conditions)) job.stock.conditions[face] = "milled";
-  for (const [axis, size] of Object.entries(job.part.sizes))
-    job.stock.measured[axis] = {
-      p1: { value: size.nominal, written: { text: String(size.nominal), unit: "mm" } },
-      p2: null,
-      p3: null,
-      p4: null,
-    };
-  const { depth } = job.part.features.byId.tongue!.sizes;
-  Object.assign(depth!, { nominal: 1, written: { text: "1", unit: "mm" } });
+  const file = milledCopy("track-dogs", "milled-dogs", "Milled dogs");
+  Object.assign(file.job.part.features.byId.tongue!.sizes.depth!, drawn(1));
   return JSON.stringify(file);
 }
 

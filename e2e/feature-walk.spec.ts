@@ -1,50 +1,17 @@
-import { readFileSync } from "node:fs";
 import { expect, loadDemo, test } from "./support/fixtures.ts";
+import { demoFile, drawn, milledCopy } from "./support/milled.ts";
 import { walkOn } from "./support/walk-on.ts";
 
-interface JobFile {
-  job: {
-    id: string;
-    name: string;
-    part: { features: { byId: Record<string, unknown>; order: string[] }; sizes: Record<string, Dimension> };
-    stock: {
-      form: string;
-      conditions: Record<string, string>;
-      measured: Record<string, Record<string, unknown>>;
-    };
-  };
-}
-interface Dimension {
-  nominal: number;
-  written: { text: string; unit: string };
-}
-
-/** A block that comes milled to size, with a closed slot and a pocket: only its features are cut. */
+/** A block that comes milled to size, with a closed slot and a pocket. */
 function milledBlock(): string {
-  const file = JSON.parse(readFileSync("public/demo/cheek-block.json", "utf8")) as JobFile;
-  const plate = JSON.parse(readFileSync("public/demo/pawl-plate.json", "utf8")) as JobFile;
-  const { job } = file;
-  job.id = "milled-block";
-  job.name = "Milled block";
-  job.stock.form = "milled";
-  for (const face of Object.keys(job.stock.conditions)) job.stock.conditions[face] = "milled";
-  for (const [axis, size] of Object.entries(job.part.sizes))
-    job.stock.measured[axis] = {
-      p1: { value: size.nominal, written: { text: String(size.nominal), unit: "mm" } },
-      p2: null,
-      p3: null,
-      p4: null,
-    };
-  const { byId } = job.part.features;
+  const file = milledCopy("cheek-block", "milled-block", "Milled block");
+  const { features } = file.job.part;
+  const slot = features.byId["slot-closed"]!;
+  const seat = demoFile("pawl-plate").job.part.features.byId.seat!;
   // Shallow: each level is as many moves again.
-  const seat = plate.job.part.features.byId.seat as { sizes: { depth: Dimension } };
-  Object.assign(seat.sizes.depth, { nominal: 1.5, written: { text: "1.5", unit: "mm" } });
-  const slot = byId["slot-closed"] as { sizes: { depth: Dimension } };
-  Object.assign(slot.sizes.depth, { nominal: 3, written: { text: "3", unit: "mm" } });
-  job.part.features = {
-    byId: { "slot-closed": byId["slot-closed"], seat },
-    order: ["slot-closed", "seat"],
-  };
+  Object.assign(seat.sizes.depth!, drawn(1.5));
+  Object.assign(slot.sizes.depth!, drawn(3));
+  file.job.part.features = { byId: { "slot-closed": slot, seat }, order: ["slot-closed", "seat"] };
   return JSON.stringify(file);
 }
 

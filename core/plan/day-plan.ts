@@ -96,52 +96,67 @@ interface Prepared {
   due: Minutes | null;
 }
 
+/** A job with its machines as numbers: an order is tried a thousand times. */
+interface Row {
+  machines: readonly number[];
+  minutes: readonly Minutes[];
+  ready: Minutes;
+  due: Minutes | null;
+}
+
 /**
- * Jobs in an order of preference laid one stretch after another where machine and a person are free: the earliest that can begin goes
+ * Rows in an order of preference laid one stretch after another where machine and a person are free: the earliest that can begin goes
  * first, of those the first in the order.
+ * @param put told of every stretch in its place; left out where only the ends are wanted
+ * @returns when each row ends, by its place among the rows
  */
-function laid(order: readonly Prepared[], people: number): PlannedStretch[] {
-  const machines = new Map<string, Minutes>();
-  const hands = Array.from({ length: people }, () => 0);
-  const at = order.map(({ ready }) => ({ next: 0, free: ready }));
-  const made: PlannedStretch[] = [];
-  for (;;) {
+function laid(
+  rows: readonly Row[],
+  order: readonly number[],
+  { people, machines }: { people: number; machines: number },
+  put?: (row: number, stretch: number, from: Minutes, to: Minutes) => void,
+): Float64Array {
+  const busy = new Float64Array(machines);
+  const hands = new Float64Array(people);
+  const next = new Uint16Array(rows.length);
+  const free = Float64Array.from(rows, (row) => row.ready);
+  let left = rows.reduce((sum, row) => sum + row.minutes.length, 0);
+  while (left > 0) {
+    let hand = 0;
+    for (let h = 1; h < people; h++) if (hands[h]! < hands[hand]!) hand = h;
     let best = -1;
     let begins = Infinity;
-    const hand = Math.min(...hands);
-    order.forEach(({ job }, i) => {
-      const stretch = job.stretches[at[i]!.next];
-      if (!stretch) return;
-      const can = Math.max(at[i]!.free, machines.get(stretch.machine) ?? 0, hand);
+    for (const i of order) {
+      const { machines: on, minutes } = rows[i]!;
+      const at = next[i]!;
+      if (at >= minutes.length) continue;
+      const can = Math.max(free[i]!, busy[on[at]!]!, hands[hand]!);
       if (can < begins - 1e-9) [best, begins] = [i, can];
-    });
-    if (best < 0) return made;
-    const { job } = order[best]!;
-    const stretch = job.stretches[at[best]!.next]!;
-    const to = begins + stretch.minutes;
-    machines.set(stretch.machine, to);
-    hands[hands.indexOf(hand)] = to;
-    at[best] = { next: at[best]!.next + 1, free: to };
-    made.push({ ...stretch, jobId: job.id, from: begins, to });
+    }
+    const row = rows[best]!;
+    const at = next[best]!;
+    const to = begins + row.minutes[at]!;
+    put?.(best, at, begins, to);
+    busy[row.machines[at]!] = to;
+    hands[hand] = to;
+    free[best] = to;
+    next[best] = at + 1;
+    left--;
   }
+  return free;
 }
 
 /** How bad a plan is: minutes late of all jobs before its end. */
-function costOf(made: readonly PlannedStretch[], prepared: readonly Prepared[]): number {
-  const ends = endsOf(made);
-  const late = prepared.reduce(
-    (sum, { job, due }) => sum + (due === null ? 0 : Math.max(0, (ends.get(job.id) ?? 0) - due)),
-    0,
-  );
-  const all = prepared.reduce((sum, { job }) => sum + (ends.get(job.id) ?? 0), 0);
-  return late * 1e6 + Math.max(0, ...ends.values()) * 10 + all / Math.max(1, prepared.length);
+function costOf(rows: readonly Row[], ends: Float64Array): number {
+  let [late, last, all] = [0, 0, 0];
+  rows.forEach(({ due }, i) => {
+    const end = ends[i]!;
+    if (due !== null && end > due) late += end - due;
+    if (end > last) last = end;
+    all += end;
+  });
+  return late * 1e6 + last * 10 + all / Math.max(1, rows.length);
 }
-
-const endsOf = (made: readonly PlannedStretch[]) => {
-  const ends = new Map<string, Minutes>();
-  for (const { jobId, to } of made) ends.set(jobId, Math.max(ends.get(jobId) ?? 0, to));
-  return ends;
-};
 
 /** Orders tried after the first ones, in all. */
 const mostTried = 1500;
@@ -163,23 +178,29 @@ export function* planningDays(
       ready: job.ready === "" || job.ready <= start ? 0 : minutesUntil(job.ready, start, times, false),
       due: job.due === "" ? null : job.due < start ? 0 : minutesUntil(job.due, start, times, true),
     }));
-  const work = ({ job }: Prepared) => job.stretches.reduce((sum, s) => sum + s.minutes, 0);
-  const due = ({ due: day }: Prepared) => day ?? Infinity;
+  const names = [...new Set(prepared.flatMap(({ job }) => job.stretches.map((s) => s.machine)))];
+  const rows = prepared.map(({ job, ready, due }): Row => ({
+    machines: job.stretches.map((s) => names.indexOf(s.machine)),
+    minutes: job.stretches.map((s) => s.minutes),
+    ready,
+    due,
+  }));
+  const means = { people: times.people, machines: names.length };
+  const work = rows.map((row) => row.minutes.reduce((sum, m) => sum + m, 0));
+  const due = rows.map((row) => row.due ?? Infinity);
+  const all = rows.map((_, i) => i);
   const firsts = [
-    [...prepared].sort((a, b) => due(a) - due(b) || work(a) - work(b)),
-    [...prepared].sort((a, b) => work(a) - work(b)),
-    [...prepared].sort((a, b) => due(a) - work(a) - (due(b) - work(b)) || work(b) - work(a)),
+    [...all].sort((a, b) => due[a]! - due[b]! || work[a]! - work[b]!),
+    [...all].sort((a, b) => work[a]! - work[b]!),
+    [...all].sort((a, b) => due[a]! - work[a]! - (due[b]! - work[b]!) || work[b]! - work[a]!),
   ];
-  const judged = (order: readonly Prepared[]) => {
-    const made = laid(order, times.people);
-    return { order, made, cost: costOf(made, prepared) };
-  };
+  const judged = (order: readonly number[]) => ({ order, cost: costOf(rows, laid(rows, order, means)) });
   let best = firsts.map(judged).reduce((a, b) => (b.cost < a.cost ? b : a));
   let tried = 0;
   for (let better = true; better && tried < mostTried;) {
     better = false;
-    for (let from = 0; from < prepared.length && tried < mostTried; from++)
-      for (let to = 0; to < prepared.length && tried < mostTried; to++) {
+    for (let from = 0; from < rows.length && tried < mostTried; from++)
+      for (let to = 0; to < rows.length && tried < mostTried; to++) {
         if (to === from) continue;
         if (++tried % 50 === 0) yield tried / mostTried;
         const order = [...best.order];
@@ -191,17 +212,22 @@ export function* planningDays(
         }
       }
   }
-  const ends = endsOf(best.made);
+  const made: PlannedStretch[] = [];
+  const ends = laid(rows, best.order, means, (row, stretch, from, to) => {
+    const { job } = prepared[row]!;
+    made.push({ ...job.stretches[stretch]!, jobId: job.id, from, to });
+  });
   const loads = new Map<string, Minutes>();
-  for (const { machine, minutes } of best.made) loads.set(machine, (loads.get(machine) ?? 0) + minutes);
+  for (const { machine, minutes } of made) loads.set(machine, (loads.get(machine) ?? 0) + minutes);
   const total = [...loads.values()].reduce((sum, m) => sum + m, 0);
   return {
-    stretches: joined(best.made),
-    jobs: prepared.map(({ job, due: by }) => {
-      const done = ends.get(job.id) ?? 0;
-      return { id: job.id, ends: done, late: by === null ? 0 : Math.max(0, done - by) };
-    }),
-    ends: Math.max(0, ...ends.values()),
+    stretches: joined(made),
+    jobs: prepared.map(({ job, due: by }, i) => ({
+      id: job.id,
+      ends: ends[i]!,
+      late: by === null ? 0 : Math.max(0, ends[i]! - by),
+    })),
+    ends: Math.max(0, ...ends),
     bound: Math.max(0, total / times.people, ...loads.values()),
     loads: [...loads].map(([machine, minutes]) => ({ machine, minutes })),
   };

@@ -110,6 +110,7 @@ export function Days({ jobs, equipment, times }: Asked) {
               start={start}
               times={times}
               planned={!left.has(job.id)}
+              nameOf={names.job}
               onPlanned={(on) =>
                 setLeft((now) => new Set(on ? [...now].filter((id) => id !== job.id) : [...now, job.id]))
               }
@@ -445,6 +446,7 @@ function JobRow({
   start,
   times,
   planned,
+  nameOf,
   onPlanned,
   onDate,
 }: {
@@ -454,6 +456,7 @@ function JobRow({
   start: string;
   times: WorkingTimes;
   planned: boolean;
+  nameOf: (id: string) => string;
   onPlanned: (on: boolean) => void;
   onDate: (path: "due" | "ready", to: string) => void;
 }) {
@@ -489,6 +492,9 @@ function JobRow({
             not planned to its end
           </Link>
         )}
+        {ahead?.after?.map((id) => (
+          <span key={id}>waits for {nameOf(id)} </span>
+        ))}
         {job.due !== "" && job.due < start && " due already"}
         {job.due !== "" && job.due >= start && !isWorked(job.due, times) && " due on a day off"}
       </td>

@@ -4,7 +4,7 @@ import { appended } from "../steps/index.ts";
 import { cheekBlock } from "../../tests/support/cheek-block.ts";
 import { walk } from "../../tests/support/walker.ts";
 import { demoShop } from "../shop/index.ts";
-import { batchOf, piecesOf, type PieceStanding, standingOf, verdictOf } from "./batch.ts";
+import { batchOf, isMeasured, piecesOf, type PieceStanding, standingOf, verdictOf } from "./batch.ts";
 import { plan } from "./make-plan.ts";
 
 const piece = (number: number, some: Partial<PieceStanding> = {}): PieceStanding => ({
@@ -97,4 +97,14 @@ describe("a piece", () => {
     expect(verdictOf({ requirements: judged("under"), missing: [] })).toBe("notGood");
     expect(verdictOf({ requirements: [], missing: [] })).toBe("open");
   });
+});
+
+test.each([
+  [1, [1, 2, 3, 4, 5, 6, 7]],
+  [3, [1, 4, 7]],
+  [5, [1, 6, 7]],
+  [99, [1, 7]],
+])("one of %i pieces is measured: the first and the last always", (every, measured) => {
+  const pieces = [1, 2, 3, 4, 5, 6, 7];
+  expect(pieces.filter((p) => isMeasured(p, every, pieces))).toEqual(measured);
 });

@@ -79,6 +79,10 @@ export function standingOf(made: Plan, records: readonly JobRecord[], piece: num
   };
 }
 
+/** Whether a piece is one of those that are measured: the first, every so many after it, and the last. */
+export const isMeasured = (piece: number, every: number, pieces: readonly number[]): boolean =>
+  piece === pieces[0] || piece === pieces.at(-1) || pieces.indexOf(piece) % every === 0;
+
 /** Steps by the clamping they are done in. */
 function clampingsOf({ setups, steps }: Pick<Plan, "setups" | "steps">): PieceStanding["setups"] {
   const clampingAt = new Map(setups.map((s) => [s.number, s.clamping]));

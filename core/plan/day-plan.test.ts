@@ -93,6 +93,18 @@ describe("a plan of days", () => {
     expect(planned(jobs).ends).toBe(600);
   });
 
+  test("what is made to another waits for it; two that wait for one another are begun all the same", () => {
+    const jobs = [job("lid", [50], { after: ["box"], due: "2026-12-01" }), job("box", [300], {}, "bench")];
+    const made = planned(jobs, { ...usualTimes, people: 2 });
+    expect(made.jobs.find((j) => j.id === "lid")!.ends).toBe(350);
+    const ring = [
+      job("a", [10], { after: ["b"] }),
+      job("b", [10], { after: ["a"] }),
+      job("c", [5], { after: ["gone"] }),
+    ];
+    expect(planned(ring).ends).toBe(25);
+  });
+
   test("setups that follow without a gap are one stretch", () => {
     expect(planned([job("a", [10, 20, 30])]).stretches).toMatchObject([
       { name: "setups 1 to 3", minutes: 60 },

@@ -37,6 +37,8 @@ export interface JobAhead {
   due: string;
   ready: string;
   stretches: Stretch[];
+  /** Jobs that have to be done first: it is made to what is measured of them. */
+  after?: string[];
 }
 
 /** A stretch in its place, in minutes of work from the start. */
@@ -102,6 +104,8 @@ interface Row {
   minutes: readonly Minutes[];
   ready: Minutes;
   due: Minutes | null;
+  /** Rows that end before it begins. */
+  after: readonly number[];
 }
 
 /**
@@ -127,10 +131,16 @@ function laid(
     let best = -1;
     let begins = Infinity;
     for (const i of order) {
-      const { machines: on, minutes } = rows[i]!;
+      const { machines: on, minutes, after } = rows[i]!;
       const at = next[i]!;
       if (at >= minutes.length) continue;
-      const can = Math.max(free[i]!, busy[on[at]!]!, hands[hand]!);
+      let can = Math.max(free[i]!, busy[on[at]!]!, hands[hand]!);
+      let waits = false;
+      for (const before of after) {
+        if (next[before]! < rows[before]!.minutes.length) waits = true;
+        else can = Math.max(can, free[before]!);
+      }
+      if (waits) continue;
       if (can < begins - 1e-9) [best, begins] = [i, can];
     }
     const row = rows[best]!;
@@ -158,6 +168,15 @@ function costOf(rows: readonly Row[], ends: Float64Array): number {
   return late * 1e6 + last * 10 + all / Math.max(1, rows.length);
 }
 
+/** The rows a job waits for. What waits for itself through others waits for none of them: somebody has to begin. */
+function waitsFor(prepared: readonly Prepared[], row: number): number[] {
+  const placeOf = (id: string) => prepared.findIndex(({ job }) => job.id === id);
+  const direct = (i: number) => (prepared[i]!.job.after ?? []).map(placeOf).filter((n) => n >= 0 && n !== i);
+  const reaches = (from: number, seen: Set<number>): boolean =>
+    direct(from).some((n) => n === row || (!seen.has(n) && reaches(n, seen.add(n))));
+  return direct(row).filter((n) => !reaches(n, new Set([n])));
+}
+
 /** Orders tried after the first ones, in all. */
 const mostTried = 1500;
 
@@ -179,12 +198,16 @@ export function* planningDays(
       due: job.due === "" ? null : job.due < start ? 0 : minutesUntil(job.due, start, times, true),
     }));
   const names = [...new Set(prepared.flatMap(({ job }) => job.stretches.map((s) => s.machine)))];
-  const rows = prepared.map(({ job, ready, due }): Row => ({
+  const rows = prepared.map(({ job, ready, due }) => ({
     machines: job.stretches.map((s) => names.indexOf(s.machine)),
     minutes: job.stretches.map((s) => s.minutes),
     ready,
     due,
+    after: [] as number[],
   }));
+  rows.forEach((row, i) => {
+    row.after.push(...waitsFor(prepared, i));
+  });
   const means = { people: times.people, machines: names.length };
   const work = rows.map((row) => row.minutes.reduce((sum, m) => sum + m, 0));
   const due = rows.map((row) => row.due ?? Infinity);

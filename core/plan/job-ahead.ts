@@ -85,10 +85,18 @@ export function jobAhead(
     due: job.due,
     ready: job.ready,
     stretches,
+    after: waitsFor(job),
     left: stretches.reduce((sum, s) => sum + s.minutes, 0),
     blocked,
   };
 }
+
+/** Jobs whose measured sizes it is made to, and of which none was taken over yet. */
+const waitsFor = ({ part: { mates } }: Job): string[] =>
+  mates.order.flatMap((id) => {
+    const mate = mates.byId[id];
+    return mate?.kind === "fits" && mate.measured && mate.job !== "" && !mate.mate ? [mate.job] : [];
+  });
 
 /** A gap between records longer than this is a pause, minutes. */
 const pause = 15;

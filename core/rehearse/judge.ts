@@ -132,8 +132,10 @@ export function judgePart({
         const place = middleOf(solid.bounds);
         if (most > upper + unseen / 2)
           findings.push({ ...end, sort: "left", size: most - upper, what: axis, at: place });
-        if (least < lower - unseen / 2)
-          findings.push({ ...end, sort: "below", size: lower - least, what: axis, at: place });
+        // A face that is said to be still raw may dip below its size: where it is thickest it was cut too deep.
+        const cut = facesOf(axis).some((face) => raw.includes(face)) ? most : least;
+        if (cut < lower - unseen / 2)
+          findings.push({ ...end, sort: "below", size: lower - cut, what: axis, at: place });
       }
     const site = squared ? siteAs(drawing, actual) : null;
     if (!site) return findings;

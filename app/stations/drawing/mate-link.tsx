@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { axisNames } from "../../../core/frame/index.ts";
 import { Link } from "react-router";
 import { changeOf, mirroredAlong, turnedPlaces } from "../../../core/job/index.ts";
 import {
@@ -11,14 +12,21 @@ import {
   takenOver,
 } from "../../../core/plan/index.ts";
 import { featureNames, featuresOf, type Mate, sizesOfPart } from "../../../core/part/index.ts";
-import { type Dimension, dimensionOf, type Mm, mm, showDimension } from "../../../core/quantity/index.ts";
+import {
+  type Dimension,
+  dimensionOf,
+  type Mm,
+  mm,
+  showDimension,
+  tidy,
+} from "../../../core/quantity/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Table } from "../../instruments/section.tsx";
-import { useOtherJob, useOtherJobs } from "../../instruments/use-other-job.ts";
+import { useCircle, useOtherJob, useOtherJobs } from "../../instruments/use-other-job.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
 
@@ -66,7 +74,8 @@ export function MateLink({ mate, at }: { mate: Mate; at: string }) {
       {mate.job !== "" && other === null && (
         <Notice severity="warn">That job is not on the bench any more. What was taken from it stays.</Notice>
       )}
-      {other && mate.path !== "" && <TakeOver mate={mate} at={at} other={other} />}
+      {other && mate.path !== "" && mate.kind === "fits" && <TakeOver mate={mate} at={at} other={other} />}
+      {other && mate.path !== "" && mate.kind === "sum" && <OtherHalf mate={mate} other={other} />}
       {other && mate.kind === "drilled" && <CarryHoles mate={mate} other={other} />}
       {other && mate.kind === "handed" && <Turned other={other} />}
     </Box>
@@ -80,19 +89,17 @@ function TakeOver({ mate, at, other }: { mate: Mate; at: string; other: Other })
   const { job, shop, own, unit } = useJob();
   const submit = useSubmit();
   const { drawn, read } = linkedSize(mate.path, other.job, other.records, judgedBy(other.job, shop, own));
-  const waits = Object.values(other.job.part.mates.byId).find(
-    (m) => m.kind === "fits" && m.measured && m.job === job.id,
-  );
+  const circle = useCircle(job);
   const take = (size: Dimension, measured: { by: string; on: string } | null) =>
     void submit.set(at, takenOver(mate, size, measured));
   const last = read.at(-1);
   const same = mate.measured && last && mate.mate && Math.abs(mate.mate.nominal - last.value) < 1e-6;
   return (
     <Box mt="6px">
-      {waits && mate.measured && (
+      {circle && mate.measured && (
         <Notice severity="warn">
-          {other.job.name} is itself made to what is measured of this part. One of the two must come first:
-          make one to its drawing.
+          {circle.join(", ")} are each made to what is measured of the next, in a ring. One has to come first:
+          make one of them to its drawing.
         </Notice>
       )}
       <Box display="flex" gap="8px 14px" flexWrap="wrap" alignItems="center">
@@ -120,6 +127,49 @@ function TakeOver({ mate, at, other }: { mate: Mate; at: string; other: Other })
           {mate.mate ? showDimension(mate.mate, unit) : "nothing"}.
         </Notice>
       )}
+    </Box>
+  );
+}
+
+/** The other half as it was measured: this one is made so that both together come out, as a deviation that is said. */
+function OtherHalf({ mate, other }: { mate: Mate; other: Other }) {
+  const { job, shop, own, unit } = useJob();
+  const submit = useSubmit();
+  const { read } = linkedSize(mate.path, other.job, other.records, judgedBy(other.job, shop, own));
+  const axis = axisNames.find((a) => mate.size === `sizes/${a}`);
+  const last = read.at(-1);
+  if (!mate.mate) return null;
+  if (!last) return <chakra.p color="quiet">The other half is not measured yet.</chakra.p>;
+  const left = tidy(mate.mate.nominal - last.value);
+  if (left <= 0)
+    return (
+      <Notice severity="warn">
+        The other half measured <Figure of={mm(last.value)} decimals={3} />: nothing is left of both together
+        for this one.
+      </Notice>
+    );
+  const now = axis ? (job.retargets[axis]?.size ?? job.part.sizes[axis]) : null;
+  return (
+    <Box mt="6px">
+      The other half measured <Figure of={mm(last.value)} decimals={3} />: of both together this one is to be{" "}
+      <b>
+        <Figure of={mm(left)} decimals={3} />
+      </b>
+      .{" "}
+      {axis && (!now || Math.abs(now.nominal - left) > 1e-6) && (
+        <Button
+          disabled={submit.busy}
+          onClick={() =>
+            void submit.set(`retargets/${axis}`, {
+              size: dimensionOf(left, unit, job.part.sizes[axis] ?? undefined),
+              reason: `made to ${other.job.name || "the other half"} as measured`,
+            })
+          }
+        >
+          Make this half to it
+        </Button>
+      )}
+      {!axis && <chakra.span color="quiet">Enter it as the size of the feature on the sheet.</chakra.span>}
     </Box>
   );
 }

@@ -1,7 +1,9 @@
 import { chakra } from "@chakra-ui/react";
 import { mm } from "../../../core/quantity/index.ts";
 import type { Step, StepMeasure } from "../../../core/steps/index.ts";
-import { Warnings } from "../../instruments/notice.tsx";
+import { isMeasured, piecesOf } from "../../../core/plan/index.ts";
+import { useJob } from "../../instruments/job-context.tsx";
+import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { StepTitle } from "./machine-frame.tsx";
 
@@ -26,6 +28,7 @@ export function MeasureCard({ step, measure }: { step: Step; measure: StepMeasur
         </chakra.p>
       )}
       <Warnings of={step.notes} />
+      {!measure.required && <MayBeLeft />}
     </>
   );
 }
@@ -48,3 +51,17 @@ const Wanted = ({ fit: { measured }, final }: { fit: NonNullable<StepMeasure["fi
     </chakra.span>
   </>
 );
+
+/** Of a batch not every piece is measured, where that was chosen: this one may go on without. */
+function MayBeLeft() {
+  const { job, piece, records } = useJob();
+  const { every } = job.batch;
+  const pieces = piecesOf(job, records);
+  if (every === null || every < 2 || pieces.length < 2 || isMeasured(piece, every, pieces)) return null;
+  return (
+    <Notice severity="note">
+      One of {every} pieces is measured, and this is none of them: the reading may be skipped. Take it all the
+      same where the cut sounded or looked otherwise.
+    </Notice>
+  );
+}

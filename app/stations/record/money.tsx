@@ -12,6 +12,7 @@ import {
   makeOrBuyOf,
 } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
+import { words } from "../../../core/working/index.ts";
 import { newId } from "../../../store/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Chart, type ChartColors } from "../../instruments/chart.tsx";
@@ -27,7 +28,16 @@ import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure } from "../../instruments/words.tsx";
 import { WorkingSheet } from "../../instruments/workings-margin.tsx";
 
+const rateTold = words("A rate is above zero: how many of the other make one of ours.");
 const moneyEntry: EntryKind<number> = numberEntry("money");
+/** A rate of nothing makes nothing of a price. */
+const rateEntry: EntryKind<number> = {
+  ...moneyEntry,
+  parse: (text, unit) => {
+    const read = moneyEntry.parse(text, unit);
+    return read.ok && !(read.value > 0) ? { ok: false, problem: rateTold } : read;
+  },
+};
 const termNames: Record<CostTerm["name"], string> = {
   material: "material",
   machine: "machine hours",
@@ -413,7 +423,7 @@ function Second() {
       <NumberEntry
         label="How many for one of ours"
         path="quote/second/rate"
-        kind={moneyEntry}
+        kind={rateEntry}
         value={second.rate}
         width="120px"
         optional

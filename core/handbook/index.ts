@@ -21,3 +21,4 @@ export * from "./trade-words.ts";
 export * from "./woodruff-keys.ts";
 export * from "./word-lists.ts";
 export * from "./saw-facts.ts";
+export * from "./handwork.ts";

@@ -46,6 +46,7 @@ const collections = [
   /^part\/(features|mates|form|shaft)\/byId\/[^/]+$/,
   /^stock\/points\/byId\/[^/]+$/,
   /^stock\/cores\/byId\/[^/]+$/,
+  /^handwork\/byId\/[^/]+$/,
   /^quote\/terms\/byId\/[^/]+$/,
 ];
 

@@ -2,6 +2,7 @@ export * from "./change.ts";
 export * from "./difference.ts";
 export * from "./effective-part.ts";
 export * from "./equipment.ts";
+export * from "./handwork.ts";
 export * from "./job.ts";
 export * from "./migrations.ts";
 export * from "./open-document.ts";

@@ -2,6 +2,7 @@ import { asEntered, newStock, stockSchema } from "../stock/index.ts";
 import { axisSchema } from "../frame/index.ts";
 import { partSchema, plainFaces } from "../part/index.ts";
 import { daySchema, dimensionSchema } from "../quantity/index.ts";
+import { handworkSchema } from "./handwork.ts";
 import { overrideSchema } from "./override.ts";
 import { noQuote, quoteSchema } from "./quote.ts";
 import * as z from "../zod.ts";
@@ -48,6 +49,8 @@ export const jobSchema = z.object({
   machine: z.string(),
   vise: z.string(),
   overrides: z.ordered(overrideSchema),
+  /** Work by hand beside the milling. */
+  handwork: z.ordered(handworkSchema).default({ byId: {}, order: [] }),
   notes: z.string(),
   quote: quoteSchema.default(noQuote),
   /** Day it has to be done; empty where nobody waits. */
@@ -86,6 +89,7 @@ export function newJob(id: string, name: string, machine: string, vise: string):
     machine,
     vise,
     overrides: { byId: {}, order: [] },
+    handwork: { byId: {}, order: [] },
     notes: "",
     quote: noQuote,
     due: "",

@@ -2,7 +2,7 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop, squareError } from "../shop/index.ts";
-import { cutsMetal, effective, foldRecords, type Record as JobRecord } from "../steps/index.ts";
+import { cutsMetal, effective, foldRecords, handSteps, type Record as JobRecord } from "../steps/index.ts";
 import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
 import { blockSetups, nothingPlanned, shaftSetups, withoutObject } from "./plan-setups.ts";
 import type { SetupsAsked } from "./planned-setups.ts";
@@ -79,17 +79,28 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   );
   const { setups, features } = made;
   const faces = faceSetupsOf(setups);
-  const steps = stepsOfSetups(made, progress, {
+  const walked = stepsOfSetups(made, progress, {
     machine,
     shop,
     material,
     paper: paperOf(overrides),
     squareness: part.squareness,
   });
+  const byHand = job.handwork.order.flatMap((id) => job.handwork.byId[id] ?? []);
+  const steps =
+    byHand.length === 0
+      ? walked
+      : [
+          ...handSteps(byHand, "before", setups, progress),
+          ...walked,
+          ...handSteps(byHand, "after", setups, progress),
+        ];
   const twice = cutTwice(records, piece, steps);
   const firstOpen = steps.findIndex((step) => !step.done);
   const cutting = setups.reduce((sum, s) => sum + s.minutes.cutting, 0);
-  const handling = setups.reduce((sum, s) => sum + s.minutes.handling, 0);
+  const handling =
+    setups.reduce((sum, s) => sum + s.minutes.handling, 0) +
+    (setups.length > 0 ? byHand.reduce((sum, hand) => sum + hand.minutes, 0) : 0);
   return told({
     ...drawn,
     ...made,

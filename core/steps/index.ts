@@ -18,3 +18,4 @@ export * from "./events-to-finish.ts";
 export * from "./brief.ts";
 export { aloud, heard } from "./aloud.ts";
 export * from "./kept-from.ts";
+export { handSteps } from "./handwork.ts";

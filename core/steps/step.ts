@@ -25,7 +25,9 @@ export type StepKind =
   /** Of features: a datum picked up, a move, work with a file. */
   | "pickup"
   | "move"
-  | "hand";
+  | "hand"
+  /** Work at the bench, saw or grinder, before or after all setups. */
+  | "handwork";
 
 /** One thing to do at the machine. */
 export interface Step {

@@ -27,6 +27,7 @@ import { setupLabel, setupPlace } from "../../instruments/setup-place.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Words } from "../../instruments/words.tsx";
 import { ExpectedErrors } from "./expected-errors.tsx";
+import { HandworkList } from "./handwork.tsx";
 import { HeldAnotherWay } from "./held-another-way.tsx";
 import { LayoutLines } from "./layout-lines.tsx";
 import { SetupOnOnePage } from "./on-one-page.tsx";
@@ -173,6 +174,7 @@ function OrderOfWork({ setup }: { setup: Setup }) {
         <OperationsTable label="Operations of this setup" setups={[setup]} />
       </Section>
       {isFaceSetup(setup) ? <FaceNets setup={setup} /> : <LayoutLines setup={setup} />}
+      <HandworkList />
     </>
   );
 }

@@ -265,7 +265,7 @@ export const planner = {
     const inputs = last?.inputs;
     await pause(quiet);
     if (!inputs || last?.inputs !== inputs || mine !== machines) return null;
-    const work = comparingMachines(inputs.job, inputs.shop, inputs.own);
+    const work = comparingMachines(inputs.job, inputs.shop, inputs.own, inputs);
     for (;;) {
       const step = work.next();
       if (step.done) return step.value;

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { holeMiddles, newMate } from "../part/index.ts";
+import { featuresOf, holeMiddles, newMate } from "../part/index.ts";
 import { demoShop } from "../shop/index.ts";
+import { phraseText } from "../working/index.ts";
 import { appended } from "../steps/index.ts";
 import { demoJobs } from "../../tests/support/demo-jobs.ts";
 import { dim } from "../../tests/support/cheek-block.ts";
@@ -8,7 +9,9 @@ import { readingEvent } from "../../tests/support/reading-event.ts";
 import type { Job } from "../job/index.ts";
 import { judgedBy } from "./judged-reading.ts";
 import { carriedHole, holesToCarry, linkedInCircle, linkedSize, takenOver } from "./linked-mate.ts";
+import { walk } from "../../tests/support/walker.ts";
 import { comparingMachines } from "./machine-comparison.ts";
+import { plan } from "./make-plan.ts";
 
 const [cheek, pawl] = demoJobs() as [Job, Job];
 const by = judgedBy(cheek, demoShop);
@@ -109,6 +112,36 @@ test("machines: one plan each, the chosen one as it is planned, what cannot be d
     expect(chosen.id).toBe(cheek.machine);
     for (const m of step.value) expect(m.minutes === null).toBe(m.cannot.length > 0);
     expect(chosen.cutters.length).toBeGreaterThan(2);
+    // Every feature is told on every machine, with its minutes or as one that cannot be done there.
+    for (const m of step.value) {
+      const told = m.of.map((o) => o.key);
+      for (const { id } of featuresOf(cheek.part)) expect(told).toContain(id);
+      expect(m.of.some((o) => o.minutes === null)).toBe(m.cannot.length > 0);
+    }
+    return;
+  }
+});
+
+test("moved half-way, what was begun stays as it was told and the rest is planned on the other machine", () => {
+  const walkedOn = walk(cheek, { until: (s) => s.setup === 3 });
+  const moved = { ...cheek, machine: "horizontal" === cheek.machine ? "knee" : "bench" };
+  const made = plan({ job: moved, records: walkedOn.records, shop: demoShop, piece: 1 });
+  const before = walkedOn.plan.setups.slice(0, 2);
+  expect(made.setups.slice(0, 2).map((s) => s.title)).toEqual(before.map((s) => s.title));
+  expect(made.steps.filter((s) => s.setup < 3).every((s) => s.done)).toBe(true);
+  // On the other machine nothing stands in the spindle: the cutter is put in, whatever was in the first one.
+  const changes = [{ path: "machine", from: cheek.machine, to: moved.machine }];
+  const records = appended(walkedOn.records, { type: "changed", changes, reason: "" });
+  const there = plan({ job: moved, records, shop: demoShop, piece: 1 });
+  const third = (of: typeof made) => of.steps.filter((s) => s.setup === 3 && s.kind === "check");
+  expect(third(there)).toHaveLength(1);
+  expect(phraseText(third(there)[0]!.title, "mm")).toMatch(/ in, /);
+  const work = comparingMachines(moved, demoShop, undefined, { records: walkedOn.records, piece: 1 });
+  for (;;) {
+    const step = work.next();
+    if (!step.done) continue;
+    const first = before.map((s) => s.operations[0].key as string);
+    for (const m of step.value) for (const o of m.of) expect(first).not.toContain(o.key);
     return;
   }
 });

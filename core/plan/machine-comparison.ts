@@ -1,10 +1,13 @@
 import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { equipment, type Job } from "../job/index.ts";
 import type { Minutes } from "../quantity/index.ts";
-import { cutterOf } from "../route/index.ts";
+import { featureNames, featuresOf, type Part } from "../part/index.ts";
+import { cutterOf, faceOf, featureSetupsOf, isFaceSetup, minutesOfOperation } from "../route/index.ts";
+import type { Record as JobRecord } from "../steps/index.ts";
 import { inUse, type Machine, type Shop } from "../shop/index.ts";
-import { type Phrase, words } from "../working/index.ts";
+import { capital, type Phrase, words } from "../working/index.ts";
 import { plan } from "./make-plan.ts";
+import type { Plan } from "./plan.ts";
 
 /** The job planned on one machine of the shop. */
 export interface MachineOption {
@@ -23,6 +26,8 @@ export interface MachineOption {
   reads: Phrase;
   /** What has to be carried there: cutters with their holders, by name. */
   cutters: string[];
+  /** Minutes of every face and feature that is still to be cut, cutting alone; null where it cannot be done there. */
+  of: { key: string; name: Phrase; minutes: Minutes | null }[];
 }
 
 /** What moving a part to another machine costs besides: the vise indicated there, the part placed, zeros taken anew; minutes. */
@@ -35,18 +40,42 @@ const readsOf = ({ axes }: Machine): Phrase => {
   return words(by.length === 0 ? "dials only" : `readout on ${by.join(", ")}`);
 };
 
+/** Faces and features of a plan that are not done, with the minutes of their cuts. */
+function partsOf(made: Plan, part: Part): MachineOption["of"] {
+  const done = new Set(made.steps.filter((s) => s.done).map((s) => s.op));
+  const open = (key: string) => made.steps.some((s) => s.op === key && !s.done) || !done.has(key as never);
+  const names = featureNames(featuresOf(part));
+  const faces = made.setups.flatMap((s) =>
+    isFaceSetup(s) && open(faceOf(s).key)
+      ? [{ key: faceOf(s).key, name: s.title, minutes: s.minutes.cutting }]
+      : [],
+  );
+  const features = featuresOf(part).flatMap((f): MachineOption["of"] => {
+    const cuts = featureSetupsOf(made.setups)
+      .flatMap((s) => s.operations)
+      .filter((o) => o.feature === f.id);
+    const name = words(capital(names.get(f.id) ?? f.id));
+    if (made.features?.refused.some((r) => r.feature === f.id)) return [{ key: f.id, name, minutes: null }];
+    if (cuts.length === 0 || !cuts.some((o) => open(o.key))) return [];
+    return [{ key: f.id, name, minutes: cuts.reduce((sum, o) => sum + minutesOfOperation(o), 0) }];
+  });
+  return [...faces, ...features];
+}
+
 /** The job planned on each machine that is in use: where all of it can be done, in what time. Yields before each plan. */
 export function* comparingMachines(
   job: Job,
   shop: Shop,
   own: OwnHandbook = noOwnValues,
+  /** What was done already, and of which piece: only the rest is planned anew. */
+  { records, piece }: { records: JobRecord[]; piece: number } = { records: [], piece: 1 },
 ): Generator<{ done: number; of: number }, MachineOption[]> {
   const usable = inUse(shop);
   const chosen = equipment(job, shop, own).machine;
   const found: MachineOption[] = [];
   for (const machine of usable.machines) {
     yield { done: found.length, of: usable.machines.length };
-    const made = plan({ job: { ...job, machine: machine.id }, records: [], shop, piece: 1, own });
+    const made = plan({ job: { ...job, machine: machine.id }, records, shop, piece, own });
     const refused = made.features?.refused ?? [];
     const cannot = [...(made.refusal ? [made.refusal.reason] : []), ...refused.map((r) => r.reason)];
     const stops = made.setups.flatMap((s) =>
@@ -63,6 +92,7 @@ export function* comparingMachines(
       cannot,
       stops,
       reads: readsOf(machine),
+      of: partsOf(made, job.part),
       cutters: usable.cutters.filter((c) => used.has(c.id)).map((c) => c.name),
     });
   }

@@ -79,13 +79,18 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
   );
   const { setups, features } = made;
   const faces = faceSetupsOf(setups);
-  const walked = stepsOfSetups(made, progress, {
-    machine,
-    shop,
-    material,
-    paper: paperOf(overrides),
-    squareness: part.squareness,
-  });
+  const walked = stepsOfSetups(
+    made,
+    progress,
+    {
+      machine,
+      shop,
+      material,
+      paper: paperOf(overrides),
+      squareness: part.squareness,
+    },
+    machineChangedAt(records),
+  );
   const byHand = job.handwork.order.flatMap((id) => job.handwork.byId[id] ?? []);
   const steps =
     byHand.length === 0
@@ -125,6 +130,12 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     minutes: { cutting, handling, total: cutting + handling },
   });
 }
+
+/** When the job went to another machine last, as a place in the sequence; null where it never did. */
+const machineChangedAt = (records: readonly JobRecord[]): number | null =>
+  effective([...records]).findLast(
+    (r) => r.type === "changed" && r.changes.some((change) => change.path === "machine"),
+  )?.seq ?? null;
 
 /** What there is of a plan before its setups are planned. */
 const nothingWalked = {

@@ -45,14 +45,30 @@ const cutSoFar = ({ faces, features, reworks }: Progress): string =>
     reworks,
   ]);
 
-/** The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next. */
+/** When the first tick of a setup was made, as a place in the sequence; after all others while it is not begun. */
+const beganAt = ({ operations }: Setup, progress: Progress): number =>
+  Math.min(
+    ...operations.flatMap(({ key }) => [...(progressOf(progress, key)?.ticks.values() ?? [])]),
+    Infinity,
+  );
+
+/**
+ * The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next, unless
+ * the part went to another machine in between.
+ * @param movedAt when the machine was changed last, as a place in the sequence; null where it never was
+ */
 export function stepsOfSetups(
   planned: Pick<Plan, "setups" | "zeros">,
   progress: Progress,
   place: WalkPlace,
+  movedAt: number | null = null,
 ): Step[] {
   let spindle: InSpindle | null = null;
+  let began = Infinity;
   return planned.setups.flatMap((setup) => {
+    const begins = beganAt(setup, progress);
+    if (movedAt !== null && began < movedAt && begins > movedAt) spindle = null;
+    began = begins;
     const before = spindle;
     const locating: Locating | null = planned.zeros[keyOfSetup(setup)] ?? null;
     const here = steps(setup, asText([stateIn(setup, progress), before, place.paper]), () =>

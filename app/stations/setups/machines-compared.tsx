@@ -1,19 +1,64 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { movingTime } from "../../../core/plan/index.ts";
+import { type MachineOption, movingTime } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { LongWork } from "../../instruments/long-work.tsx";
+import { Notice } from "../../instruments/notice.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useLongWork } from "../../instruments/use-long-work.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
+
+/** Which machine suits each face and feature: minutes of its cuts, the least of them marked. */
+function ByMachine({ found }: { found: readonly MachineOption[] }) {
+  const keys = [...new Set(found.flatMap((m) => m.of.map((o) => o.key)))];
+  if (keys.length === 0 || found.length < 2) return null;
+  const at = (m: MachineOption, key: string) => m.of.find((o) => o.key === key);
+  return (
+    <Section title="Which machine suits which cut">
+      <Table
+        label="Which machine suits which cut"
+        maxH="300px"
+        figures={found.map((_, i) => i + 1)}
+        head={["cut", ...found.map((m) => m.name)]}
+      >
+        {keys.map((key) => {
+          const all = found.map((m) => at(m, key)?.minutes ?? null);
+          const least = Math.min(...all.filter((m) => m !== null));
+          const name = found.map((m) => at(m, key)?.name).find((n) => n !== undefined);
+          return (
+            <tr key={key}>
+              <th scope="row">{name && <Words of={name} />}</th>
+              {all.map((minutes, i) => (
+                <td key={found[i]!.id}>
+                  {minutes === null ? (
+                    <chakra.span color="quiet">not there</chakra.span>
+                  ) : (
+                    <>
+                      {minutes === least && "✓ "}
+                      <Figure of={quantity("time", minutes)} />
+                    </>
+                  )}
+                </td>
+              ))}
+            </tr>
+          );
+        })}
+      </Table>
+    </Section>
+  );
+}
 
 /** The job on each machine of the shop: what it takes there, what cannot be done, what to carry over. */
 export function MachinesCompared() {
   const { plan, compareMachines, stopMachines } = useJob();
   const submit = useSubmit();
   const { found, progress, stopped, again } = useLongWork(plan, compareMachines);
+  // In the middle of a setup the part stays where it is clamped.
+  const now = plan.steps[plan.current];
+  const inSetup =
+    now !== undefined && plan.steps.some((s) => s.setup === now.setup && s.ticks.some((t) => t.done));
   const best = found?.find((m) => m.minutes !== null);
   return (
     <>
@@ -30,6 +75,12 @@ export function MachinesCompared() {
           onStop={stopMachines}
           onAgain={again}
         />
+      )}
+      {found && plan.cutBegun && inSetup && (
+        <Notice severity="note">
+          Setup {now.setup} is under way. Finish it here; at the break before the next one the rest can go to
+          another machine.
+        </Notice>
       )}
       {found && (
         <>
@@ -64,14 +115,18 @@ export function MachinesCompared() {
                   {m.chosen ? (
                     <b>planned here</b>
                   ) : (
-                    <Button disabled={submit.busy} onClick={() => void submit.set("machine", m.id)}>
-                      Plan it there
+                    <Button
+                      disabled={submit.busy || (plan.cutBegun && inSetup)}
+                      onClick={() => void submit.set("machine", m.id)}
+                    >
+                      {plan.cutBegun ? "Move the rest there" : "Plan it there"}
                     </Button>
                   )}
                 </td>
               </tr>
             ))}
           </Table>
+          <ByMachine found={found} />
           <Section title="To carry over">
             <Box fontSize="15px">
               {found

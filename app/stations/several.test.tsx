@@ -82,7 +82,7 @@ describe("more than one piece", () => {
     fireEvent.click(within(row).getByRole("button", { name: "choose" }));
     await waitFor(() => expect(intents).toMatchObject([{ changes: [{ path: "batch/order", to: "setup" }] }]));
     await waitFor(() => expect(within(row).getByRole("button", { name: "chosen" })).toBeTruthy());
-    expect(text()).toMatch(/Two side by side in the vise/);
+    expect(text()).toMatch(/Two in the vise at once/);
   });
 
   test("money: nothing is compared without a price; with one the verdict, its terms and what is missing", async () => {

@@ -65,12 +65,17 @@ describe("the piece to go on with", () => {
   });
 });
 
-test("two side by side: never where they are longer than the jaw, and each setup is judged once", () => {
+test("two at once: every clamping is judged, and nothing that does not fit the vise is offered", () => {
   const [vise] = inUse(demoShop).vises;
   for (const { job, made } of plans) {
     const found = twoAtOnce(job, made.setups, vise!);
-    expect(new Set(found.map((f) => f.clamping)).size).toBe(found.length);
-    expect(found).toHaveLength(new Set(made.setups.map((s) => s.clamping)).size);
-    expect(twoAtOnce(job, made.setups, { ...vise!, jawWidth: 20 }).every((f) => f.may === "no")).toBe(true);
+    expect(new Set(found.map((f) => f.clamping))).toEqual(new Set(made.setups.map((s) => s.clamping)));
+    expect(new Set(found.map((f) => `${f.clamping} ${f.how}`)).size).toBe(found.length);
+    const small = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 20, opening: 20 });
+    expect(small.filter((f) => f.how !== "stacked").every((f) => f.may === "no")).toBe(true);
+    const large = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 900, opening: 900 });
+    expect(large.filter((f) => f.may === "no").length).toBeLessThanOrEqual(
+      found.filter((f) => f.may === "no").length,
+    );
   }
 });

@@ -173,11 +173,12 @@ function TwoAtOnce() {
   if (!vise || plan.setups.length === 0) return null;
   return (
     <chakra.details mt="14px" fontSize="14.5px">
-      <summary>Two side by side in the vise?</summary>
-      <Table label="Two side by side" head={["setup", "two at once", "why"]}>
+      <summary>Two in the vise at once?</summary>
+      <Table label="Two at once" head={["setup", "how", "two at once", "why"]}>
         {twoAtOnce(job, plan.setups, vise).map((of) => (
-          <tr key={of.clamping}>
+          <tr key={`${of.clamping} ${of.how}`}>
             <th scope="row">{of.clamping}</th>
+            <td>{of.how}</td>
             <td>{mayWords[of.may]}</td>
             <td>
               <Words of={of.why} />

@@ -9,8 +9,8 @@ function milledBlock(): string {
   const slot = features.byId["slot-closed"]!;
   const seat = demoFile("pawl-plate").job.part.features.byId.seat!;
   // Shallow: each level is as many moves again.
-  Object.assign(seat.sizes.depth!, drawn(1.5));
-  Object.assign(slot.sizes.depth!, drawn(3));
+  Object.assign(seat.sizes.depth!, drawn(0.8));
+  Object.assign(slot.sizes.depth!, drawn(1.2));
   file.job.part.features = { byId: { "slot-closed": slot, seat }, order: ["slot-closed", "seat"] };
   return JSON.stringify(file);
 }

@@ -110,7 +110,7 @@ export const views: View[] = [
   {
     name: "setups-machines",
     url: `${job}/setups/bottom.face/machines`,
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "To carry over",
     picture: false,
   },
@@ -219,7 +219,7 @@ export const views: View[] = [
   {
     name: "record-money",
     url: "/jobs/track-dogs/record/1/money",
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "machine hours",
     picture: false,
   },
@@ -247,7 +247,7 @@ export const views: View[] = [
   {
     name: "ahead-sawing",
     url: "/ahead/sawing",
-    sizes: [desk, phone],
+    sizes: [desk],
     ready: "No way opens less",
     picture: true,
   },

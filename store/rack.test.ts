@@ -8,6 +8,7 @@ import {
   changeJob,
   Database,
   equipmentSign,
+  importItems,
   loadEquipment,
   loadJob,
   loadMine,
@@ -58,6 +59,12 @@ describe("the rack", () => {
     expect(await shopUndos(db)).toBe(1);
     await undoShop(db);
     expect((await loadMine(db)).bars.map((b) => b.claims.length)).toEqual([0, 0]);
+  });
+
+  test("a bar that a file brings anew keeps what is reserved of it", async () => {
+    await saveItem(db, "bars", "a", null, { ...bar("a"), claims: [claim] });
+    await importItems(db, "bars", [{ ...bar("a"), where: "shelf" }]);
+    expect((await loadMine(db)).bars).toMatchObject([{ where: "shelf", claims: [{ id: "c" }] }]);
   });
 
   test("more than a bar has cannot be reserved", async () => {

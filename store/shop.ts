@@ -145,11 +145,19 @@ export async function addMissing(db: Database, used: Shop): Promise<string[]> {
   });
 }
 
+/** What is reserved of a bar stands in no column: a file that brings the bar anew leaves it as it is. */
+const withReserved = (item: ShopItem, known: ShopItem | undefined): ShopItem =>
+  "claims" in item && known && "claims" in known ? { ...item, claims: known.claims } : item;
+
 /** Puts read items into a list: those with an id that is there replace it. */
 export async function importItems(db: Database, list: ShopList, items: ShopItem[]): Promise<void> {
   return db.transaction("rw", db.shop, async () => {
     const before = await loadMine(db);
-    const after = items.reduce<ShopItem[]>((all, item) => put(all, item.id, item), before[list]);
+    const known = new Map((before[list] as ShopItem[]).map((item) => [item.id, item]));
+    const after = items.reduce<ShopItem[]>(
+      (all, item) => put(all, item.id, withReserved(item, known.get(item.id))),
+      before[list],
+    );
     await db.shop.put({ ...before, [list]: after }, shopKey);
   });
 }

@@ -3,10 +3,14 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-li
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import type { Job } from "../../core/job/index.ts";
+import { newMate } from "../../core/part/index.ts";
 import { demoShop } from "../../core/shop/index.ts";
 import { addJob, database } from "../../store/index.ts";
+import { dim } from "../../tests/support/cheek-block.ts";
 import { demoJobs } from "../../tests/support/demo-jobs.ts";
 import { jobStub } from "../../tests/support/job-stub.tsx";
+import { readingEvent } from "../../tests/support/reading-event.ts";
+import { appended } from "../../tests/support/walker.ts";
 import type { JobIntent } from "../session/intent.ts";
 import type { ShopIntent } from "../shop/shop-intent.ts";
 import { DrawingStation } from "./drawing/drawing-station.tsx";
@@ -128,5 +132,85 @@ describe("more than one piece", () => {
       }),
     );
     expect(text()).toMatch(/Not measured yet/);
+  });
+
+  test("work by hand is added with its usual minutes, and its caution stands with it", async () => {
+    open(<SetupsStation />, "setups/back.face/order");
+    fireEvent.click(await screen.findByRole("button", { name: "Add work by hand" }));
+    await waitFor(() => expect(text()).toMatch(/A handle on the file/));
+    fireEvent.change(screen.getByLabelText("What"), { target: { value: "grind" } });
+    await waitFor(() => expect(text()).toMatch(/No aluminum, brass or plastic on the wheel/));
+    expect(screen.getByLabelText<HTMLInputElement>("Minutes").value).toBe("5");
+    fireEvent.click(screen.getByRole("button", { name: "remove" }));
+    await waitFor(() => expect(text()).not.toMatch(/on the wheel/));
+  });
+
+  test("another currency is shown with its dated rate; a rate of nothing is refused at its field", async () => {
+    const dogs = job("track-dogs");
+    open(<RecordStation />, "record/1/money", {
+      ...dogs,
+      quote: { ...dogs.quote, buy: { ...dogs.quote.buy, each: 10 } },
+    });
+    fireEvent.click(await screen.findByRole("button", { name: /in another currency/ }));
+    const rate = await screen.findByLabelText("How many for one of ours");
+    fireEvent.change(rate, { target: { value: "0" } });
+    fireEvent.blur(rate);
+    await waitFor(() => expect(text()).toMatch(/A rate is above zero/));
+    fireEvent.change(rate, { target: { value: "1.5" } });
+    fireEvent.blur(rate);
+    await waitFor(() => expect(text()).toMatch(/\(90\.00/));
+  });
+
+  test("terms of a price are put in another order, and the sum follows", async () => {
+    const dogs = job("track-dogs");
+    const term = { name: "", what: "percent" as const, off: false, low: 0, high: 0, counts: true };
+    const terms = {
+      byId: {
+        a: { ...term, id: "a", name: "tax", low: 20, high: 20 },
+        b: { ...term, id: "b", name: "shipping", what: "amount" as const, low: 10, high: 10 },
+      },
+      order: ["a", "b"],
+    };
+    open(<RecordStation />, "record/1/money", {
+      ...dogs,
+      quote: { ...dogs.quote, terms, buy: { ...dogs.quote.buy, each: 10 } },
+    });
+    const paid = () => screen.getByRole("region", { name: "From the price to what is paid" }).textContent;
+    await waitFor(() => expect(paid()).toMatch(/in all82\.00/));
+    fireEvent.click(screen.getByRole("button", { name: "shipping earlier" }));
+    await waitFor(() => expect(paid()).toMatch(/in all84\.00/));
+  });
+
+  test("holes of a part that is drilled together are put in with one press", async () => {
+    const pawl = job("pawl-plate");
+    await addJob(database(), job("cheek-block"), [], "2026-12-01T08:00:00.000Z");
+    const mates = { byId: { m: newMate("m", { kind: "drilled", job: "cheek-block" }) }, order: ["m"] };
+    open(<DrawingStation />, "drawing/fits", { ...pawl, part: { ...pawl.part, mates } });
+    fireEvent.click(await screen.findByRole("button", { name: "the same size" }));
+    await waitFor(() => expect(text()).toMatch(/Every hole of Cheek block is in this part too/));
+  });
+
+  test("the other half as it was measured gives this one, as a deviation", async () => {
+    const pawl = job("pawl-plate");
+    const read = appended([], readingEvent("height", 38.02, "micrometer-50"));
+    await addJob(database(), job("cheek-block"), read, "2026-12-01T08:00:00.000Z");
+    const mate = newMate("m", {
+      kind: "sum",
+      job: "cheek-block",
+      path: "sizes/height",
+      size: "sizes/height",
+      mate: dim("54"),
+    });
+    open(<DrawingStation />, "drawing/fits", {
+      ...pawl,
+      part: { ...pawl.part, mates: { byId: { m: mate }, order: ["m"] } },
+    });
+    fireEvent.click(await screen.findByRole("button", { name: "Make this half to it" }));
+    await waitFor(() =>
+      expect(intents.at(-1)).toMatchObject({
+        changes: [{ path: "retargets/height", to: { reason: "made to Cheek block as measured" } }],
+      }),
+    );
+    expect(text()).toMatch(/of both together this one is to be 15\.98/);
   });
 });

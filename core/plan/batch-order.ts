@@ -1,7 +1,7 @@
-import { handlingTimes } from "../handbook/index.ts";
 import { type BatchOrder, batchOrders } from "../job/index.ts";
 import { type Minutes, quantity } from "../quantity/index.ts";
-import { cutterOf, isFaceSetup, type Setup } from "../route/index.ts";
+import { cutterOf, type Setup } from "../route/index.ts";
+import { axisOfStep, type Step, stayingSteps } from "../steps/index.ts";
 import { line, say, words, type Working } from "../working/index.ts";
 import type { PieceStanding } from "./batch.ts";
 import type { Plan } from "./plan.ts";
@@ -18,47 +18,55 @@ export interface OrderCost {
 
 /** What of a setup is done anew for every piece, and what is set once while piece after piece goes through it. */
 interface SetupShare {
-  each: Minutes;
   once: Minutes;
   cutters: number;
   zeros: number;
-  /** Of those what must be done for every piece all the same: more cutters than one come out again. */
+  /** Of those what must be done for every piece all the same. */
   againCutters: number;
   againZeros: number;
 }
 
-/** How a setup's minutes fall to each piece and to setting it. */
-function shareOf(setup: Setup): SetupShare {
+/** How a setup's minutes fall to each piece and to setting it: what stays is what the machine then offers to keep. */
+function shareOf(setup: Setup, all: readonly Step[]): SetupShare {
+  const mine = new Set<string>(setup.operations.map((o) => o.key));
+  const steps = all.filter((s) => mine.has(s.op));
+  const stays = stayingSteps(setup, steps);
   const used = setup.operations.map(cutterOf).filter((c) => c !== null);
-  const changes = used.filter((c, i) => c !== used[i - 1]).length;
-  const oneTool = new Set(used).size <= 1;
-  // A face is touched off once; features are picked up in X and Y, and in Z by each tool.
-  const zeros = isFaceSetup(setup) ? 1 : 2 + changes;
-  const againCutters = oneTool ? 0 : changes;
-  const keepsX = setup.seat.stop;
-  const againZeros = isFaceSetup(setup) ? 0 : (keepsX ? 0 : 1) + (oneTool ? 0 : changes);
-  const setting =
-    (changes - againCutters) * handlingTimes.cutterChange + (zeros - againZeros) * handlingTimes.touchOff;
-  const all = setup.minutes.cutting + setup.minutes.handling;
-  const once = Math.min(setting, Math.max(0, setup.minutes.handling - handlingTimes.setup / 2));
-  return { each: all - once, once, cutters: changes, zeros, againCutters, againZeros };
+  const cutters = used.filter((c, i) => c !== used[i - 1]).length;
+  const zeros = steps.filter(axisOfStep).length;
+  const toolStays = stays.some((s) => !axisOfStep(s) && s.id !== "finder");
+  const once = Math.min(
+    stays.reduce((sum, s) => sum + s.minutes, 0),
+    setup.minutes.handling,
+  );
+  return {
+    once,
+    cutters,
+    zeros,
+    againCutters: toolStays ? 0 : cutters,
+    againZeros: zeros - stays.filter(axisOfStep).length,
+  };
 }
 
 /**
  * Orders of several pieces compared by the minutes of the plan: set once, a stop, a zero and a cutter serve all pieces that go through
  * one setup after the other.
  */
-export function batchOrdersOf({ setups }: Pick<Plan, "setups">, pieces: number): OrderCost[] {
-  const shares = setups.map(shareOf);
+export function batchOrdersOf(
+  { setups, steps, minutes: planned }: Pick<Plan, "setups" | "steps" | "minutes">,
+  pieces: number,
+): OrderCost[] {
+  const shares = setups.map((setup) => shareOf(setup, steps));
   const sum = (of: (share: SetupShare) => number) => shares.reduce((total, share) => total + of(share), 0);
-  const whole = sum((s) => s.each + s.once);
+  const whole = planned.total;
+  const once = sum((s) => s.once);
   return batchOrders
     .filter((order) => order !== "first" || pieces > 2)
     .map((order): OrderCost => {
       // Alone through all setups, and in a row behind another.
       const alone = order === "piece" ? pieces : order === "first" ? 2 : 1;
       const behind = pieces - alone;
-      const minutes = alone * whole + behind * sum((s) => s.each);
+      const minutes = alone * whole + behind * (whole - once);
       return {
         order,
         minutes,
@@ -69,13 +77,7 @@ export function batchOrdersOf({ setups }: Pick<Plan, "setups">, pieces: number):
           title: say`Working: minutes of ${quantity("count", pieces)} pieces`,
           lines: [
             line("one piece alone through all setups, as planned", quantity("time", whole)),
-            line(
-              "of that to set cutters and zeros that can stay",
-              quantity(
-                "time",
-                sum((s) => s.once),
-              ),
-            ),
+            line("of that to set cutters and zeros that can stay", quantity("time", once)),
             line("pieces for which all of it is set", quantity("count", alone)),
             line("pieces that find it set", quantity("count", behind)),
             line("all pieces", quantity("time", minutes), { sum: true }),
@@ -83,7 +85,7 @@ export function batchOrdersOf({ setups }: Pick<Plan, "setups">, pieces: number):
           limits: [],
           notes: [
             words(
-              "X stays where a stop stands at the end of the part, Z where one cutter does all of a setup. Handling times are guesses until your own are known.",
+              "X stays where a stop stands at the end of the part, Z where one cutter does all of a setup and no finder goes in, a face only where blanks are alike. Handling times are guesses until your own are known.",
             ),
           ],
         },

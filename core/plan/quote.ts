@@ -73,12 +73,16 @@ function reservedMaterial(jobId: string, rack: readonly Bar[]): { amount: number
 }
 
 /** What making a batch costs by the plan, in its chosen order; every term with its working. */
-export function makeCost(job: Job, made: Pick<Plan, "setups">, shop: Shop, rack: readonly Bar[]): MakeCost {
+export function makeCost(
+  job: Job,
+  made: Pick<Plan, "setups" | "steps" | "minutes">,
+  shop: Shop,
+  rack: readonly Bar[],
+): MakeCost {
   const { quote } = job;
   const pieces = job.quantity + job.added;
   const orders = batchOrdersOf(made, pieces);
   const order = orders.find((o) => o.order === job.batch.order) ?? orders[0];
-  const one = batchOrdersOf(made, 1)[0]?.minutes ?? 0;
   const minutes = order?.minutes ?? 0;
   const { machine } = equipment(job, shop);
   const missing: CostTerm["name"][] = [];
@@ -138,7 +142,7 @@ export function makeCost(job: Job, made: Pick<Plan, "setups">, shop: Shop, rack:
   const fixed = quote.tools ?? 0;
   return {
     pieces,
-    minutes: minutes || one,
+    minutes,
     terms,
     total,
     fixed,
@@ -146,6 +150,12 @@ export function makeCost(job: Job, made: Pick<Plan, "setups">, shop: Shop, rack:
     missing,
   };
 }
+
+/** The least and the most of a term: with no most entered, or one below its least, the least is both. */
+export const rangeOfTerm = ({ low, high }: Pick<PriceTerm, "low" | "high">): [number, number] => [
+  low,
+  Math.max(low, high),
+];
 
 /** A price as its terms leave it: what it was before, and after, at the least and the most. */
 export interface PriceStep {
@@ -165,7 +175,7 @@ export function priceChain(sum: number, terms: readonly PriceTerm[]): PriceStep[
       return Math.max(0, term.off ? now - amount : now + amount);
     };
     // A discount at its most makes the least price.
-    const [least, most] = [Math.min(term.low, term.high), Math.max(term.low, term.high)];
+    const [least, most] = rangeOfTerm(term);
     steps.push({
       term,
       low: change(low, term.off ? most : least),

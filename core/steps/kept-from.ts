@@ -47,32 +47,51 @@ export function keptSettings(
   const from = leftBy(records, mine, piece);
   if (from === null) return null;
   const before = foldRecords(records, from);
-  const cutters = new Set(setup.operations.map(cutterOf).filter((c) => c !== null));
-  const touches = steps.filter((s) => mine.has(s.op) && s.pickup && s.pickup.toucher.kind !== "cutter");
-  const finderStays = touches.every((s) => axisKept(setup, s, s.pickup!.axis, false, before));
-  // Where a finder has to go in, the cutter comes out: its Z is lost with it.
-  const tool = cutters.size === 1 && finderStays;
   const kept: KeptSettings = { from, axes: [], differ: 0, tool: false, events: [] };
-  const taken = new Set<string>();
+  const stays = new Set(stayingSteps(setup, steps, (step) => stillStands(setup, step, before)));
   // From here to the first cut, in order: what cannot be kept is set anew, and asked as ever.
   for (const step of steps.slice(current)) {
     if (!mine.has(step.op) || !setting(step)) break;
-    if (step.done) continue;
-    const axis = step.pickup?.axis ?? step.touch?.axis;
+    if (step.done || !stays.has(step)) continue;
+    const axis = axisOfStep(step);
     if (axis) {
-      if (!axisKept(setup, step, axis, tool, before)) continue;
       kept.axes.push(axis);
       kept.differ = Math.max(kept.differ, differsAt(setup, step, axis, rangeOf));
-    } else if (step.id === "finder") {
-      // The finder is left out where all it would touch is kept.
-      if (!finderStays) continue;
-    } else if (tool) kept.tool = true;
-    else continue;
-    taken.add(`${step.op} ${step.id}`);
+    } else if (step.id !== "finder") kept.tool = true;
     kept.events.push(...eventsToFinish(step).map((event) => keptEvent(event, from, before)));
   }
   // Keeping the cutter alone saves nothing worth asking.
   return kept.axes.length > 0 ? kept : null;
+}
+
+/** The axis whose zero a step takes; undefined where it takes none. */
+export const axisOfStep = ({ pickup, touch }: Step) => pickup?.axis ?? touch?.axis;
+
+/**
+ * Steps of a setup that a second piece need not do again, by how it is held: what is set before its first cut and stays so while pieces
+ * change. Orders of a batch are compared by it, and the machine offers it.
+ * @param stands whether a zero is still what it was; left out where nothing was cut yet
+ */
+export function stayingSteps(
+  setup: Setup,
+  steps: readonly Step[],
+  stands: (step: Step) => boolean = () => true,
+): Step[] {
+  const mine = new Set<string>(setup.operations.map((o) => o.key));
+  const all = steps.filter((s) => mine.has(s.op));
+  const first = all.findIndex(setting);
+  const end = all.findIndex((s, i) => i > first && !setting(s));
+  const before = first < 0 ? [] : all.slice(first, end < 0 ? undefined : end);
+  const touches = all.filter((s) => s.pickup && s.pickup.toucher.kind !== "cutter");
+  const finderStays = touches.every((s) => axisStays(setup, s.pickup!.axis, false) && stands(s));
+  const cutters = new Set(setup.operations.map(cutterOf).filter((c) => c !== null));
+  // Where a finder has to go in, the cutter comes out: its Z is lost with it.
+  const tool = cutters.size === 1 && finderStays;
+  return before.filter((step) => {
+    const axis = axisOfStep(step);
+    if (axis) return axisStays(setup, axis, tool) && stands(step);
+    return step.id === "finder" ? finderStays : tool;
+  });
 }
 
 /** The other piece whose work in a setup was the last done on the machine; null where something else was. */
@@ -84,19 +103,21 @@ function leftBy(records: Record[], mine: ReadonlySet<string>, piece: number): nu
   return last && last.piece !== piece && mine.has(last.op) ? last.piece : null;
 }
 
-function axisKept(setup: Setup, step: Step, axis: "x" | "y" | "z", tool: boolean, before: Progress): boolean {
-  const known = progressOf(before, step.op);
-  if (!known) return false;
+/** Whether a zero stays while pieces change, by how they are held. @param tool the cutter stays in the spindle */
+function axisStays(setup: Setup, axis: "x" | "y" | "z", tool: boolean): boolean {
   if (axis === "z" && !tool) return false;
   if (axis === "x" && !setup.seat.stop) return false;
-  if (isFaceSetup(setup)) {
-    // Blanks differ where they were sawn, cast or rolled: the highest spot of each is felt anew.
-    const alike = likeEachOther.has(setup.before.faces[faceOf(setup).face].condition);
-    return alike && before.faces.get(keyOfSetup(setup))?.zeroed === true;
-  }
-  if (axis === "y" && setup.device !== "vise") return false;
-  const lostAt = Math.max(-1, ...known.stales.map((s) => s.seq));
-  return "cuts" in known ? known.zeroed : (known.ticks.get(step.id) ?? -1) > lostAt;
+  // Blanks differ where they were sawn, cast or rolled: the highest spot of each is felt anew.
+  if (isFaceSetup(setup)) return likeEachOther.has(setup.before.faces[faceOf(setup).face].condition);
+  return axis !== "y" || setup.device === "vise";
+}
+
+/** Whether a zero was taken for the piece before and nothing was touched since. */
+function stillStands(setup: Setup, step: Step, before: Progress): boolean {
+  if (isFaceSetup(setup)) return before.faces.get(keyOfSetup(setup))?.zeroed === true;
+  const known = progressOf(before, step.op);
+  if (!known || "cuts" in known) return false;
+  return (known.ticks.get(step.id) ?? -1) > Math.max(-1, ...known.stales.map((s) => s.seq));
 }
 
 /**

@@ -15,7 +15,7 @@ export interface Half {
 
 /**
  * A split line against the balance of a lump: how far it lies off where it is drawn, and what either half gives when it is followed.
- * @returns `line` is where it lies as the part lies in the lump, mm; null while it is not entered, or a face beside it was not probed
+ * @returns `line` is where it lies as the part lies in the blank, mm; null while it is not entered, or a face beside it was not probed
  */
 export function splitSays(
   { axis, found, drawn }: SplitLine,

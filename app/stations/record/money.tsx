@@ -10,6 +10,7 @@ import {
   makeCost,
   type MakeOrBuyFound,
   makeOrBuyOf,
+  rangeOfTerm,
 } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import { words } from "../../../core/working/index.ts";
@@ -347,7 +348,7 @@ function Term({
         label="High"
         path={`${at}/high`}
         kind={moneyEntry}
-        value={Math.max(term.high, term.low)}
+        value={rangeOfTerm(term)[1]}
         width="80px"
         terse
       />

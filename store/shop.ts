@@ -27,6 +27,7 @@ const needed = ["machines", "cutters", "vises"] as const satisfies ShopList[];
 export interface Equipment {
   /** What is owned, with stand-ins where a list is still empty. Without the bars: no plan hangs on what lies in the rack. */
   shop: Shop;
+  /** With bars that are used up: what was sawn from them is known still. */
   rack: Bar[];
   standIns: ShopList[];
   own: OwnHandbook;
@@ -64,7 +65,12 @@ export async function loadEquipment(db: Database): Promise<Equipment> {
     ...Object.fromEntries(standIns.map((list) => [list, [...mine[list], ...demoShop[list]]])),
     instruments: mine.instruments.length > 0 ? mine.instruments : demoShop.instruments,
   };
-  return { shop, rack: mine.bars.filter((bar) => !bar.retired), standIns, own: await loadOwn(db) };
+  return {
+    shop,
+    rack: mine.bars.filter((bar) => !bar.retired || bar.sawn.length > 0),
+    standIns,
+    own: await loadOwn(db),
+  };
 }
 
 /** The shop as plans reckon with it. */
@@ -145,9 +151,9 @@ export async function addMissing(db: Database, used: Shop): Promise<string[]> {
   });
 }
 
-/** What is reserved of a bar stands in no column: a file that brings the bar anew leaves it as it is. */
+/** What is reserved of a bar and was sawn from it stands in no column: a file that brings the bar anew leaves it as it is. */
 const withReserved = (item: ShopItem, known: ShopItem | undefined): ShopItem =>
-  "claims" in item && known && "claims" in known ? { ...item, claims: known.claims } : item;
+  "claims" in item && known && "claims" in known ? { ...item, claims: known.claims, sawn: known.sawn } : item;
 
 /** Puts read items into a list: those with an id that is there replace it. */
 export async function importItems(db: Database, list: ShopList, items: ShopItem[]): Promise<void> {

@@ -78,7 +78,7 @@ export function Sawing({ jobs, equipment: { shop, rack, own } }: { jobs: Job[]; 
           first.
         </Notice>
       )}
-      {rack.length === 0 && (
+      {rack.every((bar) => bar.retired) && (
         <Notice severity="note">
           The rack is empty.{" "}
           <Link to="/shop/bars" style={underlined}>

@@ -51,13 +51,15 @@ export function wantedBlank(
   };
 }
 
-/** How many blanks a job still wants: those ordered and begun in place of others, less what is reserved for it. */
+/** How many blanks a job still wants: those ordered and begun in place of others, less what is reserved for it or was sawn. */
 export const blanksWanted = (job: Pick<Job, "id" | "quantity" | "added">, rack: readonly Bar[]): number =>
   Math.max(
     0,
     job.quantity +
       job.added -
-      rack.flatMap((bar) => bar.claims).reduce((sum, c) => sum + (c.jobId === job.id ? c.count : 0), 0),
+      rack
+        .flatMap((bar) => [...bar.claims, ...bar.sawn])
+        .reduce((sum, c) => sum + (c.jobId === job.id ? c.count : 0), 0),
   );
 
 /** A bar for the blanks of a job, with its saw cut. */

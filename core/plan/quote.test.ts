@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { Job, PriceTerm } from "../job/index.ts";
-import { demoShop } from "../shop/index.ts";
+import { afterSawing, demoShop } from "../shop/index.ts";
 import { demoJobs } from "../../tests/support/demo-jobs.ts";
 import { plan } from "./make-plan.ts";
 import { boughtCost, hourlyRate, makeCost, makeOrBuyOf, priceChain } from "./quote.ts";
@@ -39,6 +39,7 @@ describe("a price chain", () => {
     ],
     ["a discount at its most is the least price", [term({ off: true, low: 5, high: 10 })], 90, 95],
     ["what is switched off counts nothing", [term({ low: 20, high: 20, counts: false })], 100, 100],
+    ["with no most entered the least is both", [term({ low: 20, high: 0 })], 120, 120],
     ["no price falls below nothing", [term({ what: "amount", off: true, low: 500, high: 500 })], 0, 0],
   ])("%s", (_what, terms, low, high) => {
     expect(priceChain(100, terms).at(-1)).toMatchObject({ low, high });
@@ -92,6 +93,8 @@ describe("making against buying", () => {
     const job = priced(18, { material: null });
     const cost = makeCost(job, made, demoShop, [{ ...bar!, price: 20, claims }]);
     expect(cost.terms.find((t) => t.name === "material")!.amount).toBeCloseTo(0.3 * 20, 9);
+    const { kept } = afterSawing({ ...bar!, price: 20, claims }, "c")!;
+    expect(makeCost(job, made, demoShop, [kept]).total).toBeCloseTo(cost.total, 9);
   });
 
   test("setup by setup costs less than piece by piece", () => {

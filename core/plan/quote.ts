@@ -54,10 +54,10 @@ function cutterMinutes(setups: readonly Setup[]): Map<string, Minutes> {
   return found;
 }
 
-/** What of the rack is reserved for a job, in money: what the meter costs today times what is taken. Null where no price is known. */
+/** What of the rack is reserved for a job or was sawn for it, in money: what the meter costs today times what is taken. Null where no price is known. */
 function reservedMaterial(jobId: string, rack: readonly Bar[]): { amount: number; working: Working } | null {
   const lines = rack.flatMap((bar) =>
-    bar.claims
+    [...bar.claims, ...bar.sawn]
       .filter((claim) => claim.jobId === jobId && bar.price !== null)
       .map((claim) => ({ bar, amount: (claimedLength(claim) / 1000) * bar.price! })),
   );
@@ -66,7 +66,9 @@ function reservedMaterial(jobId: string, rack: readonly Bar[]): { amount: number
   return {
     amount,
     working: sheet("material", [
-      ...lines.map((l) => line(`reserved of ${l.bar.name}, at today's price a meter`, money(l.amount))),
+      ...lines.map((l) =>
+        line(`reserved or sawn of ${l.bar.name}, at today's price a meter`, money(l.amount)),
+      ),
       line("material", money(amount), { sum: true }),
     ]),
   };

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { demoShop } from "../shop/index.ts";
+import { afterSawing, demoShop } from "../shop/index.ts";
 import { demoJobs } from "../../tests/support/demo-jobs.ts";
 import { keeperBlocks } from "../../tests/support/finished-job.ts";
 import { barOffers, blanksWanted, sawOrMill, wantedBlank } from "./blank-offer.ts";
@@ -29,6 +29,16 @@ describe("blanks of a job", () => {
   test("what is reserved is wanted no more", () => {
     const claims = [{ id: "c", jobId: dogs.id, jobName: "", each: 47, kerf: 2, count: 4 }];
     expect(blanksWanted(dogs, [{ ...rack[0]!, claims }])).toBe(2);
+  });
+
+  test("what was sawn is wanted no more either, and a bar that is used up gives nothing", () => {
+    const claims = [{ id: "c", jobId: dogs.id, jobName: "", each: 47, kerf: 2, count: 6 }];
+    const { kept } = afterSawing({ ...rack[0]!, claims }, "c")!;
+    expect(blanksWanted(dogs, [kept])).toBe(0);
+    expect(blanksWanted({ ...dogs, added: 1 }, [kept])).toBe(1);
+    const used = { ...kept, retired: true };
+    expect(barOffers(dogs, demoShop, [used])!.offers).toEqual([]);
+    expect(sawingList([{ ...dogs, added: 1 }], demoShop, [used]).groups).toEqual([]);
   });
 
   test("a lump that stands far over is sawn, one that does not is milled", () => {

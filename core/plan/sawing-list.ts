@@ -86,7 +86,7 @@ export function sawingList(
     });
     for (const key of new Set(choices.map((c) => alike(c.like)))) {
       const opened = new Set(groups.flatMap((g) => g.cut.map((c) => c.bar.id)));
-      const bars = rack.filter((bar) => alike(bar) === key && !opened.has(bar.id));
+      const bars = rack.filter((bar) => !bar.retired && alike(bar) === key && !opened.has(bar.id));
       if (bars.length === 0) continue;
       const group = groupOf(
         bars,

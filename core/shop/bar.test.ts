@@ -29,6 +29,17 @@ describe("a bar of the rack", () => {
     expect(took).toBe(300);
   });
 
+  test("what was sawn stays known, on the off-cut or on a bar that is used up and retired", () => {
+    const short = afterSawing({ ...bar, claims: [claim("a", 47, 2)] }, "a")!.kept;
+    expect(short).toMatchObject({ retired: false, length: 202, sawn: [{ id: "a", count: 2 }], claims: [] });
+    const gone = afterSawing({ ...bar, claims: [claim("a", 98.6, 3)] }, "a")!.kept;
+    expect(gone).toMatchObject({ retired: true, sawn: [{ id: "a", count: 3 }] });
+    // What is too short to keep, and reserved all the same, stays in the rack.
+    const both = afterSawing({ ...bar, claims: [claim("a", 140, 2), claim("b", 5, 1)] }, "a")!.kept;
+    expect(both).toMatchObject({ retired: false, length: 16 });
+    expect(checkItem("bars", gone).filter((f) => f.severity === "stop")).toEqual([]);
+  });
+
   test.each([
     ["what is there", [claim("a", 100, 2)], []],
     ["all of it, without a last cut", [claim("a", 98.6, 3)], []],

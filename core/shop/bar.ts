@@ -1,5 +1,5 @@
 import { stockFormSchema } from "../handbook/index.ts";
-import { extent, mm } from "../quantity/index.ts";
+import { extent, mm, smallestSize } from "../quantity/index.ts";
 import { say } from "../working/index.ts";
 import * as z from "../zod.ts";
 
@@ -45,6 +45,8 @@ export const barSchema = z.object({
   /** What a meter of it costs today, in the shop's money; null where nobody knows. */
   price: z.number().min(0).max(1e6).nullable(),
   claims: z.array(claimSchema).max(200),
+  /** Blanks that were sawn from it: a job that has its blanks wants no more, and its material stays in its costs. */
+  sawn: z.array(claimSchema).max(400).default([]),
 });
 /** A bar of the rack, or what is left of one. */
 export type Bar = z.infer<typeof barSchema>;
@@ -60,15 +62,26 @@ export const freeLength = (bar: Pick<Bar, "length" | "claims">): number =>
 /** Below this much of a bar is not worth keeping, mm (guess). */
 export const leastOffcut = 20;
 
-/** The same bar after the blanks of a claim were sawn off; null where there is no such claim. Nothing is left where it was all used. */
-export function afterSawing(bar: Bar, claimId: string): { left: Bar | null; took: number } | null {
+/**
+ * The same bar after the blanks of a claim were sawn off; null where there is no such claim. `left` is null where nothing is left to
+ * saw from. `kept` is what is kept of it in either case: used up, it is retired, so that what was sawn from it is still known.
+ */
+export function afterSawing(bar: Bar, claimId: string): { left: Bar | null; kept: Bar; took: number } | null {
   const claim = bar.claims.find((c) => c.id === claimId);
   if (!claim) return null;
   // The last cut of a bar that is used up is none: the blank is what was left.
   const took = Math.min(bar.length, claimedLength(claim));
   const length = Math.round((bar.length - took) * 1e4) / 1e4;
   const claims = bar.claims.filter((c) => c.id !== claimId);
-  return { left: length > 0 ? { ...bar, length, offcut: true, claims } : null, took };
+  const cut = {
+    ...bar,
+    length: Math.max(smallestSize, length),
+    offcut: true,
+    claims,
+    sawn: [...bar.sawn, claim],
+  };
+  const worth = length >= leastOffcut || claims.length > 0;
+  return { left: length > 0 ? cut : null, kept: worth ? cut : { ...cut, retired: true }, took };
 }
 
 /** How a section is written on a label. */

@@ -77,6 +77,7 @@ export function blankItem<L extends ShopList>(list: L, id: string): ShopItem<L> 
       offcut: false,
       price: null,
       claims: [],
+      sawn: [],
     }),
   };
   return blanks[list]();

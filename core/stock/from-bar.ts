@@ -137,6 +137,7 @@ export const givesBlank = (choice: BarChoice): choice is BarChoice & { of: BarBl
 export function barsFor(rack: readonly Bar[], wanted: WantedBlank, count: number): BarChoice[] {
   const order = { section: 1, length: 0, round: 2, material: 3 } as const;
   return rack
+    .filter((bar) => !bar.retired)
     .map((bar): BarChoice => ({ bar, of: blankFromBar(bar, wanted) }))
     .sort((a, b) => {
       if (!givesBlank(a) || !givesBlank(b)) {

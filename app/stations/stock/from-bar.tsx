@@ -4,14 +4,13 @@ import { Link } from "react-router";
 import { barCuts } from "../../../core/figure/index.ts";
 import { usualFacing } from "../../../core/handbook/index.ts";
 import { changeOf } from "../../../core/job/index.ts";
-import { barOffers, type BarOffer, sawLengthWorking, sawOf } from "../../../core/plan/index.ts";
+import { barOffers, type BarOffer, blanksWanted, sawLengthWorking, sawOf } from "../../../core/plan/index.ts";
 import { dimensionOf, type LengthUnit, mm, type Mm, quantity } from "../../../core/quantity/index.ts";
 import {
   afterSawing,
   type Bar,
   type Claim,
   freeLength,
-  leastOffcut,
   runOutLearned,
   sectionText,
 } from "../../../core/shop/index.ts";
@@ -87,7 +86,7 @@ export function FromBar() {
         <Notice severity="note">
           Enter the drawing first (1): material and finished sizes. Then the rack is searched for a bar.
         </Notice>
-      ) : rack.length === 0 ? (
+      ) : rack.every((bar) => bar.retired) ? (
         <Notice severity="note">
           The rack is empty.{" "}
           <Link to="/shop/bars" style={underlined}>
@@ -104,6 +103,11 @@ export function FromBar() {
               count={found.count}
               unit={unit}
             />
+          )}
+          {blanksWanted(job, rack) === 0 && (
+            <Notice severity="good">
+              Every blank of this job is reserved or sawn. What stands here is for one more.
+            </Notice>
           )}
           <Section title={`The rack, for ${found.count} ${found.count === 1 ? "blank" : "blanks"}`}>
             {fits.length === 0 && (
@@ -385,14 +389,13 @@ function Reserved({
   save: ReturnType<typeof useRack>["save"];
 }) {
   const sawn = afterSawing(bar, claim.id);
-  const left = sawn?.left ?? null;
-  const keeps = left !== null && (left.length >= leastOffcut || left.claims.length > 0);
+  const left = sawn && !sawn.kept.retired ? sawn.kept : null;
   return (
     <Box display="flex" gap="12px" flexWrap="wrap" alignItems="center" py="4px" borderTopWidth="1px">
       <chakra.span flex="1" minW="220px">
         <b>{claim.count}</b> of <Figure of={mm(claim.each)} /> from {bar.name}
         {bar.where && `, ${bar.where}`}.{" "}
-        {keeps ? (
+        {left ? (
           <>
             Left after that: <Figure of={mm(left.length)} />.
           </>
@@ -403,7 +406,7 @@ function Reserved({
       <Button
         look="strong"
         disabled={busy || !sawn}
-        onClick={() => save("bars", bar, keeps ? left : null, `${claim.count} sawn off ${bar.name}.`)}
+        onClick={() => save("bars", bar, sawn!.kept, `${claim.count} sawn off ${bar.name}.`)}
       >
         Sawn
       </Button>

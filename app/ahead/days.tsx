@@ -1,4 +1,4 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { chakra } from "@chakra-ui/react";
 import { CalendarPlus } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useFetcher } from "react-router";
@@ -16,30 +16,27 @@ import { quantity } from "../../core/quantity/index.ts";
 import type { Record as JobRecord } from "../../core/steps/index.ts";
 import type { Equipment } from "../../store/index.ts";
 import { Button } from "../instruments/button.tsx";
-import { Chart, type ChartColors } from "../instruments/chart.tsx";
 import { Check } from "../instruments/check.tsx";
 import { download } from "../instruments/download.ts";
-import { Field, Input } from "../instruments/field.tsx";
+import { Input } from "../instruments/field.tsx";
 import { Icon } from "../instruments/icon.tsx";
 import { Notice } from "../instruments/notice.tsx";
 import { Section, StationTitle, Table } from "../instruments/section.tsx";
 import { Figure } from "../instruments/words.tsx";
 import type { DaysFound } from "../planner/planner.ts";
 import { askDays, stopDays } from "../planner/use-plan.ts";
+import { clock, dayName } from "./day-words.ts";
+import { DayChart, type Names } from "./day-chart.tsx";
+import { Times } from "./working-times.tsx";
 import type { AheadIntent } from "./ahead-intent.ts";
 
 const underlined = { textDecoration: "underline" } as const;
-const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 
 /** Today as the person's calendar has it. */
 const today = (): string => {
   const now = new Date();
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };
-const dayName = (day: string) =>
-  new Date(`${day}T12:00:00`).toLocaleDateString([], { weekday: "short", day: "numeric", month: "short" });
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60) % 24).padStart(2, "0")}:${String(Math.round(minute) % 60).padStart(2, "0")}`;
 
 interface Asked {
   jobs: { job: Job; records: JobRecord[] }[];
@@ -160,111 +157,6 @@ function useDays({ jobs, equipment, times }: Asked, start: string) {
   };
 }
 
-/** Hours, days and people, and the day it begins. */
-function Times({
-  times,
-  start,
-  onStart,
-  onTimes,
-}: {
-  times: WorkingTimes;
-  start: string;
-  onStart: (day: string) => void;
-  onTimes: (times: WorkingTimes) => void;
-}) {
-  const [hours, setHours] = useState<string | null>(null);
-  const [people, setPeople] = useState<string | null>(null);
-  const typedHours = Number((hours ?? String(times.hours)).replace(",", "."));
-  const typedPeople = Number(people ?? times.people);
-  const hoursOk = typedHours >= 0.25 && typedHours <= 24;
-  const peopleOk = Number.isInteger(typedPeople) && typedPeople >= 1 && typedPeople <= 50;
-  return (
-    <Box className="no-print" display="flex" gap="8px 18px" flexWrap="wrap" alignItems="flex-end" mb="8px">
-      <Field
-        label="From"
-        type="date"
-        value={start}
-        onChange={(e) => e.target.value && onStart(e.target.value)}
-      />
-      <Field
-        label="Work begins at"
-        type="time"
-        value={clock(times.begins)}
-        onChange={(e) => {
-          const [h, m] = e.target.value.split(":").map(Number);
-          if (h !== undefined && m !== undefined) onTimes({ ...times, begins: h * 60 + m });
-        }}
-      />
-      <Field
-        label="Hours a day at the machines"
-        value={hours ?? String(times.hours)}
-        width="100px"
-        inputMode="decimal"
-        onChange={(e) => setHours(e.target.value)}
-        onBlur={() => {
-          if (hoursOk && hours !== null) onTimes({ ...times, hours: typedHours });
-          if (hoursOk) setHours(null);
-        }}
-      />
-      <Field
-        label="People"
-        value={people ?? String(times.people)}
-        width="80px"
-        inputMode="numeric"
-        onChange={(e) => setPeople(e.target.value)}
-        onBlur={() => {
-          if (peopleOk && people !== null) onTimes({ ...times, people: typedPeople });
-          if (peopleOk) setPeople(null);
-        }}
-      />
-      <Box display="flex" gap="2px 10px" flexWrap="wrap" role="group" aria-label="Days that are worked">
-        {weekdays.map((name, i) => (
-          <Check
-            key={name}
-            checked={times.days[i]!}
-            onCheck={(on) => onTimes({ ...times, days: times.days.with(i, on) })}
-          >
-            {name}
-          </Check>
-        ))}
-      </Box>
-      <Field
-        label="Nobody works on"
-        type="date"
-        value=""
-        onChange={(e) => {
-          const day = e.target.value;
-          if (/^2\d{3}-\d\d-\d\d$/.test(day) && !times.off.includes(day))
-            onTimes({ ...times, off: [...times.off, day].sort() });
-        }}
-      />
-      {times.off
-        .filter((day) => day >= start)
-        .map((day) => (
-          <Button
-            key={day}
-            look="quiet"
-            onClick={() => onTimes({ ...times, off: times.off.filter((d) => d !== day) })}
-          >
-            {dayName(day)} off, work again
-          </Button>
-        ))}
-      {!hoursOk && (
-        <Notice severity="warn">Hours a day are between 0.25 and 24. What you typed stays.</Notice>
-      )}
-      {!peopleOk && (
-        <Notice severity="warn">People are a whole number from 1 to 50. What you typed stays.</Notice>
-      )}
-      {!times.days.includes(true) && <Notice severity="warn">No day of the week is worked: tick one.</Notice>}
-    </Box>
-  );
-}
-
-interface Names {
-  machine: (id: string) => string;
-  job: (id: string) => string;
-}
-
 /** What writes a calendar comes when it is asked for. */
 async function saveCalendar(plan: DayPlan, start: string, times: WorkingTimes, names: Names): Promise<void> {
   const { calendarFile } = await import("../../core/exchange/index.ts");
@@ -337,105 +229,6 @@ function Plan({
         </Table>
       </Section>
     </>
-  );
-}
-
-/** Machines as rows, hours of work as the width: a bar for every stretch. */
-function DayChart({
-  plan,
-  start,
-  times,
-  names,
-}: {
-  plan: DayPlan;
-  start: string;
-  times: WorkingTimes;
-  names: Names;
-}) {
-  const machines = plan.loads.map((l) => l.machine);
-  const perDay = times.hours * 60;
-  const option = (c: ChartColors) => {
-    const text = { color: c.ink, fontSize: 12 };
-    const fills = [c.accent, c.warn, c.good, c.quiet];
-    const jobIds = [...new Set(plan.stretches.map((s) => s.jobId))];
-    return {
-      grid: { left: 150, right: 16, top: 8, bottom: 30 },
-      xAxis: {
-        type: "value",
-        min: 0,
-        max: Math.max(perDay, Math.ceil(plan.ends / perDay) * perDay),
-        interval: perDay,
-        axisLabel: {
-          ...text,
-          formatter: (value: number) => {
-            const at = calendarOf(value, start, times);
-            return at ? dayName(at.day) : "";
-          },
-        },
-        splitLine: { lineStyle: { color: c.rule } },
-      },
-      yAxis: {
-        type: "category",
-        inverse: true,
-        data: machines.map(names.machine),
-        axisLabel: { ...text, width: 140, overflow: "truncate" },
-      },
-      series: [
-        {
-          type: "custom",
-          data: plan.stretches.map((s) => [
-            machines.indexOf(s.machine),
-            s.from,
-            s.to,
-            jobIds.indexOf(s.jobId),
-          ]),
-          encode: { x: [1, 2], y: 0 },
-          renderItem: (
-            _: unknown,
-            api: {
-              value: (i: number) => number;
-              coord: (at: [number, number]) => [number, number];
-              size: (of: [number, number]) => [number, number];
-            },
-          ) => {
-            const row = api.value(0);
-            const [x, y] = api.coord([api.value(1), row]);
-            const [to] = api.coord([api.value(2), row]);
-            const high = Math.min(28, api.size([0, 1])[1] * 0.7);
-            const job = api.value(3);
-            const width = Math.max(1, to - x);
-            const name = names.job(jobIds[job]!);
-            return {
-              type: "group",
-              children: [
-                {
-                  type: "rect",
-                  shape: { x, y: y - high / 2, width, height: high },
-                  style: { fill: c.sheet, stroke: fills[job % fills.length], lineWidth: 2 },
-                },
-                ...(width > name.length * 6.5
-                  ? [
-                      {
-                        type: "text",
-                        x: x + 6,
-                        y,
-                        style: { text: name, fill: c.ink, fontSize: 12, verticalAlign: "middle" },
-                      },
-                    ]
-                  : []),
-              ],
-            };
-          },
-        },
-      ],
-    };
-  };
-  return (
-    <Chart
-      label={`Stretches of ${plan.jobs.length} jobs over ${machines.length} machines; the table below tells each`}
-      height={60 + machines.length * 44}
-      option={option}
-    />
   );
 }
 

@@ -115,10 +115,11 @@ export function Days({ jobs, equipment, times }: Asked) {
             />
           ))}
         </Table>
-        {found && found.pace !== 1 && (
+        {found?.timed && (
           <chakra.p fontSize="14px" color="quiet" mt="4px">
-            By the pieces you finished one planned minute takes you {found.pace.toFixed(2)}: times here are
-            yours.
+            The pieces you finished took <Figure of={quantity("time", found.timed.taken)} /> where{" "}
+            <Figure of={quantity("time", found.timed.planned)} /> were planned: one planned minute counts as{" "}
+            {found.pace.toFixed(2)} here.
           </chakra.p>
         )}
       </Section>

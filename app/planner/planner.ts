@@ -70,6 +70,8 @@ let days = 0;
 export interface DaysFound {
   ahead: Ahead[];
   pace: number;
+  /** What finished pieces took, and were planned to take: where the pace comes from; null while none was finished. */
+  timed: OwnTimes | null;
   plan: DayPlan;
 }
 
@@ -285,14 +287,14 @@ export const planner = {
   async days(
     jobs: readonly { job: Job; records: JobRecord[] }[],
     { shop, rack, own }: { shop: Shop; rack: Bar[]; own: OwnHandbook },
-    { start, times }: { start: string; times: WorkingTimes },
+    { start, times: worked }: { start: string; times: WorkingTimes },
     onProgress: (progress: { done: number; of: number }) => void,
   ): Promise<DaysFound | null> {
     const mine = ++days;
     const timed: OwnTimes[] = [];
     for (const { job, records } of jobs) {
-      const own1 = records.length > 0 ? ownTimesOf(job, records, shop, own) : null;
-      if (own1) timed.push(own1);
+      const finished = records.length > 0 ? ownTimesOf(job, records, shop, own) : null;
+      if (finished) timed.push(finished);
       await pause();
       if (mine !== days) return null;
     }
@@ -304,10 +306,14 @@ export const planner = {
       await pause();
       if (mine !== days) return null;
     }
-    const work = planningDays(ahead, start, times);
+    const work = planningDays(ahead, start, worked);
     for (;;) {
       const step = work.next();
-      if (step.done) return { ahead, pace, plan: step.value };
+      if (step.done) {
+        const sum = (of: keyof OwnTimes) => timed.reduce((all, t) => all + t[of], 0);
+        const times = timed.length > 0 ? { taken: sum("taken"), planned: sum("planned") } : null;
+        return { ahead, pace, timed: times, plan: step.value };
+      }
       await pause();
       if (mine !== days) return null;
     }

@@ -24,12 +24,8 @@ export const sawOf = ({ blank }: Pick<Job, "blank">, { saws }: Pick<Shop, "saws"
   saws.find((s) => s.id === blank.saw) ?? saws.find((s) => !s.retired) ?? null;
 
 /** What a blank of a job has to be; null while the drawing has no material or not all of its sizes. */
-export function wantedBlank(
-  job: Job,
-  shop: Pick<Shop, "saws" | "machines" | "vises">,
-  own: OwnHandbook = noOwnValues,
-): WantedBlank | null {
-  const { material } = equipment(job, shop as Shop, own);
+export function wantedBlank(job: Job, shop: Shop, own: OwnHandbook = noOwnValues): WantedBlank | null {
+  const { material } = equipment(job, shop, own);
   const part = effectivePart(job);
   const target = partSizes(part);
   if (!material || !target) return null;

@@ -114,6 +114,7 @@ describe("making against buying", () => {
     expect(found.decides!.name).toBe("labor");
     const dear = makeOrBuyOf(priced(900), cost, boughtCost(priced(900))!, { rate });
     expect(dear.cheaper).toBe("make");
+    expect(dear.hours!.working.lines.at(-1)!.result.value).toBeCloseTo(dear.hours!.high * 60, 6);
     // At the hours that pay both cost the same.
     const rest = cost.total - (cost.minutes / 60) * rate;
     expect(rest + dear.hours!.low * rate).toBeCloseTo(boughtCost(priced(900))!.low, 6);

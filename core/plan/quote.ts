@@ -212,7 +212,7 @@ export interface MakeOrBuyFound {
   /** The term of making that is the largest: what it comes to decides. */
   decides: CostTerm | null;
   /** Hours at which making costs as much as buying, at the least and the most price; null without a rate. */
-  hours: { low: number; high: number } | null;
+  hours: { low: number; high: number; working: Working } | null;
   /** From how many pieces on making is cheaper; null where it never is. */
   from: number | null;
 }
@@ -236,10 +236,22 @@ export function makeOrBuyOf(
         ? { low: 0, high: Math.max(Math.abs(low), Math.abs(high)) }
         : { low: Math.min(Math.abs(low), Math.abs(high)), high: Math.max(Math.abs(low), Math.abs(high)) },
     decides: make.terms.length > 0 ? make.terms.reduce((a, b) => (b.amount > a.amount ? b : a)) : null,
-    hours: own.rate ? { low: at(buy.low), high: at(buy.high) } : null,
+    hours: own.rate
+      ? { low: at(buy.low), high: at(buy.high), working: hoursWorking(buy, other, own.rate, at) }
+      : null,
     from: breakEven(make.fixed, make.each, each)?.from ?? null,
   };
 }
+
+/** How many hours a price pays for. @param other what making costs besides hours @param at the hours of a price */
+const hoursWorking = (buy: BoughtCost, other: number, rate: number, at: (price: number) => number): Working =>
+  sheet("hours that making may take", [
+    line("bought, at least", money(buy.low)),
+    line("less what making costs besides hours", money(other)),
+    line("an hour here: machine and person", money(rate)),
+    line("hours at which both cost the same, at least", time(at(buy.low) * 60), { sum: true }),
+    ...(buy.high > buy.low ? [line("at the most price", time(at(buy.high) * 60), { sum: true })] : []),
+  ]);
 
 /** What an hour costs here: the machine and a person, as far as they are entered; null where neither is. */
 export function hourlyRate(job: Job, shop: Shop, own?: OwnHandbook): number | null {

@@ -51,7 +51,7 @@ export const wantsBlank = ({ stock, part }: Pick<Job, "stock" | "part">): boolea
  */
 export function sawingList(
   jobs: readonly Job[],
-  shop: Pick<Shop, "saws" | "machines" | "vises">,
+  shop: Shop,
   rack: readonly Bar[],
   own: OwnHandbook = noOwnValues,
   trim: Mm = 0,

@@ -81,6 +81,12 @@ function Verdict({ found, make, buy }: { found: MakeOrBuyFound; make: MakeCost; 
       {found.from !== null && found.from > 1 && <>From {found.from} pieces on making is cheaper. </>}
       {make.missing.length > 0 &&
         `Not entered, and counted as nothing: ${make.missing.map((m) => termNames[m]).join(", ")}.`}
+      {found.hours && (
+        <chakra.details fontSize="14px" mt="4px">
+          <summary>Working of the hours</summary>
+          <WorkingSheet working={found.hours.working} />
+        </chakra.details>
+      )}
     </Notice>
   );
 }

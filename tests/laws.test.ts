@@ -14,6 +14,7 @@ import * as any from "./arbitraries.ts";
 import { walk } from "./support/walker.ts";
 import { faceCuts } from "./support/faces.ts";
 import { extentOf } from "../core/squaring/index.ts";
+import { isGlued } from "../core/holding/index.ts";
 
 const plainPlan = (job: Parameters<typeof plan>[0]["job"]) =>
   plan({ job, records: [], shop: demoShop, piece: 1 });
@@ -152,7 +153,7 @@ describe("plans of random blocks", () => {
     fc.assert(
       fc.property(any.job, (job) => {
         for (const { seat, cut, task, face } of faceCuts(plainPlan(job))) {
-          if (!seat.table) continue;
+          if (!seat.table || isGlued(seat)) continue;
           expect(seat.table.straps).toBeGreaterThanOrEqual(2);
           if (cut.kind === "side") expect(face).not.toBe(seat.table.over);
           else expect(task.across + seat.table.reach).toBeLessThanOrEqual(seat.between + 1e-9);

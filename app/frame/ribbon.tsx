@@ -4,7 +4,7 @@ import { memo, type RefObject, useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { setupSection } from "../../core/figure/index.ts";
 import { equipment, type Job } from "../../core/job/index.ts";
-import { type Plan, schoolOf, type SetupState, setupState } from "../../core/plan/index.ts";
+import { type Plan, type SetupState, setupState } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { type AnyKey, faceOf, isFaceSetup, keyOfSetup, keySlug, type Setup } from "../../core/route/index.ts";
 import { extentOf, schoolName } from "../../core/squaring/index.ts";
@@ -97,7 +97,7 @@ export const Ribbon = memo(function Ribbon({
           </chakra.b>
           <br />
           {counted(clampingsOf(plan), "setup")}
-          {!job.part.shaft && `, ${schoolName(schoolOf(job)).toLowerCase()}`}
+          {!job.part.shaft && `, ${schoolName(plan.school).toLowerCase()}`}
         </Box>
       </Box>
     </Box>

@@ -2,11 +2,12 @@ import type { Override } from "../../core/job/index.ts";
 import type { OverrideReport } from "../../core/plan/index.ts";
 import { mm, quantity } from "../../core/quantity/index.ts";
 import { schoolName } from "../../core/squaring/index.ts";
-import type { Shop } from "../../core/shop/index.ts";
+import { parallelsById, type Shop } from "../../core/shop/index.ts";
 import { Button } from "./button.tsx";
 import { useJob } from "./job-context.tsx";
 import { Notice } from "./notice.tsx";
 import { Figure, Words } from "./words.tsx";
+import { holdingWayWords } from "../../core/route/index.ts";
 
 const whatWords: Partial<Record<Override["what"], string>> = {
   school: "way of squaring",
@@ -41,9 +42,11 @@ function valueOf(override: Override, shop: Shop) {
     case "cutter":
       return shop.cutters.find((c) => c.id === override.value)?.name ?? override.value;
     case "parallels":
-      return shop.parallels.find((p) => p.id === override.value)?.name ?? override.value;
+      return parallelsById(shop.parallels, override.value)?.name ?? override.value;
     case "fixed":
       return `${override.value} face at the fixed jaw`;
+    case "on":
+      return holdingWayWords[override.value];
     case "school":
       return schoolName(override.value).toLowerCase();
     case "ends":

@@ -1,18 +1,9 @@
-import { circle, oppositeSide, rectangle, type Side, sideOf } from "../frame/index.ts";
+import { circle, oppositeSide, rectangle, type Side } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
 import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
-import { type HeldAt, jawsAt, jawShown, planView } from "./plan-view.ts";
-
-/** What holds the part, seen from above: the jaws, or the straps over an edge. */
-function heldAt({ seat, at }: FaceSetup, fixedJaw: "back" | "front"): HeldAt[] {
-  if (seat.table) {
-    const side = sideOf(at, seat.table.over, "back");
-    return side ? [{ side, out: jawShown, in: seat.table.reach, ink: "fixedJaw" }] : [];
-  }
-  return jawsAt(fixedJaw);
-}
+import { heldFromAbove, planView } from "./plan-view.ts";
 
 /** What of a face comes off in a setup, seen from above: the lanes, or a skin along a wall; mm. */
 function comesOff({ sweep, from, to }: FaceOperation): { x: [number, number]; y: [number, number] } {
@@ -55,7 +46,7 @@ export function faceView(setup: FaceSetup, strokes: readonly Stroke[], vise: Pic
   ];
   return planView({
     part: { x: [0, size.x], y: [0, size.y] },
-    held: heldAt(setup, fixedJaw),
+    held: heldFromAbove(setup, fixedJaw),
     inside: [{ outlines: [rectangle(off.x, off.y)], ink: "remove" }],
     strokes,
     shown: (s) => !s.spring,

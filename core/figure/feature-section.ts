@@ -3,6 +3,7 @@ import { mm } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { slabs } from "./slabs.ts";
 
 const bed = 10;
 
@@ -42,7 +43,7 @@ export function featureSection(
   ];
   if (seat.parallels)
     for (const x of parallelSpans(seat.parallels, seat.between).map(({ to }) => right - to))
-      shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
+      shapes.push(...slabs(seat.parallels, x, y));
   if (round) {
     shapes.push({
       kind: "rect",

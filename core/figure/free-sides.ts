@@ -1,13 +1,13 @@
-import { parallelSpans } from "../holding/index.ts";
+import { isGlued, parallelSpans } from "../holding/index.ts";
 import { alongJaws, axisOf, sideOf } from "../frame/index.ts";
 import { mm } from "../quantity/index.ts";
 import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Cutter, Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { slabs } from "./slabs.ts";
+import { strap, strapAcross, underOnTable } from "./strapped.ts";
 
 const bed = 10;
-/** A strap as drawn: thickness and its stud, mm. */
-const strap = { thick: 9, stud: 6, heel: 14 };
 
 /**
  * A part whose sides stand free, to scale: gripped by its lowest quarter, or strapped to the table. Seen along X, the fixed
@@ -45,9 +45,7 @@ export function freeSides(setup: FaceSetup, vise: Vise, cutter: Cutter, small: b
   const bottom = top - (wall ? task.across : 0);
   const shapes: Shape[] = [{ kind: "rect", x: 2, y: zero, w: width - 4, h: bed, ink: "bed" }];
   if (seat.table) {
-    const packed = Math.min(24, size / 4);
-    for (const x of [left + 4, right - packed - 4])
-      shapes.push({ kind: "rect", x, y: y(under), w: packed, h: under, ink: "parallel" });
+    shapes.push(...underOnTable(seat, { left, right, y }));
   } else {
     const jaw = { y: y(vise.jawDepth), h: vise.jawDepth };
     if (fromFront) {
@@ -60,14 +58,7 @@ export function freeSides(setup: FaceSetup, vise: Vise, cutter: Cutter, small: b
       );
       if (seat.parallels)
         for (const x of parallelSpans(seat.parallels, seat.between).map(({ to }) => right - to))
-          shapes.push({
-            kind: "rect",
-            x,
-            y: y(under),
-            w: seat.parallels.thickness,
-            h: under,
-            ink: "parallel",
-          });
+          shapes.push(...slabs(seat.parallels, x, y));
       if (seat.rod)
         shapes.push({ kind: "circle", x: left - rod / 2, y: y(seat.rod.height), r: rod / 2, ink: "rod" });
     }
@@ -129,11 +120,21 @@ export function freeSides(setup: FaceSetup, vise: Vise, cutter: Cutter, small: b
   const title = titleOf(setup, op);
   if (small) return { title, width, height, shapes };
   const number = setup.after.faces[face].order;
+  // In a part too thin for it the number stands beside.
+  const thin = seat.standing - removal < text * 2.2;
+  const inside = atRight ? right - text * 1.6 : left + text * 1.6;
+  const outside = atRight ? left - text : right + text;
+  const onTop = thin ? right + text : left + size * 0.5;
+  const middle = y(top - (seat.standing - removal) / 2) + text * 0.5;
   shapes.push(
     {
       kind: "text",
-      x: wall ? (atRight ? right - text * 1.6 : left + text * 1.6) : left + size * 0.5,
-      y: wall ? y((top + Math.max(bottom, hidden)) / 2) + text * 0.5 : y(top - removal) + text * 1.8,
+      x: wall ? (thin ? outside : inside) : onTop,
+      y: thin
+        ? middle
+        : wall
+          ? y((top + Math.max(bottom, hidden)) / 2) + text * 0.5
+          : y(top - removal) + text * 1.8,
       text: String(number ?? setup.number),
       size: text * 1.4,
       anchor: "middle",
@@ -186,40 +187,25 @@ function straps(
   },
 ): Shape[] {
   const { table } = seat;
-  if (!table) return [];
+  if (!table || table.straps === 0) return [];
   const { left, right, y, top, fromFront, strapAtRight } = on;
   if (fromFront)
     return Array.from({ length: table.straps }, (_, i): Shape => {
       const x = left + ((right - left) * (i + 1)) / (table.straps + 1);
       return { kind: "rect", x: x - 9, y: y(top + strap.thick), w: 18, h: strap.thick, ink: "rod" };
     });
-  const way = strapAtRight ? 1 : -1;
-  const edge = strapAtRight ? right : left;
-  const tip = edge - way * table.reach;
-  const heel = edge + way * 40;
-  const stud = edge + way * 12;
-  const rect = (
-    a: number,
-    b: number,
-    low: number,
-    high: number,
-    ink: "rod" | "parallel" | "edge",
-  ): Shape => ({
-    kind: "rect",
-    x: Math.min(a, b),
-    y: y(high),
-    w: Math.abs(b - a),
-    h: high - low,
-    ink,
+  return strapAcross({
+    edge: strapAtRight ? right : left,
+    way: strapAtRight ? 1 : -1,
+    reach: table.reach,
+    top,
+    y,
   });
-  return [
-    rect(heel - way * strap.heel, heel, 0, top, "parallel"),
-    rect(stud, stud + way * strap.stud, 0, top + strap.thick + 8, "edge"),
-    rect(tip, heel, top, top + strap.thick, "rod"),
-  ];
 }
 
 const titleOf = ({ number, seat }: FaceSetup, { face }: FaceOperation) =>
-  seat.table
-    ? `Cut ${number}: the ${face} face is cut, the part strapped to the table over its ${seat.table.over} edge.`
-    : `Cut ${number}: the ${face} face is cut, the part gripped by its lowest quarter.`;
+  isGlued(seat)
+    ? `Cut ${number}: the ${face} face is cut, the part glued to a plate.`
+    : seat.table
+      ? `Cut ${number}: the ${face} face is cut, the part strapped to the table over its ${seat.table.over} edge.`
+      : `Cut ${number}: the ${face} face is cut, the part gripped by its lowest quarter.`;

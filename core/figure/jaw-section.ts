@@ -6,6 +6,7 @@ import { downOf, movingOf } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Figure, Shape } from "./figure.ts";
 import { freeSides } from "./free-sides.ts";
+import { slabs } from "./slabs.ts";
 
 const bedThickness = 10;
 
@@ -60,7 +61,7 @@ function crossSection(setup: FaceSetup, vise: Vise, cutter: Cutter, small: boole
   if (seat.parallels) {
     for (const { to } of parallelSpans(seat.parallels, seat.between)) {
       const x = fixedEdge - to;
-      shapes.push({ kind: "rect", x, y: y(under), w: seat.parallels.thickness, h: under, ink: "parallel" });
+      shapes.push(...slabs(seat.parallels, x, y));
     }
   }
   if (seat.points)

@@ -5,7 +5,7 @@ import type { Cutout, Site } from "../part/index.ts";
 import { type Mm } from "../quantity/index.ts";
 import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
 import type { Figure } from "./figure.ts";
-import { jawsAt, planView } from "./plan-view.ts";
+import { heldFromAbove, planView } from "./plan-view.ts";
 
 /** What the plan view of an operation is drawn from. */
 export interface MovesDrawn {
@@ -60,7 +60,7 @@ export function movesView(drawn: MovesDrawn): Figure {
   const disc = operation.sweep.kind === "disc";
   return planView({
     part: partInSetup(drawn),
-    held: jawsAt(fixedJaw),
+    held: heldFromAbove(setup, fixedJaw),
     inside: [
       ...others.flatMap((cutout) =>
         shown(frame, cutout).map(({ outline }) => ({ outlines: [outline], ink: "hidden" as const })),

@@ -1,8 +1,9 @@
-import { mapOutline, oppositeSide, type Outline, type Side } from "../frame/index.ts";
+import { mapOutline, oppositeSide, type Outline, type Side, sideOf } from "../frame/index.ts";
 import type { Stroke } from "../recipes/index.ts";
 import type { Mm } from "../quantity/index.ts";
 import { axisCross } from "./axis-cross.ts";
 import type { Figure, Ink, Shape } from "./figure.ts";
+import type { Setup } from "../route/index.ts";
 
 type Point = [x: Mm, y: Mm];
 type Reach = readonly [Mm, Mm];
@@ -12,6 +13,8 @@ export interface HeldAt {
   side: Side;
   out: Mm;
   in: Mm;
+  /** Where along its side, from the low end of the part; all along where nothing is said; mm. */
+  along?: Reach;
   ink: Ink;
 }
 
@@ -23,6 +26,29 @@ export const jawsAt = (fixedJaw: "back" | "front"): HeldAt[] => [
   { side: fixedJaw, out: jawShown, in: 0, ink: "fixedJaw" },
   { side: oppositeSide[fixedJaw], out: jawShown, in: 0, ink: "movingJaw" },
 ];
+
+/** How far a strap is drawn out beyond its edge, and how wide it is, mm. */
+const strapOut = 24;
+const strapWide = 25;
+
+/** What holds the part on the machine, seen from above: jaws, straps where they stand or over one edge; nothing where it is glued. */
+export function heldFromAbove(
+  { seat, at }: Pick<Setup, "seat" | "at">,
+  fixedJaw: "back" | "front",
+): HeldAt[] {
+  const { table } = seat;
+  if (!table) return jawsAt(fixedJaw);
+  if (table.at.length > 0)
+    return table.at.map(({ edge, left }) => ({
+      side: edge,
+      out: strapOut,
+      in: table.reach,
+      along: [left - strapWide / 2, left + strapWide / 2],
+      ink: "rod",
+    }));
+  const side = table.straps > 0 ? sideOf(at, table.over, "back") : null;
+  return side ? [{ side, out: jawShown, in: table.reach, ink: "fixedJaw" }] : [];
+}
 
 /** Seen from above as the person at the machine sees it: X to the right, Y to the back, so up in the drawing. */
 export interface PlanDrawn {
@@ -59,7 +85,11 @@ function placesOf(strokes: readonly Stroke[]): { point: Point; move: Stroke; fro
 }
 
 /** A rectangle of what holds the part, along one of its sides. */
-function heldRect({ side, out, in: inward }: HeldAt, { x, y }: PlanDrawn["part"]): { x: Reach; y: Reach } {
+function heldRect(held: HeldAt, part: PlanDrawn["part"]): { x: Reach; y: Reach } {
+  const { side, out, in: inward, along } = held;
+  const within = (reach: Reach): Reach => (along ? [reach[0] + along[0], reach[0] + along[1]] : reach);
+  const upright = side === "left" || side === "right";
+  const [x, y] = upright ? [part.x, within(part.y)] : [within(part.x), part.y];
   switch (side) {
     case "left":
       return { x: [x[0] - out, x[0] + inward], y };
@@ -83,8 +113,21 @@ export function planView(drawn: PlanDrawn): Figure {
   const xs = [...part.x, ...places.map((p) => p.point[0])];
   const ys = [...part.y, ...places.map((p) => p.point[1])];
   const edge = { x: Math.max(reach.x + 3, 8), y: Math.max(reach.y + 3, 8) };
-  const [left, right] = [Math.min(...xs) - edge.x, Math.max(...xs) + edge.x];
-  const [front, back] = [Math.min(...ys) - edge.y, Math.max(...ys) + edge.y];
+  // What holds the part lies within the drawing too, with a little room beside it.
+  const span = (of: readonly Mm[], room: Mm, beside: readonly Mm[]): Reach => [
+    Math.min(Math.min(...of) - room, ...beside.map((b) => b - 2)),
+    Math.max(Math.max(...of) + room, ...beside.map((b) => b + 2)),
+  ];
+  const [left, right] = span(
+    xs,
+    edge.x,
+    held.flatMap((h) => h.x),
+  );
+  const [front, back] = span(
+    ys,
+    edge.y,
+    held.flatMap((h) => h.y),
+  );
   const size = Math.max(2.6, (right - left) / 30);
   const foot = size * (0.8 + 1.4 * drawn.foot.length);
   const width = right - left;

@@ -6,7 +6,7 @@ import { faceOf, type FaceSetup, type FeatureSetup } from "../route/index.ts";
 import type { Cutter, Machine, Vise } from "../shop/index.ts";
 import { depthAxis, laneWords, type LivePass, returnWords, strokesOfPass } from "../steps/index.ts";
 import { phraseText } from "../working/index.ts";
-import { featureSection } from "./feature-section.ts";
+import { featuresHeld } from "./setup-section.ts";
 import type { Figure, Shape } from "./figure.ts";
 import { faceView } from "./face-view.ts";
 import { jawSection } from "./jaw-section.ts";
@@ -155,7 +155,7 @@ export function setupSheet({ title, setup, locating, site, cutouts, vise, unit }
   return sheetOf({
     title,
     says: phraseText(setup.title, unit),
-    section: featureSection(setup, vise, false),
+    section: featuresHeld(setup, vise, false),
     plan: first
       ? movesView({
           setup,

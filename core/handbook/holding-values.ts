@@ -31,6 +31,9 @@ export const strapHold = {
   lips: 12,
 } as const;
 
+/** Instant glue between clean metal (guess): what it bears along and against lift, N/mm², and how much of a raw face touches. */
+export const glueHold = { shear: 2, pull: 1, rawShare: 1 / 3 } as const;
+
 /** A T-nut may press the lips of its slot with this much for each mm of slot width, N (guess: cast-iron table). */
 export const slotForce = 1500;
 

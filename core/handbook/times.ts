@@ -3,6 +3,8 @@ export const handlingTimes = {
   setup: 8,
   measure: 1,
   deburr: 1,
+  /** Glue to set, and the part warmed off the plate again. */
+  glue: 15,
   cutterChange: 2,
   indicate: 4,
   touchOff: 1,

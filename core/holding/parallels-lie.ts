@@ -10,9 +10,15 @@ export const parallelsSchema = z.object({
   inset: z.number().default(0),
   /** One of the pair alone, where two do not go between the jaws. */
   single: z.boolean().default(false),
+  /** Height of the pair below, where one pair lies on another, mm; null for one pair. */
+  lower: z.number().nullable().default(null),
 });
 /** The parallels under a part, and how they lie across the jaws. */
 export type ParallelsUnder = z.infer<typeof parallelsSchema>;
+
+/** What lies under a part, by height: a pair, or one on another with the lower one first. */
+export const heightsUnder = ({ height, lower }: Pick<ParallelsUnder, "height" | "lower">): Mm[] =>
+  lower === null ? [height] : [lower, tidy(height - lower)];
 
 /** Where a parallel lies across the jaws: from the fixed jaw inward, mm. */
 export interface ParallelSpan {

@@ -9,7 +9,15 @@ import {
 } from "../frame/index.ts";
 import { leastGrip, wordsFor } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
-import type { Parallels, Rod, Vise } from "../shop/index.ts";
+import {
+  isStack,
+  type Parallels,
+  parallelsById,
+  type Rod,
+  type Stack,
+  stackedParallels,
+  type Vise,
+} from "../shop/index.ts";
 import { isReference, type Piece, squareAsBought } from "../stock/index.ts";
 import {
   done,
@@ -68,14 +76,31 @@ export const seatSchema = z.object({
   points: z.boolean().default(false),
   /** Where V-blocks stand under a lying shaft, their middles from its left end, mm; null where nothing comes out below. */
   blocks: z.array(z.number()).nullable().default(null),
-  /** Strapped to the table, not in the vise: packing under it, straps over one edge, how far they reach in; mm. */
+  /** On the table, not in the vise. */
   table: z
-    .object({ packing: z.number(), straps: z.number().int(), over: faceSchema, reach: z.number() })
+    .object({
+      /** Height of what lies under it, mm. */
+      packing: z.number(),
+      /** Straps over one edge, and how far they reach in, mm; none where it is glued. */
+      straps: z.number().int(),
+      over: faceSchema,
+      reach: z.number(),
+      /** The plate under all of it that a tool may go into: it lies on it, or is glued to it. Null for pieces of packing. */
+      plate: z.object({ id: z.string(), glued: z.boolean() }).nullable().default(null),
+      /** Straps that stand where nothing is cut: the edge, and the middle of the strap from the left end as the part lies, mm. Empty: evenly over one edge. */
+      at: z.array(z.object({ edge: z.enum(["back", "front"]), left: z.number() })).default([]),
+    })
     .nullable()
     .default(null),
 });
-/** How the part sits in the vise for one setup. */
+/** How the part sits for one setup. */
 export type Seat = z.infer<typeof seatSchema>;
+
+/** Whether the part is glued to a plate: nothing stands over or beside it. */
+export const isGlued = ({ table }: Pick<Seat, "table">): boolean => table?.plate?.glued ?? false;
+
+/** Parallels with the height of the lower pair, where one lies on another. */
+type Owned = Parallels & Partial<Pick<Stack, "lower">>;
 
 export interface SeatRequest {
   piece: Piece;
@@ -87,7 +112,7 @@ export interface SeatRequest {
   /** An end standing upright that a square sets. */
   square: boolean;
   vise: Vise;
-  parallels: Parallels[];
+  parallels: readonly Owned[];
   rods: Rod[];
   /** What comes off an end that hangs out, mm. */
   offEnd: Mm;
@@ -136,12 +161,32 @@ export const needsRod = (piece: Piece, at: Orientation): boolean =>
 export const parallelHeightNeeded = (vise: Vise, removal: Mm, standing: Mm): Mm =>
   tidy(vise.jawDepth + removal + cutterClearance - standing);
 
+/** One pair is laid on another where that grips at least this much deeper, mm (guess). */
+const worthStacking = 1;
+
 /**
- * Seats a part in a plain vise: rod, parallels, grip, projection (domain.md 5). Catches M06, and M11 and M12 as far as
- * opening and grip go.
+ * Seats a part in a plain vise: rod, parallels, grip, projection (domain.md 5). One pair of parallels is laid on another where no pair
+ * alone has a height that does, or only with a shallow grip. Catches M06, and M11 and M12 as far as opening and grip go.
  * @returns the seat, or why this vise and drawer cannot hold the part so
  */
 export function seatInVise(request: SeatRequest): Outcome<Seat> {
+  const { ownParallels } = request;
+  if (ownParallels !== null && isStack(ownParallels)) {
+    const stack = parallelsById(request.parallels, ownParallels);
+    return seatOnPair({ ...request, parallels: stack ? [stack] : [] });
+  }
+  const onPair = seatOnPair(request);
+  if (ownParallels !== null || (onPair.ok && onPair.value.effectiveGrip >= leastGrip.roughing)) return onPair;
+  const stacks = stackedParallels(request.parallels);
+  const onStack = seatOnPair({ ...request, parallels: stacks });
+  if (!onStack.ok || onStack.value.parallels === null) return onPair;
+  return !onPair.ok || onStack.value.effectiveGrip >= onPair.value.effectiveGrip + worthStacking
+    ? onStack
+    : onPair;
+}
+
+/** Seats a part on one of the pairs of parallels that are given, or on the bed. */
+function seatOnPair(request: SeatRequest): Outcome<Seat> {
   const { piece, at, removal, vise, overhang } = request;
   const standing = piece.sizes[axisOf(at.up)];
   const between = piece.sizes[axisOf(at.fixed)];
@@ -213,7 +258,13 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
     fixed: at.fixed,
     vise: vise.id,
     parallels: pair
-      ? { id: pair.id, height: pair.height, thickness: pair.thickness, ...places.get(pair)! }
+      ? {
+          id: pair.id,
+          height: pair.height,
+          thickness: pair.thickness,
+          lower: pair.lower ?? null,
+          ...places.get(pair)!,
+        }
       : null,
     rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
     paper: request.paper,
@@ -237,12 +288,7 @@ export function seatInVise(request: SeatRequest): Outcome<Seat> {
 }
 
 /** The parallels, or the bed, that leave a grip nearest to the wanted one and still deep enough for side cuts. */
-function nearestToGrip(
-  high: readonly Parallels[],
-  wanted: Mm,
-  needed: Mm,
-  vise: Vise,
-): Parallels | undefined {
+function nearestToGrip(high: readonly Owned[], wanted: Mm, needed: Mm, vise: Vise): Owned | undefined {
   const least = leastGrip.side + vise.jawChamfer + edgeBreak;
   const off = (height: Mm) => Math.abs(vise.jawDepth - height - wanted);
   const fit = high

@@ -5,7 +5,10 @@ import { strapWarnings } from "./table-seat.ts";
 const owned = demoShop.aids.filter((a) => a.kind === "stud" || a.kind === "tNut");
 const change = (kind: Aid["kind"], more: Partial<Aid>): Aid[] =>
   owned.map((a) => (a.kind === kind ? { ...a, ...more } : a));
-const onTable = { table: { packing: 10, straps: 2, over: "left", reach: 25 }, standing: 40 } as const;
+const onTable: Parameters<typeof strapWarnings>[0] = {
+  table: { packing: 10, straps: 2, over: "left", reach: 25, plate: null, at: [] },
+  standing: 40,
+} as const;
 
 describe("what studs and T-nuts say against a strapped part", () => {
   test.each<[string, readonly Aid[], string[]]>([

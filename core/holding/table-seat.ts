@@ -3,7 +3,16 @@ import { strapHold } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Aid, AidKind } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
-import { done, type Outcome, refused, rule, say, type Warning, warn } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Refusal,
+  refused,
+  rule,
+  say,
+  warn,
+  type Warning,
+} from "../working/index.ts";
 import { boltForce } from "./clamp-force.ts";
 import type { Seat } from "./seat.ts";
 import { studLength, studWarnings } from "./strap.ts";
@@ -35,7 +44,8 @@ const besideStrap = strapHalf + holderReach + strapClear;
 const clearOfTip = 1;
 
 /** How far in from its edge straps keep a cutter off the top, mm; 0 in the vise. */
-export const coveredByStraps = ({ table }: Pick<Seat, "table">): Mm => (table ? table.reach + clearOfTip : 0);
+export const coveredByStraps = ({ table }: Pick<Seat, "table">): Mm =>
+  table && table.straps > 0 ? table.reach + clearOfTip : 0;
 
 /** Nut and T-nut on a stud, mm. */
 const nutHeight = 10;
@@ -54,7 +64,7 @@ export interface StudBeside {
 /** The stud that a spindle nose comes nearest to along a side of a strapped part; null in a vise. */
 export function studBeside(seat: Seat, face: Face): StudBeside | null {
   const { table } = seat;
-  if (!table) return null;
+  if (!table || table.straps === 0) return null;
   const half = strapHold.stud / 2;
   const rise = strapHold.thick + nutHeight + studEnd;
   const overBack = axisOf(table.over) === axisOf(seat.fixed);
@@ -64,9 +74,9 @@ export function studBeside(seat: Seat, face: Face): StudBeside | null {
   return { away: tidy(away - half), rise };
 }
 
-/** What a stud passes over a part on its packing, with nut and T-nut. */
-const stackOver = (standing: Mm) => ({
-  passes: [strapHold.lips, strapHold.packing, standing, strapHold.thick],
+/** What a stud passes over a part on what lies under it, with nut and T-nut. */
+const stackOver = (standing: Mm, packing: Mm = strapHold.packing) => ({
+  passes: [strapHold.lips, packing, standing, strapHold.thick],
   nut: nutHeight,
   tNut: tNutHeight,
   diameter: strapHold.stud,
@@ -80,8 +90,8 @@ export function strapWarnings(
   { table, standing }: Pick<Seat, "table" | "standing">,
   aids: readonly Aid[],
 ): Warning[] {
-  if (!table) return [];
-  const stack = stackOver(standing);
+  if (!table || table.straps === 0) return [];
+  const stack = stackOver(standing, table.packing);
   const needed = studLength(stack);
   const [stud] = aids
     .filter((a) => a.kind === "stud" && a.to >= needed)
@@ -105,16 +115,37 @@ export function strapWarnings(
   );
 }
 
+/** How many things of a kind there are. */
+const countOf = (aids: readonly Aid[], kind: AidKind) =>
+  aids.filter((a) => a.kind === kind).reduce((sum, a) => sum + a.count, 0);
+
+/** Straps that can be set at once: each takes a stud and a T-nut. */
+export const strapsOwned = (aids: readonly Aid[]): number =>
+  Math.min(countOf(aids, "strap"), countOf(aids, "stud"), countOf(aids, "tNut"));
+
+/** M47: studs that are too short for a part so high on what lies under it; null when some do. */
+export function noStudFor(standing: Mm, packing: Mm, aids: readonly Aid[]): Refusal | null {
+  const needed = studLength(stackOver(standing, packing));
+  const longest = Math.max(0, ...aids.filter((a) => a.kind === "stud").map((a) => a.to));
+  return needed > longest
+    ? refused(
+        rule(
+          "M47.noStud",
+        )`A part ${mm(standing)} high on ${mm(packing)} of packing needs studs of ${mm(needed)}; the longest are ${mm(longest)}.`,
+        say`Lay the part down, or get longer studs.`,
+      )
+    : null;
+}
+
 /**
  * A part strapped to the table on packing, its straps over one edge (domain.md 4 and 5). Refuses one strap alone without a
  * stop (M15), and studs that are too short for the height (M47).
  */
 export function seatOnTable(request: TableRequest): Outcome<Seat> {
   const { piece, at, aids } = request;
-  const count = (kind: AidKind) => aids.filter((a) => a.kind === kind).reduce((sum, a) => sum + a.count, 0);
   const along = piece.sizes[alongJaws(at)];
   const room = Math.floor(along / besideStrap) - 1;
-  const owned = Math.min(mostStraps, count("strap"), count("stud"), count("tNut"));
+  const owned = Math.min(mostStraps, strapsOwned(aids));
   const straps = Math.min(owned, room);
   if (owned > 0 && (straps < 1 || (straps === 1 && owned > 1 && !request.stop)))
     return refused(
@@ -131,7 +162,6 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
       say`Enter straps, studs and T-nuts in the shop${straps === 1 ? ", or set a stop" : ""}.`,
     );
   const standing = piece.sizes[axisOf(at.up)];
-  const needed = studLength(stackOver(standing));
   const between = piece.sizes[axisOf(at.fixed)];
   if (between < 2 * strapHold.reach + leastFree)
     return refused(
@@ -140,14 +170,8 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
       )`The straps cover ${mm(strapHold.reach)} on each side; too little of the ${mm(between)} between is left to cut.`,
       say`Hold it in the vise.`,
     );
-  const longest = Math.max(...aids.filter((a) => a.kind === "stud").map((a) => a.to));
-  if (needed > longest)
-    return refused(
-      rule(
-        "M47.noStud",
-      )`A part ${mm(standing)} high on ${mm(strapHold.packing)} of packing needs studs of ${mm(needed)}; the longest are ${mm(longest)}.`,
-      say`Lay the part down, or get longer studs.`,
-    );
+  const short = noStudFor(standing, strapHold.packing, aids);
+  if (short) return short;
   return done({
     up: at.up,
     fixed: at.fixed,
@@ -159,7 +183,14 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     stop: request.stop,
     points: request.points,
     blocks: null,
-    table: { packing: strapHold.packing, straps, over: request.over, reach: strapHold.reach },
+    table: {
+      packing: strapHold.packing,
+      straps,
+      over: request.over,
+      reach: strapHold.reach,
+      plate: null,
+      at: [],
+    },
     tap: isReference(piece, downOf(at)),
     soft: false,
     square: false,

@@ -1,6 +1,6 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
 import { pickupWays } from "../locate/index.ts";
-import { anyKeySchema } from "../route/index.ts";
+import { anyKeySchema, holdingWays } from "../route/index.ts";
 import { schoolNames } from "../squaring/index.ts";
 import * as z from "../zod.ts";
 
@@ -35,6 +35,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   /** A jack under an end that hangs out; a stop that the part is set against. */
   z.object({ ...about, what: z.literal("jack"), value: z.literal("under") }),
   z.object({ ...about, what: z.literal("stop"), value: z.literal("against") }),
+  /** What holds the part while features are cut in this setup. */
+  z.object({ ...about, what: z.literal("on"), value: z.enum(holdingWays) }),
   /** At the route: another school than round the block, or an order of its own. */
   z.object({
     ...about,

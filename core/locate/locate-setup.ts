@@ -33,7 +33,7 @@ const isDisc = ({ operations }: FeatureSetup): boolean => operations.some((o) =>
  */
 export function locateSetup(request: LocateRequest): Locating {
   const { setup, sizes, shaft } = request;
-  const { fixedJaw } = request.vise;
+  const fixedJaw = setup.seat.table ? "back" : request.vise.fixedJaw;
   const first = setupFrame(setup.at, fixedJaw, sizes, { x: "center", y: "center" });
   const usual = (which: "x" | "y", want: string): Face =>
     facesOf(first[which].axis).find((f) => sideInSetup(first, f) === want)!;

@@ -46,14 +46,15 @@ export function setupMoves(setup: FeatureSetup, locating: Locating, shifts: Shif
  * @returns X as the readout counts it, mm; null where the crown is cut away all along
  */
 export function crownPlace(
-  { operations }: Pick<FeatureSetup, "operations">,
+  { operations, seat }: Pick<FeatureSetup, "operations" | "seat">,
   locating: Locating,
   of: FeatureOperation,
   moves: SetupMoves,
   now: readonly Swath[],
 ): Mm | null {
   const forGood = operations.flatMap((o) => swathsOf(moves.get(o.key) ?? [], o));
-  return crownAfter(forGood, locating, of, moves) ?? crownAfter(now, locating, of, moves);
+  const straps = seat.table?.at.map(({ left }) => left) ?? [];
+  return crownAfter(forGood, locating, of, moves, straps) ?? crownAfter(now, locating, of, moves, straps);
 }
 
 /** Where the crown stands once cutters went over what is said, nearest to where an operation begins; null where it does not. */
@@ -62,6 +63,8 @@ function crownAfter(
   locating: Locating,
   of: FeatureOperation,
   moves: SetupMoves,
+  /** Middles of straps that lie over it, from the left end, mm. */
+  straps: readonly Mm[],
 ): Mm | null {
   const { frame } = locating;
   const standing = new Standing(locating, frame, of.crown, swaths);
@@ -72,6 +75,7 @@ function crownAfter(
   const wanted = (moves.get(of.key) ?? []).find((m) => m.to.x !== undefined)?.to.x ?? (low + high) / 2;
   const r = of.diameter / 2;
   const free = (x: Mm) =>
+    straps.every((left) => Math.abs(x - low - left) > besideStrap + r) &&
     [x - besideCrown, x, x + besideCrown].every((p) => standing.metalAt([p, y], -crownSkin)) &&
     [x - r, x + r].every((p) => !standing.metalAt([p, y], crownSkin));
   const places = Array.from({ length: Math.floor(high - low) }, (_, i) => tidy(low + i + 0.5));
@@ -86,6 +90,8 @@ function crownAfter(
 /** The crown stands so far beside the touch, and is asked about so far below and above it, mm. */
 const besideCrown = 1;
 const crownSkin = 0.05;
+/** Half a strap and what is left beside it, mm. */
+const besideStrap = 16;
 
 /** What a cutter went over on some of its moves. */
 export const swathsOf = (

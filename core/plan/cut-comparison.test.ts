@@ -43,8 +43,10 @@ test("a tool too long for the daylight is ranked out, and cannot be chosen (M43)
         reason: "",
         since: "2026-11-25T08:00:00Z",
       },
+      // Left to the plan it would be strapped to the table, where there is room.
+      s: { id: "s", at: "route", what: "school", value: "round", reason: "", since: "2026-11-25T08:00:00Z" },
     },
-    order: ["c"],
+    order: ["c", "s"],
   };
   const low = plan({ job: wanted, records: [], shop, piece: 1 });
   expect(low.overrides[0]).toMatchObject({ state: "impossible", why: { id: "M43.daylight" } });

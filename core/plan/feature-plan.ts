@@ -9,6 +9,7 @@ import {
   featureOfKey,
   type FeaturePlan,
   type FeaturesAsked,
+  heldOn,
   isFaceKey,
   noOwnSeat,
   type OwnSeat,
@@ -279,6 +280,7 @@ function seatsOf(wanted: readonly Override[], plan: FeaturePlan): Partial<Record
     if (o.what === "parallels") seats[setup.at.up] = { ...now, parallels: o.value };
     if (o.what === "packing") seats[setup.at.up] = { ...now, paper: true };
     if (o.what === "stop") seats[setup.at.up] = { ...now, stop: true };
+    if (o.what === "on") seats[setup.at.up] = { ...now, on: o.value };
   }
   return seats;
 }
@@ -348,9 +350,10 @@ function reportOn(
     (override.what === "fixed" && at.fixed === override.value) ||
     (override.what === "parallels" && seat.parallels?.id === override.value) ||
     (override.what === "packing" && seat.paper) ||
-    (override.what === "stop" && seat.stop);
+    (override.what === "stop" && seat.stop) ||
+    (override.what === "on" && heldOn(seat) === override.value);
   if (held) return applied(words("Held as you chose."));
-  const ofSeat = ["fixed", "parallels", "packing", "stop"].includes(override.what);
+  const ofSeat = ["fixed", "parallels", "packing", "stop", "on"].includes(override.what);
   return impossible(
     ofSeat
       ? (notSeated ?? words("The part cannot be held that way for these cuts."))

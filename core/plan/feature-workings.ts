@@ -2,9 +2,11 @@ import { cuttingFigure, type Plunge } from "../cutting/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { type Locating, pickupErrors, touchWords } from "../locate/index.ts";
 import { count, mm, quantity, tidy } from "../quantity/index.ts";
-import { type FeatureOperation, type FeatureSetup, minutesOfOperation } from "../route/index.ts";
+import { type FeatureOperation, type FeatureSetup, minutesOfOperation, placingTime } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { line, precise, say, words, type WorkingBody } from "../working/index.ts";
+import { isGlued } from "../holding/index.ts";
+import { tableWorking } from "./grip-working.ts";
 
 /** Figures of a feature's operation that have a working. */
 export const featureFigures = [
@@ -103,7 +105,9 @@ export function featureFigureWorking(
       return {
         lines: [
           ...setup.operations.map((o) => line(o.title, quantity("time", minutesOfOperation(o)))),
-          ...(setup.entry === "stays" ? [] : [line("set up", quantity("time", handlingTimes.setup))]),
+          ...(setup.entry === "stays"
+            ? []
+            : [line("set up", quantity("time", placingTime(setup.entry, isGlued(setup.seat))))]),
           line("zero picked up, deburred", quantity("time", handlingTimes.indicate + handlingTimes.deburr), {
             source: "usual handling times (guess)",
           }),
@@ -146,6 +150,7 @@ export function featureFigureWorking(
         notes: [words("Independent errors add up as the root of the sum of their squares.")],
       };
     case "grip":
+      if (setup.seat.table) return tableWorking(setup.seat, null);
       return {
         lines: [
           line("gripped", mm(setup.seat.grip)),

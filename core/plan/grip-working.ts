@@ -1,5 +1,13 @@
 import { holdingSafety, strapHold } from "../handbook/index.ts";
-import { cutterClearance, type GripCapacity, parallelHeightNeeded } from "../holding/index.ts";
+import {
+  cutterClearance,
+  glueCapacity,
+  type GripCapacity,
+  isGlued,
+  parallelHeightNeeded,
+  type Seat,
+  strapCapacity,
+} from "../holding/index.ts";
 import { count, mm, quantity, type Quantity, tidy } from "../quantity/index.ts";
 import { faceOf, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
@@ -60,33 +68,55 @@ export function gripWorking(setup: FaceSetup, vise: Vise): WorkingBody {
 }
 
 /** What straps press and hold. */
-export function strapWorking(setup: FaceSetup): WorkingBody {
-  const { seat } = setup;
-  const { task, cut } = faceOf(setup);
-  const { grip } = task;
+export const strapWorking = (setup: FaceSetup): WorkingBody =>
+  tableWorking(setup.seat, faceOf(setup).cut.force.peak);
+
+/**
+ * What holds a part on the table.
+ * @param peak what the cut pushes, N; null where several cuts are made
+ */
+export function tableWorking(seat: Seat, peak: number | null): WorkingBody {
+  if (isGlued(seat)) return glueWorking(seat, peak);
+  const grip = strapCapacity(seat);
   const straps = seat.table?.straps ?? 0;
   return {
     lines: [
       line("straps", count(straps)),
-      ...(grip
-        ? [
-            line("on the work, each", quantity("force", grip.clamp / straps), {
-              formula: "strap-share" as const,
-              terms: [
-                ["to work", mm(strapHold.toWork)],
-                ["to heel", mm(strapHold.toHeel)],
-              ] as [string, Quantity][],
-              source: grip.source,
-            }),
-            line("held on the packing", quantity("force", grip.along / grip.safety), {
-              formula: "friction-holds" as const,
-              sum: true,
-            }),
-            line("the cut pushes", quantity("force", cut.force.peak)),
-          ]
-        : []),
+      line("on the work, each", quantity("force", grip.clamp / straps), {
+        formula: "strap-share" as const,
+        terms: [
+          ["to work", mm(strapHold.toWork)],
+          ["to heel", mm(strapHold.toHeel)],
+        ] as [string, Quantity][],
+        source: grip.source,
+      }),
+      line("held on the packing", quantity("force", grip.along / grip.safety), {
+        formula: "friction-holds" as const,
+        sum: true,
+      }),
+      ...(peak === null ? [] : [line("the cut pushes", quantity("force", peak))]),
       line("reach in over the part", mm(seat.table?.reach ?? 0)),
     ],
     notes: [words(`Safety ${holdingSafety} (guess). Every strap over packing; a stop takes the push along.`)],
+  };
+}
+
+/** What glue under the part holds. */
+function glueWorking(seat: Seat, peak: number | null): WorkingBody {
+  const grip = glueCapacity(seat);
+  return {
+    lines: [
+      line("across", mm(seat.between)),
+      line("along", mm(seat.along)),
+      line("glue holds along", quantity("force", grip.along), { source: grip.source }),
+      line("with safety", quantity("force", grip.along / grip.safety), { sum: true }),
+      line("against lift, with safety", quantity("force", grip.lift / grip.safety)),
+      ...(peak === null ? [] : [line("the cut pushes", quantity("force", peak))]),
+    ],
+    notes: [
+      words(
+        `Safety ${holdingSafety} (guess). Oil, a bowed part or a hot cut take much of it: light cuts, no dwell.`,
+      ),
+    ],
   };
 }

@@ -13,7 +13,7 @@ export type { TellingBlock } from "./telling-block.ts";
 export * from "./make-plan.ts";
 export { stillGives } from "./plan-setups.ts";
 export * from "./plan.ts";
-export { planStart, schoolOf } from "./plan-start.ts";
+export { planStart } from "./plan-start.ts";
 export { cleanShare } from "./raw-spots.ts";
 export * from "./rehearse-job.ts";
 export * from "./requirement.ts";

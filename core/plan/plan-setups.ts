@@ -14,7 +14,7 @@ import {
 } from "../route/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import { begunOf, type FaceProgress, livePasses, minutesOfPasses, stillAllowed } from "../steps/index.ts";
-import { precise, rule, stop, type Warning, words } from "../working/index.ts";
+import { precise, rule, say, stop, type Warning, words } from "../working/index.ts";
 import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
 import { type Override, paperOf } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
@@ -33,6 +33,7 @@ export const nothingPlanned = {
   spares: null,
   spareVerdict: "unmeasured",
   raw: null,
+  school: "round",
 } satisfies Partial<PlannedSetups>;
 
 export const withoutObject = (override: Override): OverrideReport => ({
@@ -63,7 +64,7 @@ export function shaftSetups(asked: SetupsAsked): PlannedSetups {
 export function blockSetups(asked: SetupsAsked): PlannedSetups {
   const { job, part, target, progress, equipped, shop, overrides } = asked;
   const { machine } = equipped;
-  const { spares, raw, context } = planStart(job, part, target, equipped, shop);
+  const { spares, raw, context, school } = planStart(job, part, target, equipped, shop);
   const begun = [...progress.faces.values()].flatMap((state) =>
     // What is cut once more comes after all else, whatever the route was.
     extentOf(state.told.key) === "again" ? [] : [begunOf(state, moreAllowed(state.told, spares, target))],
@@ -75,6 +76,8 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     context,
   );
   const route = planRoute(raw, begun, context);
+  const [first] = route.setups;
+  if (first && school.why) first.reasons = [school.why, ...first.reasons];
   const features =
     route.refusal === null ? featuresOn(asked, route.setups.at(-1)?.after ?? raw, route.setups) : null;
   const ladders: Plan["ladders"] = {};
@@ -88,8 +91,12 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
   const planned = {
     setups: inOrder(faces, features?.setups ?? []),
     zeros: zerosOf(features),
-    refusal: route.refusal,
+    refusal:
+      route.refusal && school.nor
+        ? { ...route.refusal, reason: say`${route.refusal.reason} ${school.nor}` }
+        : route.refusal,
     ladders,
+    school: school.school,
   };
   return {
     ...withReworks(planned, asked, { piece: route.setups.at(-1)?.after ?? raw, context }),

@@ -3,7 +3,7 @@ import type { Axis, Sizes } from "../frame/index.ts";
 import type { Locating } from "../locate/index.ts";
 import type { DrawingFinding } from "../part/index.ts";
 import type { FeatureKey, FeaturePlan, PairError, Route, Setup } from "../route/index.ts";
-import type { OperationKey } from "../squaring/index.ts";
+import type { OperationKey, School } from "../squaring/index.ts";
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import type { FaceProgress, LivePass, Step } from "../steps/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
@@ -20,6 +20,8 @@ export interface Plan {
   spares: Record<Axis, Spare> | null;
   spareVerdict: SpareVerdict;
   raw: Piece | null;
+  /** How the block is squared: as the person chose, or what goes. */
+  school: School;
   /** All of them in order, of faces and of features. */
   setups: Setup[];
   /** Where zero lies in setups of features, by their first operation. */

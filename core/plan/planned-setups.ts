@@ -31,4 +31,5 @@ export type PlannedSetups = Pick<
   | "spares"
   | "spareVerdict"
   | "raw"
+  | "school"
 >;

@@ -27,13 +27,14 @@ import {
   schoolWords,
 } from "../squaring/index.ts";
 import type { Face } from "../frame/index.ts";
-import { inUse, type Shop, squareError } from "../shop/index.ts";
+import { inUse, parallelsById, type Shop, squareError } from "../shop/index.ts";
 import { nothingBegun } from "../steps/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
 import { drawnPart, effectivePart, equipment, type Job } from "../job/index.ts";
 import { featuresOn } from "./plan-setups.ts";
-import { planStart, schoolOf } from "./plan-start.ts";
+import { planStart } from "./plan-start.ts";
+import { isGlued } from "../holding/index.ts";
 
 /** One way of squaring the block, worked out whole. */
 export interface RouteOption {
@@ -122,8 +123,8 @@ export function* comparingRoutes(
   const target = targetSizes(part);
   const { machine, vise, material } = equipment(job, shop, own);
   if (!target || part.shaft || !machine || !vise || !material) return null;
-  const { raw, context } = planStart(job, part, target, { machine, vise, material }, shop);
-  const chosen = schoolOf(job);
+  const { raw, context, school } = planStart(job, part, target, { machine, vise, material }, shop);
+  const chosen = school.school;
   // The ways are compared as they were before the first cut.
   const progress = nothingBegun();
   const findings = checkDrawing(drawnPart(job), inUse(shop), own, machine);
@@ -230,12 +231,13 @@ export function compareRoutes(job: Job, shop: Shop, own: OwnHandbook = noOwnValu
 
 function holdingOf(setups: readonly FaceSetup[], shop: Shop): string[] {
   const parallels = setups.flatMap((s) => s.seat.parallels?.id ?? []);
-  const names = [...new Set(parallels)].map((id) => shop.parallels.find((p) => p.id === id)?.name ?? id);
+  const names = [...new Set(parallels)].map((id) => parallelsById(shop.parallels, id)?.name ?? id);
   return [
     ...names,
     ...(setups.some((s) => s.seat.rod) ? ["round rod"] : []),
     ...(setups.some((s) => s.seat.square) ? ["square"] : []),
-    ...(setups.some((s) => s.seat.table) ? ["straps on packing"] : []),
+    ...(setups.some((s) => s.seat.table && !isGlued(s.seat)) ? ["straps on packing"] : []),
+    ...(setups.some((s) => isGlued(s.seat)) ? ["glue on a plate"] : []),
     ...(setups.some((s) => s.seat.points) ? ["three points"] : []),
   ];
 }

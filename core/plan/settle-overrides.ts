@@ -26,6 +26,7 @@ import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
 import type { Override } from "../job/index.ts";
 import { depthApplied, settleCondition, type Settled, withOwn } from "./settle-cut.ts";
+import { parallelsById } from "../shop/index.ts";
 
 /** What became of an override in this plan: none is dropped silently. */
 export interface OverrideReport {
@@ -123,7 +124,7 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
         : words("That face cannot be at the jaw while this one is up."),
       words("Use one of the four faces beside it."),
     );
-  if (override.what === "parallels" && !context.shop.parallels.some((p) => p.id === override.value))
+  if (override.what === "parallels" && !parallelsById(context.shop.parallels, override.value))
     return refused(
       words("Those parallels are not in the shop, or were retired."),
       words("Choose others, or bring them back in the shop."),
@@ -160,6 +161,12 @@ function settleOverrides(
     if (override.what === "split") {
       return { override, state: "applied", why: words("Stock comes off both faces equally.") };
     }
+    if (override.what === "on")
+      return {
+        override,
+        state: "impossible",
+        why: words("The way of squaring decides what holds it here: choose another one under Other ways."),
+      };
     if (override.what === "school") {
       return { override, state: "applied", why: words("Squared another way than round the block.") };
     }
@@ -211,7 +218,7 @@ function settleOverrides(
 /** Overrides of a cut's conditions. */
 type CutOverride = Exclude<
   Override,
-  SeatOverride | { what: "aim" | "paper" | "split" | "school" | "ends" | "way" | "first" | "pickup" }
+  SeatOverride | { what: "aim" | "paper" | "split" | "school" | "ends" | "way" | "first" | "pickup" | "on" }
 >;
 
 /** A setup that has begun keeps its cutter, speed and feed as told; only its depth can still be changed. */

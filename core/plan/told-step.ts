@@ -12,7 +12,7 @@ import {
   squaredAgainst,
   travelOf,
 } from "../route/index.ts";
-import type { Machine, Shop, Vise } from "../shop/index.ts";
+import { type Machine, parallelsById, type Shop, type Vise } from "../shop/index.ts";
 import { depthAxis, type Step } from "../steps/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { phraseText } from "../working/index.ts";
@@ -30,7 +30,7 @@ export interface ToldWith {
 function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
   const things: Thing[] = [];
   if (seat.parallels) {
-    const owned = shop.parallels.find((p) => p.id === seat.parallels!.id);
+    const owned = parallelsById(shop.parallels, seat.parallels.id);
     things.push({
       id: "parallels",
       height: seat.parallels.height,
@@ -43,8 +43,20 @@ function thingsOf(seat: Seat, { shop }: ToldWith): Thing[] {
   if (seat.points) things.push({ id: "points", height: seat.table?.packing ?? 0 });
   if (seat.rod) things.push({ id: "rod", diameter: seat.rod.diameter, height: seat.rod.height });
   if (seat.table) {
-    if (!seat.points) things.push({ id: "packing", height: seat.table.packing });
-    things.push({ id: "straps", count: seat.table.straps, over: seat.table.over, reach: seat.table.reach });
+    const { plate, packing, straps } = seat.table;
+    const { at } = seat.table;
+    if (seat.blocks) things.push({ id: "blocks", at: seat.blocks, under: packing });
+    else if (plate) things.push({ id: "plate", height: packing });
+    else if (!seat.points)
+      things.push({ id: "packing", height: packing, ...(at.length > 0 ? { underStraps: true } : {}) });
+    if (straps > 0)
+      things.push({
+        id: "straps",
+        count: seat.table.straps,
+        over: seat.table.over,
+        reach: seat.table.reach,
+        ...(at.length > 0 ? { at } : {}),
+      });
   }
   for (const [there, id] of [
     [seat.paper, "paper"],
@@ -234,8 +246,9 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
         {
           do: "place",
           at: setup.at,
-          on: device === "vBlocks" ? "blocks" : "vise",
-          things: device === "vBlocks" ? [...things, { id: "blocks", at: seat.blocks }] : things,
+          on: seat.table ? "table" : device === "vBlocks" ? "blocks" : "vise",
+          things:
+            device === "vBlocks" && !seat.table ? [...things, { id: "blocks", at: seat.blocks }] : things,
           out: null,
           projection: seat.projection,
           squared: squaredAgainst(setup),
@@ -243,7 +256,7 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
       ];
     }
     case "clamp":
-      return [{ do: "clamp", grip: device === "vBlocks" ? null : seat.effectiveGrip, loose: mayLie(step) }];
+      return [{ do: "clamp", grip: device === "vise" ? seat.effectiveGrip : null, loose: mayLie(step) }];
     case "check": {
       if (step.tool)
         return [

@@ -26,6 +26,7 @@ import { type LumpFigure, lumpFigures, lumpWorking } from "./lump.ts";
 import { runWorking, verdictWorking } from "./measured-workings.ts";
 import type { PlanInputs } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
+import { isGlued } from "../holding/index.ts";
 
 /** Figures of a cut that have a working. */
 export const cutFigures = [
@@ -172,7 +173,7 @@ function cutWorking(
         notes: [words("Roughing passes are equal, the last one ends on the size exactly.")],
       };
     case "time": {
-      const placing = placingTime(setup.entry);
+      const placing = placingTime(setup.entry, isGlued(setup.seat));
       const ways = (cut.passes.length + (cut.spring ? 1 : 0)) * cut.lanes;
       const coming = ways * (handlingTimes.goTo + handlingTimes.down);
       return {

@@ -100,7 +100,18 @@ export function drillWorks(
       cuttingDiameter(c) >= 0.25 * diameter &&
       cuttingDiameter(c) <= 0.7 * diameter,
   );
-  const pilot = diameter >= pilotOver ? nearest(pilots, 0.4 * diameter) : null;
+  const reaching = pilots.filter((c) => c.fluteLength >= drilledTo(asked, cuttingDiameter(c)) - asked.top);
+  const pilot = diameter >= pilotOver ? nearest(reaching, 0.4 * diameter) : null;
+  const unled =
+    diameter >= pilotOver && pilots.length > 0 && !pilot
+      ? [
+          note(
+            rule(
+              "M20.noPilot",
+            )`No smaller drill reaches down here: it is drilled in one go. Spot it well, lean on the feed less than usual, and clear the chips often.`,
+          ),
+        ]
+      : [];
   return [
     ...(pilot
       ? [
@@ -118,7 +129,7 @@ export function drillWorks(
       title: say`Drill the ${many(asked, "hole")} ${mm(diameter)}`,
       floor: drilledTo(asked, diameter),
       tool: drillWish(diameter, tolerance),
-      notes: thin,
+      notes: [...unled, ...thin],
     }),
   ];
 }

@@ -51,6 +51,10 @@ export function supportHeight(things: ReadonlyMap<ThingId, Thing>): Mm {
   const packing = things.get("packing");
   const points = things.get("points");
   if (parallels?.id === "parallels") return parallels.height;
+  const plate = things.get("plate");
+  if (plate?.id === "plate") return plate.height;
+  const blocks = things.get("blocks");
+  if (blocks?.id === "blocks" && blocks.under !== undefined) return blocks.under;
   return packing?.id === "packing" ? packing.height : points?.id === "points" ? points.height : 0;
 }
 
@@ -66,6 +70,9 @@ const slabsOf = (
 };
 
 const tableSize = 900;
+/** How far a plate below stands out around the part, and how deep a tool may go into it, mm. */
+const plateOut = 40;
+const plateMayLose = 8;
 const jawBehind = 1;
 
 /** Where the fixed jaw stands: plus at the back, minus at the front. */
@@ -173,12 +180,22 @@ export function bodiesOf(
     const packing = things.get("packing");
     const straps = things.get("straps");
     const height = packing?.id === "packing" ? packing.height : 0;
-    if (height > 0) {
+    const underStraps = packing?.id === "packing" && packing.underStraps === true;
+    if (height > 0 && !underStraps) {
       // Clear of what is cut, as told: a finger's width in from every edge.
       const inset = Math.min(12, width / 4, (max[0] - min[0]) / 4);
       add("the packing", [min[0] + inset, min[1] + inset, 0], [max[0] - inset, max[1] - inset, height]);
     }
-    if (straps?.id === "straps") bodies.push(...strapBodies(straps, part, placing, kit));
+    const plate = things.get("plate");
+    if (plate?.id === "plate")
+      // It is there to be cut into, but not through.
+      add(
+        "the plate",
+        [min[0] - plateOut, min[1] - plateOut, 0],
+        [max[0] + plateOut, max[1] + plateOut, Math.max(1, plate.height - plateMayLose)],
+      );
+    if (straps?.id === "straps")
+      bodies.push(...strapBodies(straps, underStraps ? height : 0, part, placing, kit));
     return bodies;
   }
   const half = vise.jawWidth / 2;
@@ -214,29 +231,59 @@ export function bodiesOf(
     const top = Math.min(deep, max[2]) - 2;
     add("the stop", [min[0] - 14, (min[1] + max[1]) / 2 - 6, 0], [min[0], (min[1] + max[1]) / 2 + 6, top]);
   }
-  const blocks = things.get("blocks");
-  if (blocks?.id === "blocks") {
-    // Their V reaches to a third of the radius below the middle of the shaft.
-    const top = (min[2] + max[2]) / 2 - width / 6;
-    const turned = sideOf(placing.at, "left", vise.fixedJaw) === "right";
-    const from = (m: Mm) => (turned ? max[0] - m : min[0] + m);
-    for (const x of blocks.at?.map(from) ?? [-half / 2, half / 2])
-      if (top > 1) across("a V-block", [x - 18, x + 18], [-width - 6, 0], [0, top]);
-  }
+  blocksUnder();
   return bodies;
+
+  /** V-blocks under a lying shaft: their V reaches to a third of the radius below its middle. */
+  function blocksUnder() {
+    const blocks = things.get("blocks");
+    if (blocks?.id !== "blocks") return;
+    const top = (min[2] + max[2]) / 2 - width / 6;
+    const onTable = placing.on === "table" || !vise;
+    const turned = sideOf(placing.at, "left", onTable ? "back" : vise.fixedJaw) === "right";
+    const from = (m: Mm) => (turned ? max[0] - m : min[0] + m);
+    const usual = onTable ? [] : [-vise.jawWidth / 4, vise.jawWidth / 4];
+    for (const x of blocks.at?.map(from) ?? usual)
+      if (top > 1) across("a V-block", [x - 18, x + 18], [-width - 6, onTable ? 6 : 0], [0, top]);
+  }
 }
 
 /** Straps with their studs over one edge of the part. */
 function strapBodies(
-  { count, over, reach }: Extract<Thing, { id: "straps" }>,
+  { count, over, reach, at }: Extract<Thing, { id: "straps" }>,
+  underneath: Mm,
   part: Solid,
-  { at }: Placing,
+  placing: Placing,
   kit: SolidKit,
 ): Body[] {
   const { min, max } = part.bounds;
   // On the table X and Y of the machine: the fixed face to the back, so the edge it names lies there.
-  const onY = over === at.fixed ? 1 : over === oppositeOf(at.fixed) ? -1 : 0;
+  const onY = over === placing.at.fixed ? 1 : over === oppositeOf(placing.at.fixed) ? -1 : 0;
   const [thick, wide, tail, stud] = [20, 25, 60, 6];
+  if (at && at.length > 0)
+    return at.flatMap(({ edge, left }): Body[] => {
+      const way = edge === "back" ? 1 : -1;
+      const x = min[0] + left;
+      const on = way > 0 ? max[1] : min[1];
+      const [tip, heel] = [on - way * reach, on + way * tail];
+      const box = (a: Vec, b: Vec) =>
+        kit.box(
+          [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])],
+          [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])],
+        );
+      const below =
+        underneath > 0
+          ? [bodyOf("the packing", box([x - wide / 2, on, 0], [x + wide / 2, tip, underneath]))]
+          : [];
+      return [
+        bodyOf("a strap", box([x - wide / 2, tip, max[2]], [x + wide / 2, heel, max[2] + thick])),
+        bodyOf(
+          "a stud",
+          box([x - stud, on + way * 12 - stud, 0], [x + stud, on + way * 12 + stud, max[2] + 35]),
+        ),
+        ...below,
+      ];
+    });
   return Array.from({ length: count }, (_, i): Body[] => {
     const share = (i + 1) / (count + 1);
     const x = min[0] + (max[0] - min[0]) * share;

@@ -65,7 +65,10 @@ export function alongWall(
   const floor = placing.out
     ? min[2] - 1
     : placing.on === "table"
-      ? (table.thing("packing")?.height ?? table.thing("points")?.height ?? 0) - 0.5
+      ? (table.thing("plate")?.height ??
+          table.thing("packing")?.height ??
+          table.thing("points")?.height ??
+          0) - 0.5
       : table.vise.jawDepth + 1;
   const z = told.down === null ? Math.max(floor, max[2] - told.width - 1) : axes.z.at;
   const ends = endsOf(told, tool, min, max);

@@ -12,10 +12,24 @@ export type MachineAxis = "x" | "y" | "z";
 export type Thing =
   | { id: "parallels"; height: Mm; thickness: Mm; length: Mm; inset: Mm; single: boolean }
   | { id: "rod"; diameter: Mm; height: Mm }
-  | { id: "packing"; height: Mm }
-  | { id: "straps"; count: number; over: Face; reach: Mm }
+  /** Packing in from the edges, or a piece under each strap alone. */
+  | { id: "packing"; height: Mm; underStraps?: boolean }
+  /** A plate under all of the part, that a tool may go into. */
+  | { id: "plate"; height: Mm }
+  /** Straps evenly over one edge, or where it is told: the edge, and how far the middle lies from the part's left end. */
+  | {
+      id: "straps";
+      count: number;
+      over: Face;
+      reach: Mm;
+      at?: readonly { edge: "back" | "front"; left: Mm }[];
+    }
   /** V-blocks under a lying shaft; their middles from the part's left end where that is told. */
-  | { id: "blocks"; at: readonly Mm[] | null }
+  | {
+      id: "blocks";
+      at: readonly Mm[] | null;
+      /** On the table: how high the shaft lies in them. */ under?: Mm;
+    }
   /** Three pieces to stand on; how high where that is told. */
   | { id: "points"; height: Mm }
   | { id: "paper" }

@@ -175,9 +175,9 @@ const beside = 0.4;
 /** The jaws of a caliper lie at least so far in from an edge, mm. */
 const fromEdge = 1.5;
 
-/** Where features take the faces of a part away, by the drawing. */
+/** Where features take the faces of a part away, by the drawing; between the holes of a pattern the faces stand. */
 export const cutoutBoxes = (part: Part, site: Site): Cutout["box"][] =>
-  featuresOf(part).flatMap((feature) => cutoutOf(feature, site)?.box ?? []);
+  featuresOf(part).flatMap((feature) => cutoutOf(feature, site)?.prisms.map(boxOfPrism) ?? []);
 
 /** The size of a block along one axis wherever its two faces still stand, at up to 25 places, mm; none where features took all of them. @param solid laid as the drawing lies */
 export function blockSizes(solid: Solid, axis: Axis, cutouts: readonly Cutout["box"][]): Mm[] {

@@ -1,13 +1,14 @@
 import { axisOf, opposite, sideOf } from "../frame/index.ts";
 import {
+  heldWarnings,
+  isGlued,
   liesOn,
   otherFaceAtJaw,
   parallelReached,
-  unlikeParallels,
   seatWarnings,
   strapWarnings,
   thinBows,
-  heldWarnings,
+  unlikeParallels,
 } from "../holding/index.ts";
 import type { Cut } from "../cutting/index.ts";
 import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recipes/index.ts";
@@ -21,6 +22,7 @@ import type { FaceSetup } from "./setup.ts";
 import { extentReasons, type Facts, holdingReasons, titleOf } from "./face-words.ts";
 import { sweepOfFace } from "./sweep-of-face.ts";
 import { travelOf } from "./travel.ts";
+import { parallelsById } from "../shop/index.ts";
 
 /** A setup before it is put in words, and why an end stands or hangs. */
 export type Described = Facts & { endReason: Phrase | null };
@@ -94,7 +96,7 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
     ],
     minutes: {
       cutting: from - to <= noCut ? 0 : minutesOfFace(sweep, cut),
-      handling: handlingOf(entry, sized),
+      handling: handlingOf(entry, sized, isGlued(seat)),
     },
   };
 }
@@ -117,7 +119,7 @@ function viseWarnings(setup: Facts, { vise, shop, spares }: RouteContext): Warni
     sized && Number.isFinite(limits.upper - limits.lower) ? limits.upper - limits.lower : null;
   const thinnest = Math.min(...Object.values(before.sizes)) === before.sizes[axisOf(face)];
   const side = cut.kind === "side";
-  const pair = shop.parallels.find((p) => p.id === seat.parallels?.id);
+  const pair = parallelsById(shop.parallels, seat.parallels?.id);
   return [
     ...(setup.entry === "stays"
       ? []

@@ -1,10 +1,10 @@
 import { type Cut } from "../cutting/index.ts";
 import { axisOf, downOf, type Face, faceNames, movingOf, type Orientation } from "../frame/index.ts";
 import { witnessStep, wordsFor } from "../handbook/index.ts";
-import { faceCalled, type Seat } from "../holding/index.ts";
+import { faceCalled, isGlued, type Seat } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { isReference, squareAsBought, type Piece } from "../stock/index.ts";
-import { capital, type Phrase, precise, say } from "../working/index.ts";
+import { capital, type Phrase, precise, rule, say } from "../working/index.ts";
 import { noCut } from "./held.ts";
 import { extentOf, rankSeats } from "../squaring/index.ts";
 import type { FaceOperation, FaceSetup } from "./setup.ts";
@@ -47,6 +47,7 @@ export function titleOf(setup: Facts, measured: boolean): Phrase {
                   ? say`Cut face ${number}${size} with the side of the cutter.`
                   : say`Cut face ${number}${size}.`;
   if (setup.entry === "stays") return say`Still clamped. ${what}`;
+  if (isGlued(seat)) return say`${down} down, glued to a plate on the table. ${what}`;
   if (seat.table)
     return setup.entry === "swapped"
       ? say`Move the straps to the ${seat.table.over} edge without disturbing the part. ${what}`
@@ -72,6 +73,13 @@ export function holdingReasons({ before, seat, at, cut, entry }: Facts): Phrase[
       ...(points.length > 0 ? points : [underReason(before, seat, downOf(at), cut.kind)]),
     ];
   const { table } = seat;
+  if (isGlued(seat))
+    return [
+      rule(
+        "holding.glued",
+      )`${mm(seat.standing)} thick, it is glued to a flat plate ${mm(table.packing)} thick that is bolted to the table: jaws would leave nothing of it to cut, straps would be in the way. Nothing stands over it or beside it.`,
+      setAlongX(before, seat),
+    ];
   if (entry === "swapped")
     return [
       say`The ${table.over} edge is cut: the straps go over it, one at a time, the new one on before the old one comes off, so that nothing moves.`,
@@ -79,11 +87,15 @@ export function holdingReasons({ before, seat, at, cut, entry }: Facts): Phrase[
   return [
     ...points,
     say`${table.straps} straps reach ${mm(table.reach)} in over the ${table.over} edge, each over packing ${mm(table.packing)} high: the cutter runs free of the table on the other edges.`,
-    isReference(before, seat.fixed)
-      ? say`${capital(faceCalled(before, seat.fixed))} is indicated along X, so what is cut here is square to it.`
-      : say`The ${seat.fixed} edge is set along X by eye: it is not machined. What is cut here comes true by the table.`,
+    setAlongX(before, seat),
   ];
 }
+
+/** How the edge at the back is set along X on the table. */
+const setAlongX = (before: Piece, { fixed }: Seat): Phrase =>
+  isReference(before, fixed)
+    ? say`${capital(faceCalled(before, fixed))} is indicated along X, so what is cut here is square to it.`
+    : say`The ${fixed} edge is set along X by eye: it is not machined. What is cut here comes true by the table.`;
 
 /** Why the cut is a size, a cleaning up, or one to match. */
 export function extentReasons(setup: Facts): Phrase[] {
@@ -137,7 +149,9 @@ function underReason(piece: Piece, seat: Seat, down: Face, kind: Cut["kind"]): P
   const on = seat.parallels
     ? seat.parallels.single
       ? say`On one ${mm(seat.parallels.height)} parallel`
-      : say`On the ${mm(seat.parallels.height)} parallels`
+      : seat.parallels.lower !== null
+        ? say`On parallels ${mm(seat.parallels.height)} high, one pair on another,`
+        : say`On the ${mm(seat.parallels.height)} parallels`
     : say`On the bed of the vise`;
   const why =
     kind === "side" ? say`so that the top stands clear of the jaws` : say`so that the cutter clears the jaws`;

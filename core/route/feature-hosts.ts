@@ -1,6 +1,6 @@
 import { axisNames, axisOf, faceNames, opposite } from "../frame/index.ts";
 import { boxOfPrism, type Cutout, type Feature, type Prism, type Site } from "../part/index.ts";
-import type { Shop, Vise } from "../shop/index.ts";
+import { parallelsById, type Shop, type Vise } from "../shop/index.ts";
 import type { Chosen } from "./feature-candidate.ts";
 import { featureOfKey } from "./feature-key.ts";
 import { comesBefore } from "./feature-order.ts";
@@ -43,7 +43,7 @@ function carriesStill(
 ): boolean {
   return later.every(({ seat, at }) => {
     if (seat.table) return false;
-    const long = parallels.find((p) => p.id === seat.parallels?.id)?.length ?? vise.jawWidth;
+    const long = parallelsById(parallels, seat.parallels?.id)?.length ?? vise.jawWidth;
     const whole = contactIn({ seat, at }, [], sizes, vise, long);
     const now = contactIn({ seat, at }, gone, sizes, vise, long);
     return (

@@ -181,7 +181,7 @@ function withCutter(
   const total = tidy(floor - top);
   if (tool.by === "hand") return refused(words("Done by hand."), words("No cutter is needed."));
   if (tool.by !== "mill") {
-    const wrong = notThis(tool, cutter);
+    const wrong = notThis(tool, cutter, total);
     if (wrong) return wrong;
     const screw =
       tool.by === "hole"

@@ -21,15 +21,32 @@ import {
   heldWarnings,
 } from "../holding/index.ts";
 import { leastGrip } from "../handbook/index.ts";
-import { boxOfPrism, type Cutout, type Site } from "../part/index.ts";
+import { type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
+import { type Parallels, parallelsById, stackedParallels } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
-import { done, type Outcome, refused, rule, say, stop, type Warning, words } from "../working/index.ts";
+import {
+  done,
+  type Outcome,
+  type Phrase,
+  type Refusal,
+  refused,
+  rule,
+  say,
+  stop,
+  type Warning,
+  words,
+} from "../working/index.ts";
 import type { FeatureTold } from "./told.ts";
 import type { Way } from "../recipes/index.ts";
 import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
 import { holdShaft, shaftWarnings } from "./shaft-seat.ts";
+import { comesOutBelow, opensAtJaws, throughSpans } from "./cuts-in-seat.ts";
+import { holdOnTable, tableCapacity, tableWarnings } from "./table-seat.ts";
+import { type HoldingWay, holdingWays } from "./holding-way.ts";
+import { isThin } from "../squaring/index.ts";
+import { holdShaftOnTable, shaftOnTableWarnings } from "./shaft-on-table.ts";
 
 /** How deep the tools of a way go, mm; 0 for handwork. */
 export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
@@ -38,39 +55,6 @@ export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
 /** Tools keep so far from the bed, mm. */
 const clearOfBed = 1;
 
-/** How far below the top the sides at the jaws must stand free: where a cut opens to them its tool comes out over them. */
-function opensAtJaws(cuts: readonly CutHere[], at: Orientation): Mm {
-  const axis = axisOf(at.up);
-  return Math.max(
-    0,
-    ...cuts
-      .filter(({ cutout: { opens, face } }) =>
-        [at.fixed, opposite(at.fixed)].some((f) => opens.includes(f) || face === f),
-      )
-      .map(({ cutout: { box }, floor }) => Math.max(box[axis][1] - box[axis][0], floor)),
-  );
-}
-
-/** What comes out below, and where it lies across the jaws: measured from the fixed jaw, mm. */
-function throughSpans(cuts: readonly CutHere[], at: Orientation, sizes: Site["sizes"]): [Mm, Mm][] {
-  return cuts
-    .filter((cut) => below(cut, at, sizes) > 0)
-    .flatMap(({ cutout: { prisms } }) => prisms.map((prism) => fromFixedJaw(boxOfPrism(prism), at, sizes)));
-}
-
-/** How far the tools of a cut come out below the part, mm; a face it opens to is gone all the same. */
-const below = ({ cutout, floor }: CutHere, at: Orientation, sizes: Site["sizes"]): Mm =>
-  Math.max(floor - sizes[axisOf(at.up)], cutout.opens.includes(opposite(at.up)) ? 0.01 : 0);
-
-/** Where a box lies across the jaws, measured from the fixed one, mm. */
-export function fromFixedJaw(box: Cutout["box"], at: Orientation, sizes: Site["sizes"]): [Mm, Mm] {
-  const across = axisOf(at.fixed);
-  const [low, high] = box[across];
-  return at.fixed === facesOf(across)[0]
-    ? [tidy(low), tidy(high)]
-    : [tidy(sizes[across] - high), tidy(sizes[across] - low)];
-}
-
 /** Whether cutouts can be made in a seat as it is: nothing comes out below, and what opens to the jaws is free of them. */
 export const fitsSeat = (
   cuts: readonly CutHere[],
@@ -78,7 +62,7 @@ export const fitsSeat = (
   at: Orientation,
   sizes: Site["sizes"],
 ): boolean =>
-  cuts.every((cut) => below(cut, at, sizes) <= 0) &&
+  cuts.every((cut) => comesOutBelow(cut, at, sizes) <= 0) &&
   (opensAtJaws(cuts, at) === 0 || opensAtJaws(cuts, at) + cutterClearance <= seat.projection);
 
 type ScoredSeat = FeatureSeat & { score: number };
@@ -111,15 +95,22 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
   const spans = throughSpans(cuts, at, site.sizes);
   const between = piece.sizes[axisOf(at.fixed)];
   const standing = piece.sizes[axisOf(at.up)];
-  const comesOut = Math.max(0, ...cuts.map((cut) => below(cut, at, site.sizes)));
+  const comesOut = Math.max(0, ...cuts.map((cut) => comesOutBelow(cut, at, site.sizes)));
   const through = spans.length > 0;
   // What comes out below must not meet the bed: it stands on parallels then, the lowest that clear.
   const underneath = through ? tidy(comesOut + clearOfBed) : 0;
   const needed = Math.max(parallelHeightNeeded(vise, removal, standing), underneath);
-  const clear = shop.parallels.filter((p) => clearPlace(p.thickness, between, spans, clearBelow));
-  const lowest = clear
-    .filter((p) => p.height >= needed && p.height < vise.jawDepth)
-    .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0];
+  const clearOf = <P extends Parallels>(pairs: readonly P[]) =>
+    pairs.filter((p) => clearPlace(p.thickness, between, spans, clearBelow));
+  const lowestOf = (pairs: readonly Parallels[]) =>
+    clearOf(pairs)
+      .filter((p) => p.height >= needed && p.height < vise.jawDepth - leastGrip.any)
+      .sort((a, b) => a.height - b.height || a.thickness - b.thickness)[0];
+  const clear = clearOf(shop.parallels);
+  const pair = lowestOf(shop.parallels);
+  const stack = lowestOf(stackedParallels(shop.parallels));
+  const shallow = (p: Parallels) => vise.jawDepth - p.height - vise.jawChamfer < leastGrip.roughing;
+  const lowest = pair && stack && shallow(pair) && stack.height < pair.height ? stack : (pair ?? stack);
   if (through && !lowest)
     return refused(
       clear.length > 0
@@ -156,7 +147,7 @@ function seatBlock(request: HoldRequest, at: Orientation, wanted: string | null)
     gone,
     site.sizes,
     vise,
-    shop.parallels.find((p) => p.id === seat.value.parallels?.id)?.length ?? vise.jawWidth,
+    parallelsById(shop.parallels, seat.value.parallels?.id)?.length ?? vise.jawWidth,
   );
   const onAir = touched.supports.find((s) => s.area < leastSupport);
   if (onAir)
@@ -246,9 +237,9 @@ function underneathWarnings(
 ): Warning[] {
   const spans = throughSpans(cuts, at, site.sizes);
   if (spans.length === 0 || site.shaft) return [];
-  const comesOut = Math.max(0, ...cuts.map((cut) => below(cut, at, site.sizes)));
+  const comesOut = Math.max(0, ...cuts.map((cut) => comesOutBelow(cut, at, site.sizes)));
   const { parallels } = seat;
-  const name = shop.parallels.find((p) => p.id === parallels?.id)?.name ?? "parallels";
+  const name = parallelsById(shop.parallels, parallels?.id)?.name ?? "parallels";
   const under =
     parallels &&
     parallelSpans(parallels, seat.between).some(({ from, to }) =>
@@ -285,17 +276,24 @@ export const toldSeat = (
   at,
   seat,
   device,
-  grip: gripCapacity(seat, asked.vise, asked.material.group),
+  grip: seat.table ? tableCapacity(seat) : gripCapacity(seat, asked.vise, asked.material.group),
   reasons: [words("The setup has begun: it stays as it was clamped.")],
-  warnings: [
-    ...(device === "vBlocks" ? shaftWarnings(cuts, seat, asked) : heldHere(cuts, { seat, at }, asked)),
-    ...underneathWarnings(cuts, { seat, at }, asked),
-  ],
+  warnings: seat.table
+    ? device === "vBlocks"
+      ? shaftOnTableWarnings(cuts, seat, asked)
+      : tableWarnings(cuts, { seat, at }, asked)
+    : [
+        ...(device === "vBlocks" ? shaftWarnings(cuts, seat, asked) : heldHere(cuts, { seat, at }, asked)),
+        ...underneathWarnings(cuts, { seat, at }, asked),
+      ],
 });
 
-/** Holds the part with a face up, the best of the ways it can stand; refuses with the first reason when none does. */
+/**
+ * Holds the part with a face up, the best of the ways it can stand: in the vise where that does, else strapped, else glued when it is
+ * thin. Refuses with the first reason when none does.
+ */
 export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
-  const { up, front, site, own, piece } = request;
+  const { up, front, site, own } = request;
   const fixeds = front
     ? [opposite(front)]
     : faceNames.filter((f) => axisOf(f) !== axisOf(up) && (!own?.fixed || f === own.fixed));
@@ -303,18 +301,70 @@ export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
     const fixed = fixeds.find((f) => axisOf(f) !== "length") ?? fixeds[0];
     const at = fixed && orientation(up, fixed);
     return at
-      ? holdShaft(request, at)
+      ? holdShaftAnyhow(request, at)
       : refused(words("The shaft cannot be held that way."), words("Choose another face."));
   }
-  const tried = fixeds.flatMap((fixed) => {
-    const at = orientation(up, fixed);
-    return at ? [holdBlock(request, at)] : [];
-  });
+  const ats = fixeds.flatMap((fixed) => orientation(up, fixed) ?? []);
+  const by = (way: HoldingWay) => bestOf(request, ats, way);
+  if (own?.on) return by(own.on);
+  const usual = by("vise");
+  if (usual.ok && !usual.value.warnings.some(springs)) return usual;
+  const refusals: Refusal[] = usual.ok ? [] : [usual];
+  for (const way of holdingWays.slice(1)) {
+    if (way === "plate" && !liesThin(request)) continue;
+    const held = by(way);
+    if (held.ok) return done({ ...held.value, reasons: [notInVise(usual), ...held.value.reasons] });
+    if (way === "straps") refusals.push(held);
+  }
+  const [inVise, strapped] = refusals;
+  return usual.ok || !inVise || !strapped
+    ? usual
+    : refused(
+        say`In the vise: ${inVise.reason} Strapped to the table: ${strapped.reason}`,
+        inVise.suggestion,
+      );
+}
+
+/** A shaft in V-blocks in the vise; where that is in the way of its cuts, in V-blocks on the table. */
+function holdShaftAnyhow(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
+  const inVise = holdShaft(request, at);
+  if (axisOf(at.up) === "length" || (inVise.ok && !inVise.value.warnings.some(springs))) return inVise;
+  const onTable = holdShaftOnTable(request, at);
+  if (!onTable.ok || onTable.value.warnings.some(springs))
+    return inVise.ok || onTable.ok
+      ? inVise.ok
+        ? inVise
+        : onTable
+      : refused(say`In the vise: ${inVise.reason} On the table: ${onTable.reason}`, onTable.suggestion);
+  return done({ ...onTable.value, reasons: [notInVise(inVise), ...onTable.value.reasons] });
+}
+
+/** Whether a part lies on its wide side, thin enough to be glued so. */
+const liesThin = ({ piece, up }: HoldRequest): boolean =>
+  isThin(piece) && piece.sizes[axisOf(up)] === Math.min(...Object.values(piece.sizes));
+
+/** A part that hangs free of the jaws where it is cut is better strapped. */
+const springs = (warning: Warning): boolean => warning.phrase.id === "M42.free";
+
+const notInVise = (usual: Outcome<FeatureSeat>): Phrase =>
+  usual.ok
+    ? say`Not in the vise: it would hang far past the jaws where it is cut, and spring.`
+    : say`Not in the vise: ${usual.reason}`;
+
+/** The best of the ways a block can stand, held one way. */
+function bestOf(request: HoldRequest, ats: readonly Orientation[], way: HoldingWay): Outcome<FeatureSeat> {
+  const { piece } = request;
+  const tried = ats.map((at) => (way === "vise" ? holdBlock(request, at) : holdOnTable(request, at, way)));
   const can = tried.flatMap((t) => (t.ok ? [t.value] : []));
   can.sort((a, b) => b.score - a.score || piece.sizes[alongJaws(b.at)] - piece.sizes[alongJaws(a.at)]);
   const best = can[0];
   if (best) return done(best);
-  const no = tried.find((t) => !t.ok);
+  // The reason of the way it would most likely be laid: across its narrower size.
+  const across = (i: number) => piece.sizes[axisOf(ats[i]!.fixed)];
+  const no = tried
+    .map((t, i) => ({ t, i }))
+    .sort((a, b) => across(a.i) - across(b.i))
+    .find(({ t }) => !t.ok)?.t;
   return no && !no.ok
     ? no
     : refused(

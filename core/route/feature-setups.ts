@@ -1,5 +1,5 @@
 import { axisOf } from "../frame/index.ts";
-import { gripCapacity, liesOn } from "../holding/index.ts";
+import { gripCapacity, isGlued, liesOn } from "../holding/index.ts";
 import { handlingTimes } from "../handbook/index.ts";
 import {
   boxOfPrism,
@@ -15,7 +15,7 @@ import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
 import { featureOfKey } from "./feature-key.ts";
 import { datumsOf, type DatumUse, datumUses } from "./feature-order.ts";
-import { fromFixedJaw, holdForFeatures } from "./feature-seat.ts";
+import { holdForFeatures } from "./feature-seat.ts";
 import type { FeatureSeat } from "./hold-request.ts";
 import { canStay, cutOf, mayComeBefore } from "./feature-hosts.ts";
 import { faceOf, type FaceSetup, type FeatureSetup } from "./setup.ts";
@@ -24,6 +24,8 @@ import type { FeaturesAsked } from "./features-asked.ts";
 import { recipePlace } from "./recipe-place.ts";
 import { type Way, waysOfFeature } from "../recipes/index.ts";
 import { depthsFrom } from "../recipes/index.ts";
+import { fromFixedJaw } from "./cuts-in-seat.ts";
+import { placingTime } from "./handling.ts";
 
 /**
  * The setups of the batches, their operations with tools that stay in where they can. What cannot be made after all, because
@@ -113,7 +115,10 @@ export function setupsOf(
       minutes: {
         cutting: sum("cutting"),
         handling:
-          sum("handling") + handlingTimes.indicate + handlingTimes.deburr + (host ? 0 : handlingTimes.setup),
+          sum("handling") +
+          handlingTimes.indicate +
+          handlingTimes.deburr +
+          (host ? 0 : placingTime("placed", isGlued(seat.seat))),
       },
     });
   }
@@ -203,10 +208,14 @@ function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[],
       ? `${features.slice(0, 3).join(", ")} and ${features.length - 3} more`
       : features.join(", ");
   if (stays) return say`Still clamped, the ${seat.at.up} up. ${capital(what)}.`;
+  if (seat.device === "table")
+    return isGlued(seat.seat)
+      ? say`The ${seat.at.up} up, glued to a plate on the table. ${capital(what)}.`
+      : say`The ${seat.at.up} up, strapped to the table. ${capital(what)}.`;
   return shaft
     ? seat.seat.square
       ? say`The shaft upright in a V-block, the ${seat.at.up} end up. ${capital(what)}.`
-      : say`The shaft in V-blocks along X, the ${seat.at.up} up. ${capital(what)}.`
+      : say`The shaft in V-blocks along X${seat.seat.table ? " on the table" : ""}, the ${seat.at.up} up. ${capital(what)}.`
     : say`The ${seat.at.up} up, the ${seat.at.fixed} face to the fixed jaw. ${capital(what)}.`;
 }
 

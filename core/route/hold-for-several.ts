@@ -1,5 +1,5 @@
 import { axisOf, movingOf } from "../frame/index.ts";
-import { type Seat, seatInVise, seatOnTable } from "../holding/index.ts";
+import { isGlued, type Seat, seatInVise, seatOnPlate, seatOnTable } from "../holding/index.ts";
 import { mm, tidy } from "../quantity/index.ts";
 import { type Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, say } from "../working/index.ts";
@@ -16,10 +16,11 @@ export function entryOf(next: NextCut, before: Before): Entry {
   if (!before || next.hold === "vise" || next.at.up !== before.seat.up || next.at.fixed !== before.seat.fixed)
     return "placed";
   if (next.hold === "quarter") return before.seat.table ? "placed" : "stays";
-  return !before.seat.table ? "placed" : before.seat.table.over === next.over ? "stays" : "swapped";
+  if (!before.seat.table || isGlued(before.seat) !== (next.hold === "plate")) return "placed";
+  return before.seat.table.over === next.over ? "stays" : "swapped";
 }
 
-/** Grip of the lowest quarter, and all that can be reached over it in one clamping; or straps on the table. */
+/** Grip of the lowest quarter, and all that can be reached over it in one clamping; straps on the table; or glue on a plate. */
 export function holdForSeveral(
   piece: Piece,
   next: NextCut,
@@ -37,35 +38,37 @@ export function holdForSeveral(
   const seated: Outcome<Seat> =
     entry === "stays" && before
       ? done({ ...before.seat, standing: piece.sizes[axisOf(at.up)] })
-      : next.hold === "table"
-        ? seatOnTable({
-            piece,
-            at,
-            over: next.over ?? at.fixed,
-            aids: context.shop.aids,
-            // The rest of a face stands out of what the part already is.
-            removal: above && extent !== "rest" ? removal : 0,
-            paper: kept?.paper ?? own.paper,
-            stop: kept?.stop ?? own.stop,
-            points: kept?.points ?? points,
-          })
-        : seatInVise({
-            piece,
-            at,
-            removal: above ? removal : 0,
-            overhang: null,
-            square: false,
-            vise: context.vise,
-            parallels: context.shop.parallels,
-            rods: context.shop.rods,
-            offEnd: 0,
-            ownParallels: own.parallels,
-            paper: own.paper,
-            jack: false,
-            stop: own.stop,
-            points,
-            wantedGrip: piece.sizes[axisOf(at.up)] / 4,
-          });
+      : next.hold === "plate"
+        ? seatOnPlate({ piece, at, aids: context.shop.aids, removal: above ? removal : 0 })
+        : next.hold === "table"
+          ? seatOnTable({
+              piece,
+              at,
+              over: next.over ?? at.fixed,
+              aids: context.shop.aids,
+              // The rest of a face stands out of what the part already is.
+              removal: above && extent !== "rest" ? removal : 0,
+              paper: kept?.paper ?? own.paper,
+              stop: kept?.stop ?? own.stop,
+              points: kept?.points ?? points,
+            })
+          : seatInVise({
+              piece,
+              at,
+              removal: above ? removal : 0,
+              overhang: null,
+              square: false,
+              vise: context.vise,
+              parallels: context.shop.parallels,
+              rods: context.shop.rods,
+              offEnd: 0,
+              ownParallels: own.parallels,
+              paper: own.paper,
+              jack: false,
+              stop: own.stop,
+              points,
+              wantedGrip: piece.sizes[axisOf(at.up)] / 4,
+            });
   if (!seated.ok) return seated;
   const seat = seated.value;
   const proud = Math.max(0, ...[at.fixed, movingOf(at)].map((f) => piece.faces[f].rest?.across ?? 0));

@@ -6,6 +6,7 @@ export * from "./feature-order.ts";
 export * from "./feature-plan.ts";
 export * from "./cut-for-fluid.ts";
 export * from "./squared-against.ts";
+export { heldOn, type HoldingWay, holdingWays, holdingWayWords } from "./holding-way.ts";
 export { placingTime } from "./handling.ts";
 export * from "./held.ts";
 export * from "./hold.ts";

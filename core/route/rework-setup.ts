@@ -2,6 +2,7 @@ import { axisOf, type Face, faceNames, orientation, type Orientation, turnBetwee
 import type { Prism } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { extentOf, type NextCut, type OperationKey } from "../squaring/index.ts";
+import { parallelsById } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, warn, words } from "../working/index.ts";
 import { planFaceSetup, toldFaceSetup } from "./face-setup.ts";
@@ -112,7 +113,7 @@ function lostContact(
   { vise, shop }: Pick<RouteContext, "vise" | "shop">,
 ) {
   if (gone.length === 0 || seat.table) return null;
-  const long = shop.parallels.find((p) => p.id === seat.parallels?.id)?.length ?? vise.jawWidth;
+  const long = parallelsById(shop.parallels, seat.parallels?.id)?.length ?? vise.jawWidth;
   const whole = contactIn({ seat, at }, [], before.sizes, vise, long);
   const now = contactIn({ seat, at }, gone, before.sizes, vise, long);
   const least = Math.min(now.fixed, now.moving);

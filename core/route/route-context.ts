@@ -1,4 +1,5 @@
 import { type CutTask, type OwnConditions } from "../cutting/index.ts";
+import type { HoldingWay } from "./holding-way.ts";
 import { type Axis, type Face, type Sizes } from "../frame/index.ts";
 import { type Material } from "../handbook/index.ts";
 import { type Limits, type Mm } from "../quantity/index.ts";
@@ -50,6 +51,15 @@ export interface OwnSeat {
   jack: boolean;
   /** A stop that the part is set against. */
   stop: boolean;
+  /** What holds it; null to let the plan choose. */
+  on: HoldingWay | null;
 }
 
-export const noOwnSeat: OwnSeat = { fixed: null, parallels: null, paper: false, jack: false, stop: false };
+export const noOwnSeat: OwnSeat = {
+  fixed: null,
+  parallels: null,
+  paper: false,
+  jack: false,
+  stop: false,
+  on: null,
+};

@@ -79,7 +79,6 @@ export interface FaceSetup extends SetupOf<FaceOperation> {
 
 /** A setup in which features are cut, all from one pick-up of the datum. */
 export interface FeatureSetup extends SetupOf<FeatureOperation> {
-  device: Exclude<Device, "table">;
   /** Ids of the features cut in it, in order. */
   features: string[];
   /** What its features are dimensioned from, the most used first. */

@@ -4,6 +4,7 @@ import { tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, type Vise } from "../shop/index.ts";
 import type { FaceOperation, FaceSetup } from "./setup.ts";
 import { travelOf } from "./travel.ts";
+import { isGlued, intoPlate } from "../holding/index.ts";
 
 const toward = (travel: Side): 1 | -1 => (travel === "right" || travel === "back" ? 1 : -1);
 
@@ -30,16 +31,17 @@ export function sweepOfFace(
     lanes: by === "side" ? [] : lanes(),
     cutter: { diameter, wide },
     side: looks,
-    down:
-      by === "side"
-        ? tidy(
-            cut.width - task.proud + (seat.overhang === null && !seat.table && !setup.matched ? 0 : pastEdge),
-          )
-        : 0,
+    down: by === "side" ? tidy(cut.width - task.proud + pastBottom()) : 0,
   };
 
+  /** How far the end of the cutter runs out below a wall, mm: not where a jaw stands, and into a plate no more than it must. */
+  function pastBottom() {
+    if (isGlued(seat)) return intoPlate;
+    return seat.overhang === null && !seat.table && !setup.matched ? 0 : pastEdge;
+  }
+
   function lanes(): FaceLane[] {
-    const held = seat.table ? sideOf(at, seat.table.over, "back") : null;
+    const held = seat.table && seat.table.straps > 0 ? sideOf(at, seat.table.over, "back") : null;
     const from: Side = held ? oppositeSide[held] : "front";
     const size = from === "left" || from === "right" ? seat.along : seat.between;
     const covered = Math.min(task.across, size);

@@ -34,7 +34,7 @@ const featureToldSchema = z.object({
   key: featureKeySchema,
   at: orientationSchema,
   seat: seatSchema,
-  device: z.enum(["vise", "vBlocks"]),
+  device: z.enum(["vise", "table", "vBlocks"]),
   way: z.string(),
   cutter: z.string().nullable(),
   rpm: z.number(),

@@ -1,5 +1,5 @@
 import { cutterKindFacts } from "../handbook/index.ts";
-import { mm, quantity, tidy } from "../quantity/index.ts";
+import { mm, type Mm, quantity, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter } from "../shop/index.ts";
 import { type Outcome, type Phrase, type Refusal, refused, rule, say, words } from "../working/index.ts";
 import type { Work } from "../recipes/index.ts";
@@ -44,6 +44,8 @@ const samePitch = 0.01;
 export function notThis(
   tool: Extract<Work["tool"], { by: "hole" | "form" }>,
   cutter: Cutter,
+  /** How deep it goes from where it begins, mm. */
+  deep: Mm = 0,
 ): Refusal | null {
   const d = cuttingDiameter(cutter);
   const no = (reason: Phrase) => refused(reason, say`${tool.wanted} would do.`);
@@ -59,6 +61,13 @@ export function notThis(
       return no(
         rule("M20.pitch")`${cutter.name} has a pitch of ${mm(cutter.pitch)}; ${mm(tool.pitch)} is needed.`,
       );
+  if (cutter.kind === "tap" && deep > cutter.fluteLength && cutter.shank > d - (cutter.pitch ?? 0))
+    return refused(
+      rule(
+        "M31.tapShank",
+      )`${cutter.name} is threaded ${mm(cutter.fluteLength)} long, and its shank of ${mm(cutter.shank)} does not follow into the hole: ${mm(deep)} deep is asked.`,
+      say`Draw a thread depth of at most ${mm(cutter.fluteLength)}, or get a tap with a thinner shank.`,
+    );
   if (tool.angle !== undefined && Math.abs(cutter.enteringAngle - tool.angle) > 0.5)
     return no(say`${cutter.name} has another angle: ${quantity("angle", cutter.enteringAngle)}.`);
   if (tool.width !== undefined && Math.abs(cutter.fluteLength - tool.width) > 0.06)
@@ -82,7 +91,11 @@ export function nothingDoes(
   made: readonly { cutter: Cutter; outcome: Outcome<unknown> }[],
 ): Refusal {
   const { tool } = work;
-  const said = (id: string) => made.find(({ outcome }) => !outcome.ok && outcome.reason.id === id);
+  /** The nearest of those that were refused for one reason: the narrowest that is too wide, the longest that is too short. */
+  const said = (id: string, nearest: (c: Cutter) => number = () => 0) =>
+    made
+      .filter(({ outcome }) => !outcome.ok && outcome.reason.id === id)
+      .sort((a, b) => nearest(b.cutter) - nearest(a.cutter))[0];
   const noRoom = said("M43.daylight") ?? said("M43.travel");
   if (noRoom && !noRoom.outcome.ok)
     return refused(
@@ -105,10 +118,10 @@ export function nothingDoes(
   const closest =
     said("M21.nothing") ??
     said("M20.plunge") ??
-    said("M20.flute") ??
+    said("M20.flute", (c) => c.fluteLength) ??
     said("M20.stickout") ??
-    said("M20.corner") ??
-    said("M20.wide") ??
+    said("M20.corner", cuttingDiameter) ??
+    said("M20.wide", (c) => -cuttingDiameter(c)) ??
     made[0];
   const most = tool.by === "mill" ? tool.most : null;
   return closest && !closest.outcome.ok

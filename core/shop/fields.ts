@@ -314,9 +314,15 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       label: "from",
       kind: "length",
       column: true,
-      help: "Height, length or diameter it spans.",
+      help: "Height, length or diameter it spans. Of a backing plate: how thick it is.",
     },
-    { key: "to", label: "to", kind: "length", column: true },
+    {
+      key: "to",
+      label: "to",
+      kind: "length",
+      column: true,
+      help: "Of a backing plate: how far across, the shorter way.",
+    },
     { key: "thread", label: "thread", kind: "text", mayBeEmpty: true },
     { key: "angle", label: "angle", kind: "number", unit: "°", mayBeEmpty: true },
     {

@@ -76,7 +76,7 @@ export type Parallels = z.infer<typeof parallelsSchema>;
 export const rodSchema = z.object({ ...owned, /** mm */ diameter: extent });
 export type Rod = z.infer<typeof rodSchema>;
 
-export const aidKinds = ["vBlocks", "strap", "stud", "tNut", "jack", "stop", "angleBlock"] as const;
+export const aidKinds = ["vBlocks", "strap", "stud", "tNut", "jack", "stop", "angleBlock", "plate"] as const;
 export type AidKind = (typeof aidKinds)[number];
 
 export const aidWords: Record<AidKind, string> = {
@@ -87,14 +87,15 @@ export const aidWords: Record<AidKind, string> = {
   jack: "jack",
   stop: "stop",
   angleBlock: "angle block",
+  plate: "backing plate",
 };
 
-/** What helps to hold: V-blocks, straps, studs, T-nuts, jacks, stops, angle blocks. */
+/** What helps to hold: V-blocks, straps, studs, T-nuts, jacks, stops, angle blocks, plates to cut into or to glue on. */
 export const aidSchema = z.object({
   ...owned,
   kind: z.enum(aidKinds),
   count: z.number().int().min(1).max(10_000),
-  /** Shortest and longest it spans: strap or stud length, jack height, diameter a V-block takes, slot of a T-nut; mm. */
+  /** Shortest and longest it spans: strap or stud length, jack height, diameter a V-block takes, slot of a T-nut; how thick a plate is and how far across; mm. */
   from: z.number().min(0).max(10_000),
   to: extent,
   /** Thread of stud, T-nut or jack, as it is called; empty for others. */

@@ -16,6 +16,7 @@ export * from "./saw.ts";
 export * from "./shop.ts";
 export * from "./speed-steps.ts";
 export * from "./speed-text.ts";
+export { isStack, parallelsById, type Stack, stackedParallels } from "./stacked.ts";
 export * from "./starter-sets.ts";
 export * from "./tool-body.ts";
 export * from "./upgrade.ts";

@@ -281,6 +281,7 @@ export const usualAids: Aid[] = [
   aid("tnuts-14", "T-nuts for a 14 slot", "tNut", 6, 14, 14, { thread: "M12" }),
   aid("jacks", "Screw jacks", "jack", 2, 40, 75),
   aid("stop", "Vise stop", "stop", 1, 0, 60),
+  aid("backing-plate", "Backing plate, aluminum", "plate", 1, 12, 200),
 ];
 
 const instrument = (

@@ -1,3 +1,4 @@
+export { isThin } from "./on-a-plate.ts";
 export * from "./face-key.ts";
 export * from "./next-cut.ts";
 export * from "./on-the-table.ts";

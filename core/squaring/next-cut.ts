@@ -1,8 +1,8 @@
 import type { Face, Orientation } from "../frame/index.ts";
 import type { Extent } from "./face-key.ts";
 
-/** Held in the vise as deep as it goes, by the lowest quarter so that all sides stand free, or strapped to the table. */
-export type HoldWay = "vise" | "quarter" | "table";
+/** Held in the vise as deep as it goes, by the lowest quarter so that all sides stand free, strapped to the table, or glued to a plate. */
+export type HoldWay = "vise" | "quarter" | "table" | "plate";
 
 /** What a school wants cut next. Cuts that want the same orientation, way and straps are made in one clamping. */
 export interface NextCut {

@@ -1,8 +1,8 @@
-import { axisOf, type Face, faceNames, facesOf, opposite, orientation } from "../frame/index.ts";
-import { cutOrder, type Piece } from "../stock/index.ts";
+import { type Face, facesOf, opposite, orientation } from "../frame/index.ts";
+import type { Piece } from "../stock/index.ts";
 import type { NextCut } from "./next-cut.ts";
-import { rankSeats, worseFace } from "./round-the-block.ts";
-import { around, lowestAxis } from "./two-setups.ts";
+import { worseFace } from "./round-the-block.ts";
+import { around, backWhileAllAround, firstWide, lowestAxis } from "./two-setups.ts";
 
 /**
  * The "on the table" school (domain.md 4): strapped over one edge on packing, what is free of the top is faced and three
@@ -11,10 +11,8 @@ import { around, lowestAxis } from "./two-setups.ts";
  */
 export function nextOnTable(piece: Piece): NextCut | null {
   const [low, high] = facesOf(lowestAxis(piece.sizes));
-  const first = cutOrder(piece)[0] ?? worseFace(piece, high, low);
-  const sides = faceNames.filter((f) => axisOf(f) !== axisOf(first));
-  const kept = piece.faces[first].cutFrom;
-  const fixed = kept ?? rankSeats(piece, sides)[0]!;
+  const first = firstWide(piece) ?? worseFace(piece, high, low);
+  const fixed = backWhileAllAround(piece, first);
   const before = opposite(fixed);
   const make = (up: Face, face: Face, extent: NextCut["extent"], over: Face): NextCut => ({
     at: orientation(up, fixed)!,

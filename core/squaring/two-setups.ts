@@ -24,6 +24,20 @@ export function around(at: Orientation): Face[] {
 export const lowestAxis = (sizes: Sizes): Axis =>
   axisNames.reduce((low, axis) => (sizes[axis] < sizes[low] ? axis : low));
 
+/** The first of the two wide faces that was cut; none yet: a side that was bought finished may well be cut before it. */
+export const firstWide = (piece: Piece): Face | undefined =>
+  cutOrder(piece).find((f) => axisOf(f) === lowestAxis(piece.sizes));
+
+/**
+ * Which face is at the back while all sides are cut in one clamping: what the wide face or a side was cut from before; else the flattest.
+ * @param up the wide face that is up
+ */
+export function backWhileAllAround(piece: Piece, up: Face): Face {
+  const sides = faceNames.filter((f) => axisOf(f) !== axisOf(up));
+  const known = [up, ...sides].map((f) => piece.faces[f].cutFrom).find((f) => f && axisOf(f) !== axisOf(up));
+  return known ?? rankSeats(piece, sides)[0]!;
+}
+
 /**
  * The "two setups" school (domain.md 4) as a rule on the state of the piece: held by its lowest quarter the top is faced and
  * the side of the cutter goes round all four sides; turned over and held by those sides, the other face and what was left of

@@ -1,7 +1,14 @@
 import { axisOf, downOf, type Face, faceNames } from "../frame/index.ts";
-import { faceCalled, type Lies, type ParallelsUnder, type Seat } from "../holding/index.ts";
+import {
+  faceCalled,
+  heightsUnder,
+  isGlued,
+  type Lies,
+  type ParallelsUnder,
+  type Seat,
+} from "../holding/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
-import { faceOf, type FaceSetup, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
+import { faceOf, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import { isReference } from "../stock/index.ts";
 import {
   capital,
@@ -37,14 +44,20 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
     return [
       tick(
         "still",
-        words(device === "table" ? "Straps as they were, none loosened" : "Vise as it was, not loosened"),
+        words(
+          isGlued(seat)
+            ? "Glue still holds: pushed hard by hand, the part does not move"
+            : device === "table"
+              ? "Straps as they were, none loosened"
+              : "Vise as it was, not loosened",
+        ),
       ),
     ];
   if (entry === "swapped") return swapTicks(setup, tick);
   if (device === "vBlocks") return blockTicks(setup, tick);
-  if (!isFaceSetup(setup)) return viseTicks(seat, `the ${at.fixed} face`, at.up, tick);
-  return device === "table"
-    ? tableTicks(setup, tick)
+  if (device === "table") return tableTicks(seat, calledIn(setup), tick);
+  return !isFaceSetup(setup)
+    ? viseTicks(seat, `the ${at.fixed} face`, at.up, tick)
     : [
         ...viseTicks(seat, faceCalled(setup.before, seat.fixed), faceOf(setup).face, tick),
         ...(seat.soft
@@ -69,7 +82,31 @@ function standing([first, second]: readonly number[]): Phrase {
 }
 
 /** A shaft in V-blocks: along X, or upright. */
-const blockTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
+const blockTicks = (setup: Setup, tick: MakeTick): Tick[] =>
+  setup.seat.table ? blocksOnTableTicks(setup.seat, setup.at.up, tick) : blocksInViseTicks(setup, tick);
+
+/** A shaft in V-blocks on the table, a strap across it over each. */
+const blocksOnTableTicks = (seat: Seat, up: Face, tick: MakeTick): Tick[] => [
+  tick("wiped", words("V-blocks, table and shaft wiped clean")),
+  tick(
+    "blocks",
+    say`A matched pair of V-blocks on the table, bottoms keyed or set along X${standing(seat.blocks ?? [])}`,
+  ),
+  tick(
+    "packing",
+    say`Lowest line of the shaft ${mm(seat.table?.packing ?? 0)} or more above the table: pack both blocks alike if not`,
+  ),
+  ...(seat.paper ? [tick("paper", words("A strip of paper between the shaft and each block"))] : []),
+  tick("seated", say`Shaft in the blocks along X, its ${up} side up`),
+  tick(
+    "straps",
+    rule(
+      "M41.blocks",
+    )`A strap across the shaft over each V-block, soft packing under its tip, stud at the back, its heel level or a little high`,
+  ),
+];
+
+const blocksInViseTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
   tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
   tick(
     "blocks",
@@ -115,19 +152,45 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
   ];
 }
 
-/** How parallels go in. */
-const parallelsIn = ({ height, inset, single }: ParallelsUnder): Phrase =>
-  single
-    ? say`One parallel ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, at the center, ${mm(inset)} from the fixed jaw`
-    : inset > 0
-      ? say`Parallels ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
-      : say`Parallels ${mm(height)} high, rubbed with the hand and nothing felt, on the bed, one at each jaw`;
+/** How parallels go in: one pair, one pair on another, or one alone. */
+function parallelsIn(under: ParallelsUnder): Phrase {
+  const { height, inset, single } = under;
+  const [lower, upper] = heightsUnder(under);
+  const rubbed = words(", rubbed with the hand and nothing felt");
+  if (single)
+    return upper === undefined
+      ? say`One parallel ${mm(height)} high${rubbed}, on the bed, at the center, ${mm(inset)} from the fixed jaw`
+      : say`One parallel ${mm(lower!)} high and one of ${mm(upper)} on it, ${mm(height)} together${rubbed} between them, on the bed, at the center, ${mm(inset)} from the fixed jaw`;
+  const which =
+    upper === undefined
+      ? say`Parallels ${mm(height)} high${rubbed}`
+      : say`Parallels ${mm(lower!)} high and the ${mm(upper)} ones on them, ${mm(height)} together${rubbed} between them either`;
+  return inset > 0
+    ? say`${which}, on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
+    : say`${which}, on the bed, one at each jaw`;
+}
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 
-function tableTicks({ seat, before }: FaceSetup, tick: MakeTick): Tick[] {
+/** What a face is called in a setup: by its number where faces are cut, else by its place. */
+const calledIn =
+  (setup: Setup) =>
+  (face: Face): string =>
+    isFaceSetup(setup) ? faceCalled(setup.before, face) : `the ${face} face`;
+
+/** Straps that stand where nothing is cut, from the left along each edge. */
+function strapsAt(at: NonNullable<Seat["table"]>["at"], edge: "back" | "front"): Phrase | null {
+  const [first, ...others] = at.filter((s) => s.edge === edge).map(({ left }) => left);
+  if (first === undefined) return null;
+  const places = others.reduce<Phrase>((so, left) => say`${so} and ${mm(left)}`, say`${mm(first)}`);
+  return say`over the ${edge} edge, ${places} from the left end`;
+}
+
+function tableTicks(seat: Seat, called: (face: Face) => string, tick: MakeTick): Tick[] {
   const { table } = seat;
   if (!table) return [];
+  if (isGlued(seat)) return glueTicks(seat, called, tick);
+  if (table.at.length > 0) return clearTicks(seat, tick);
   return [
     tick("wiped", words("Table, packing and part wiped clean")),
     seat.points
@@ -143,10 +206,57 @@ function tableTicks({ seat, before }: FaceSetup, tick: MakeTick): Tick[] {
       "straps",
       rule(
         "M41.support",
-      )`${table.straps} straps over the ${table.over} edge of ${faceCalled(before, seat.up)}, each over packing, its heel level or a little high`,
+      )`${table.straps} straps over the ${table.over} edge of ${called(seat.up)}, each over packing, its heel level or a little high`,
     ),
   ];
 }
+
+/** A part under straps that stand clear of all that is cut. */
+function clearTicks(seat: Seat, tick: MakeTick): Tick[] {
+  const { table } = seat;
+  if (!table) return [];
+  const [back, front] = (["back", "front"] as const).map((edge) => strapsAt(table.at, edge));
+  const where = back && front ? say`${back}; ${front}` : (back ?? front ?? say``);
+  return [
+    tick("wiped", words("Table, packing and part wiped clean, no burr below")),
+    table.plate
+      ? tick("plate", say`Plate ${mm(table.packing)} thick under all of the part, flat on the table`)
+      : tick(
+          "packing",
+          say`Packing ${mm(table.packing)} high under each place where a strap will press, all the same height`,
+        ),
+    ...(seat.paper ? [tick("paper", words("Paper under the part"))] : []),
+    tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),
+    ...(seat.stop ? [tick("stop", words("Stop against the side that the cut pushes it to"))] : []),
+    tick(
+      "straps",
+      rule(
+        "M41.clear",
+      )`Straps ${where}, each ${mm(table.reach)} in, over what carries the part, stud close to the part, its heel level or a little high`,
+    ),
+  ];
+}
+
+/** A thin part onto its plate: the plate true first, then glue on what is bare and clean. */
+const glueTicks = (seat: Seat, called: (face: Face) => string, tick: MakeTick): Tick[] => [
+  tick(
+    "plate",
+    say`Plate ${mm(seat.table?.packing ?? 0)} thick bolted to the table, its bolts beside where the part goes`,
+  ),
+  byIndicator(
+    tick("plate-flat", say`Indicator over the plate, where the part goes: within ${precise(mm(0.02), 2)}`),
+    0.02,
+  ),
+  tick("wiped", words("Plate and part free of oil, with a clean rag and solvent, and dry")),
+  tick(
+    "glue",
+    say`Instant glue thin all over ${called(downOf(seat))}. Window open; no glue on skin, none near a flame`,
+  ),
+  tick(
+    "seated",
+    say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X, pressed down hard by hand`,
+  ),
+];
 
 /** M14: a strap is moved with another one holding, and the part is checked before the next cut. */
 const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
@@ -168,7 +278,8 @@ export function clampTicks(setup: Setup, since: Moved | null, tick: MakeTick): T
       return [...tableClampTicks(setup, tick), ...again];
     case "vBlocks":
       return [
-        tick("tight", words("Vise tight")),
+        tick("tight", words(seat.table ? "Nuts tightened in turn, a little each" : "Vise tight")),
+        ...(seat.table ? [passesTick(tick)] : []),
         byIndicator(
           tick(
             "indicated",
@@ -213,11 +324,24 @@ const heldTick = (within: Mm, tick: MakeTick): Tick =>
     within,
   );
 
+/** Straps are set by eye: nothing is started before the spindle was moved past them. */
+const passesTick = (tick: MakeTick): Tick =>
+  tick(
+    "clear-of-cut",
+    words("Spindle off, moved over all places of this setup: holder and cutter pass every strap and stud"),
+  );
+
 const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
-  tick("tight", words("Nuts tightened in turn, a little each")),
+  ...(setup.seat.table && setup.seat.table.at.length > 0 ? [passesTick(tick)] : []),
+  isGlued(setup.seat)
+    ? tick(
+        "tight",
+        words("Glue set as long as its label says, and the part does not move when you push it hard"),
+      )
+    : tick("tight", words("Nuts tightened in turn, a little each")),
   setup.seat.points
     ? tick("aligned", words("Third point set until an indicator over the top reads level on average"))
-    : isFaceSetup(setup) && isReference(setup.before, setup.seat.fixed)
+    : !isFaceSetup(setup) || isReference(setup.before, setup.seat.fixed)
       ? byIndicator(
           tick(
             "aligned",
@@ -338,25 +462,45 @@ function triedTick({ single }: ParallelsUnder, lies: Lies, tick: MakeTick): Tick
   );
 }
 
+/** Each one that went in comes out. */
+const parallelsOut = (under: ParallelsUnder): Phrase => {
+  const layers = heightsUnder(under).length;
+  if (under.single) return words(layers === 1 ? "The parallel out" : "The parallel and the one on it out");
+  return words(layers === 1 ? "Both parallels out" : "All four parallels out");
+};
+
 /** What was put in is taken out (M08), and a head that was tilted last is set upright. */
 export function takeOutTicks(setup: Setup, tilted: boolean, squareness: Mm | null, tick: MakeTick): Tick[] {
   const { seat, device } = setup;
   return [
     ...(tilted ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
-    tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
+    isGlued(seat)
+      ? tick(
+          "out-part",
+          words(
+            "Spindle stopped, part warmed until the glue lets go and slid off: gloves on, window open. Glue wiped off with solvent",
+          ),
+        )
+      : tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
     ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),
     ...(seat.soft ? [tick("out-soft", words("Soft packing out"))] : []),
     ...(seat.stop ? [tick("out-stop", words("Stop off"))] : []),
-    ...(seat.parallels
-      ? [tick("out-parallels", words(seat.parallels.single ? "The parallel out" : "Both parallels out"))]
-      : []),
+    ...(seat.parallels ? [tick("out-parallels", parallelsOut(seat.parallels))] : []),
     ...(seat.points ? [tick("out-points", words("All three points out"))] : []),
     ...(seat.table
       ? [
-          tick("out-straps", words("Straps, studs and T-nuts off the table")),
-          ...(seat.points ? [] : [tick("out-packing", words("Packing off the table"))]),
+          ...(seat.table.straps > 0
+            ? [tick("out-straps", words("Straps, studs and T-nuts off the table"))]
+            : []),
+          ...(device === "vBlocks"
+            ? []
+            : seat.table.plate
+              ? [tick("out-plate", words("Plate off the table"))]
+              : seat.points
+                ? []
+                : [tick("out-packing", words("Packing off the table"))]),
         ]
       : []),
     ...(device === "vBlocks" ? [tick("out-blocks", words("V-blocks out"))] : []),

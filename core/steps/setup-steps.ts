@@ -13,6 +13,7 @@ import type { InSpindle, WalkPlace } from "./spindle-ticks.ts";
 import { forTheHands, saidOnce } from "./said-once.ts";
 import type { MakeTick, Tick, Try } from "./tick.ts";
 import { newStep, type Step } from "./step.ts";
+import { isGlued } from "../holding/index.ts";
 
 export interface SetupWalked {
   setup: Setup;
@@ -156,6 +157,8 @@ function movedIn(setup: Setup, progress: Progress): (Moved & { seq: number }) | 
 
 function clampTitle({ seat, entry, device }: Setup): Phrase {
   if (entry === "swapped") return words("Check that nothing moved");
+  if (isGlued(seat)) return words("Let the glue set, then look along the edge");
+  if (device === "vBlocks" && seat.table) return words("Tighten in turn, then indicate");
   if (device === "table") return words("Tighten in turn, then look along the edge");
   if (seat.tap) return words("Tighten, then tap it down");
   return words(device === "vBlocks" ? "Tighten, then indicate" : "Snug the vise");

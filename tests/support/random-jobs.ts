@@ -204,6 +204,9 @@ export interface RandomJob {
   shop: Shop;
 }
 
+/** Schools a person chose. The plate is left to the plan: a school more would make another job of every seed. */
+const chosenSchools = schoolNames.filter((s) => s !== "plate");
+
 /** How many readings of a size there are, each as likely: seldom none, since a setup waits for what was left out. */
 const usualPoints = [0, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4] as const;
 /** The same with a size left out as often as not. */
@@ -260,7 +263,7 @@ export function randomJob(seed: number, readings: readonly number[] = usualPoint
       }
     }
     if (d.is(0.3)) job = set(job, "part/squareness", 0.1);
-    if (d.is(0.4)) job = withOverride(job, "school", "route", d.one(schoolNames));
+    if (d.is(0.4)) job = withOverride(job, "school", "route", d.one(chosenSchools));
   }
   const count = Math.floor(d.chance.next() ** 1.5 * 9);
   const features = featuresFor(job.part, count, shop, d);

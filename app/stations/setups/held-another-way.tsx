@@ -20,7 +20,7 @@ import { useJob } from "../../instruments/job-context.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section } from "../../instruments/section.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
-import { PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
+import { HeldOnChoice, PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
 
 type Own = ReturnType<typeof useOverrides>;
 
@@ -28,7 +28,7 @@ type Own = ReturnType<typeof useOverrides>;
 export function HeldAnotherWay({ setup }: { setup: Setup }) {
   const { seat, device } = setup;
   const own = useOverrides(keyOfSetup(setup));
-  const reports = (["fixed", "parallels", "packing", "jack", "stop", "pickup"] as const).flatMap(
+  const reports = (["on", "fixed", "parallels", "packing", "jack", "stop", "pickup"] as const).flatMap(
     (what) => own.reportOf(what) ?? [],
   );
   if (setup.entry !== "placed" && isFaceSetup(setup))
@@ -57,6 +57,7 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
         />
       ))}
       <Box display="flex" gap="14px" flexWrap="wrap" className="no-print">
+        {!isFaceSetup(setup) && device !== "vBlocks" && <HeldOnChoice seat={seat} own={own} />}
         <FixedChoice setup={setup} own={own} />
         {device === "vise" && <ParallelsChoice seat={seat} own={own} />}
         {device !== "vBlocks" && (

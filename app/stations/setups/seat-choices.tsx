@@ -2,18 +2,35 @@ import type { Seat } from "../../../core/holding/index.ts";
 import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import type { useOverrides } from "../../instruments/use-overrides.ts";
+import { isStack, parallelsById } from "../../../core/shop/index.ts";
+import { heldOn, type HoldingWay, holdingWays, holdingWayWords } from "../../../core/route/index.ts";
 
 type Own = ReturnType<typeof useOverrides>;
+
+/** What holds the part while features are cut. */
+export function HeldOnChoice({ seat, own }: { seat: Pick<Seat, "table">; own: Own }) {
+  const { reason } = useJob();
+  return (
+    <Choice<HoldingWay>
+      label="Held by"
+      value={heldOn(seat)}
+      options={holdingWays.map((way) => [way, holdingWayWords[way]] as const)}
+      onChoose={(way) => own.set([["on", way]], reason || "by choice")}
+    />
+  );
+}
 
 /** The parallels a part is wanted on. */
 export function ParallelsChoice({ seat, own }: { seat: Pick<Seat, "parallels">; own: Own }) {
   const { shop, reason } = useJob();
+  const now = parallelsById(shop.parallels, seat.parallels?.id);
+  const offered = now && isStack(now.id) ? [...shop.parallels, now] : shop.parallels;
   return (
     <Choice
       label="Parallels"
       value={seat.parallels?.id ?? ""}
       empty="none, on the bed"
-      options={shop.parallels.map((p) => [p.id, p.name] as const)}
+      options={offered.map((p) => [p.id, p.name] as const)}
       onChoose={(id) => own.set([["parallels", id]], reason || "by choice")}
     />
   );

@@ -5,6 +5,7 @@ import { mm, quantity } from "../../../core/quantity/index.ts";
 import { faceOf, type FaceSetup, isFaceSetup, keyOfSetup, type Setup } from "../../../core/route/index.ts";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure } from "../../instruments/words.tsx";
+import { isGlued } from "../../../core/holding/index.ts";
 
 /** How the part sits, in figures, and what the setup takes. */
 export function Seating({ setup }: { setup: Setup }) {
@@ -39,12 +40,27 @@ function ComesOff({ setup }: { setup: FaceSetup }) {
 }
 
 function Strapped({ setup }: { setup: Setup }) {
-  const { table, points } = setup.seat;
+  const { seat } = setup;
+  const { table, points } = seat;
   if (!table) return null;
+  if (isGlued(seat))
+    return (
+      <>
+        <Fact what="glued over">
+          <Worked at={cutKey(keyOfSetup(setup), "grip")}>
+            <Figure of={mm(seat.along)} /> × <Figure of={mm(seat.between)} />
+          </Worked>
+        </Fact>
+        <Fact what="on a plate">
+          <Figure of={mm(table.packing)} /> thick
+        </Fact>
+      </>
+    );
   return (
     <>
       <Fact what="straps">
-        <Worked at={cutKey(keyOfSetup(setup), "grip")}>{table.straps}</Worked> over the {table.over} edge
+        <Worked at={cutKey(keyOfSetup(setup), "grip")}>{table.straps}</Worked>{" "}
+        {table.at.length > 0 ? "clear of the cuts" : `over the ${table.over} edge`}
       </Fact>
       <Fact what="reach in">
         <Figure of={mm(table.reach)} />
@@ -54,7 +70,7 @@ function Strapped({ setup }: { setup: Setup }) {
           "three points"
         ) : (
           <>
-            <Figure of={mm(table.packing)} /> packing
+            <Figure of={mm(table.packing)} /> {table.plate ? "plate" : "packing"}
           </>
         )}
       </Fact>

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { faceNet, setupSection } from "../../../core/figure/index.ts";
-import { schoolOf } from "../../../core/plan/index.ts";
 import {
   faceOf,
   type FaceSetup,
@@ -87,8 +86,8 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
 
 /** What it is: its place in the route and what is done. */
 function SetupTitle({ setup }: { setup: Setup }) {
-  const { job, plan } = useJob();
-  const group = isFaceSetup(setup) ? schoolName(schoolOf(job)) : "Features";
+  const { plan } = useJob();
+  const group = isFaceSetup(setup) ? schoolName(plan.school) : "Features";
   return (
     <StationTitle above={placeWords(setup, group, setupPlace(setup, plan))}>
       <Words of={setup.title} />

@@ -108,6 +108,13 @@ export const views: View[] = [
     picture: true,
   },
   {
+    name: "setups-held",
+    url: `${job}/setups/step.rough/held`,
+    sizes: [desk, phone],
+    ready: "holds along",
+    picture: false,
+  },
+  {
     name: "setups-machines",
     url: `${job}/setups/bottom.face/machines`,
     sizes: [desk],

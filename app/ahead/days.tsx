@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react";
 import { CalendarPlus } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { Job } from "../../core/job/index.ts";
 import {
@@ -55,7 +55,8 @@ export function Days({ jobs, equipment, times }: Asked) {
       action: "/ahead/days",
       encType: "application/json",
     });
-  const chosen = jobs.filter(({ job }) => !left.has(job.id));
+  // The same array while nothing of it changes: a new one asks for the plan again.
+  const chosen = useMemo(() => jobs.filter(({ job }) => !left.has(job.id)), [jobs, left]);
   const { found, progress, stopped, again } = useDays({ jobs: chosen, equipment, times }, start);
   const names = {
     machine: (id: string) =>

@@ -5,14 +5,15 @@ import type {
   ComparisonProgress,
   CutComparison,
   DrawingCost,
+  HoldingComparison,
   Lump,
   MachineOption,
   PiecesSaid,
-  Suspicion,
   Plan,
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
+  Suspicion,
 } from "../../core/plan/index.ts";
 import type { LengthUnit } from "../../core/quantity/index.ts";
 import type { OwnHandbook } from "../../core/handbook/index.ts";
@@ -58,6 +59,8 @@ export interface JobContextValue extends EntryContextValue {
   piece: number;
   /** Compares the owned cutters for a cut of the plan and works its charts. */
   compare: (key: AnyKey) => Promise<CutComparison | null>;
+  /** Holds a setup in every way there is. */
+  compareHoldings: (key: AnyKey) => Promise<HoldingComparison | null>;
   /** What most likely made the sizes of the piece what they are. */
   suspicions: () => Promise<Suspicion[][]>;
   /** Where the part lies in its lump. */

@@ -11,6 +11,7 @@ import { holdingWayWords } from "../../core/route/index.ts";
 
 const whatWords: Partial<Record<Override["what"], string>> = {
   school: "way of squaring",
+  on: "way of holding",
   fixed: "seat",
   finish: "last pass",
 };

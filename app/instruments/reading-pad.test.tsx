@@ -29,6 +29,7 @@ const context: JobContextValue = {
   typing: () => undefined,
   send: () => Promise.resolve({ ok: true }),
   batch: () => Promise.resolve(null),
+  compareHoldings: () => Promise.resolve(null),
   suspicions: () => Promise.resolve([]),
   lump: () => Promise.resolve(null),
   piecesSaid: () => Promise.resolve(null),

@@ -52,6 +52,7 @@ export const stationList: readonly StationEntry[] = [
       view("order", "Order of work"),
       view("page", "One page"),
       view("ways", "Ways to square it"),
+      view("held", "Ways to hold it"),
       view("machines", "Machines"),
       view("rehearse", "Rehearse"),
       view("true", "How true"),

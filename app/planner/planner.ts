@@ -4,6 +4,7 @@ import {
   type Batch,
   batchOf,
   compareCut,
+  compareHoldings,
   comparingMachines,
   comparingRoutes,
   type ComparisonProgress,
@@ -13,21 +14,22 @@ import {
   type DrawingCost,
   type Glance,
   glanceOf,
-  type Lump,
+  type HoldingComparison,
   jobAhead,
+  type Lump,
   lumpOf,
   type MachineOption,
   type OwnTimes,
   ownTimesOf,
   paceOf,
+  piecesOf,
   type PiecesSaid,
   piecesSaid,
   type PieceStanding,
-  piecesOf,
   type Plan,
   plan,
-  planningDays,
   type PlanInputs,
+  planningDays,
   type Rehearsal,
   type RehearsalProgress,
   rehearsing,
@@ -189,6 +191,10 @@ export const planner = {
   /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
   comparison(key: AnyKey): CutComparison | null {
     return last ? compareCut(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
+  },
+  /** A setup of the last plan held in every way there is; null when it has no such setup. */
+  holdings(key: AnyKey): HoldingComparison | null {
+    return last ? compareHoldings(last.made, last.inputs.job, last.inputs.shop, key, last.inputs.own) : null;
   },
   /**
    * What the drawing of the last plan costs; null while it is not complete, and when another plan was asked for meanwhile: it

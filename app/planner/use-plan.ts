@@ -5,16 +5,17 @@ import type {
   CutComparison,
   DrawingCost,
   Glance,
+  HoldingComparison,
   Lump,
   MachineOption,
   PiecesSaid,
-  Suspicion,
   Plan,
   PlanInputs,
   Rehearsal,
   RehearsalProgress,
   RouteComparison,
   SawingList,
+  Suspicion,
 } from "../../core/plan/index.ts";
 import type { SeenPart } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
@@ -50,6 +51,9 @@ const askWorking = (key: string): Promise<Working | null> => thePlanner().workin
 
 /** Cutters compared and charts of a cut of the last plan; null when it has no such cut. */
 export const askComparison = (key: AnyKey): Promise<CutComparison | null> => thePlanner().comparison(key);
+
+/** A setup of the last plan held in every way there is; null when it has no such setup. */
+export const askHoldings = (key: AnyKey): Promise<HoldingComparison | null> => thePlanner().holdings(key);
 
 /** Where all pieces of the last plan's job stand; null when another plan was asked for meanwhile. */
 export const askBatch = (): Promise<Batch | null> => thePlanner().batch();

@@ -4,8 +4,8 @@ import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import type { Aid } from "../shop/index.ts";
 import { isReference, type Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, say, words } from "../working/index.ts";
-import type { GripCapacity } from "./grip-capacity.ts";
-import type { Seat } from "./seat.ts";
+import { type GripCapacity, strapCapacity } from "./grip-capacity.ts";
+import { isGlued, type Seat } from "./seat.ts";
 
 /** The side of a cutter goes so far into the plate below, to leave no burr, mm. */
 export const intoPlate = 0.3;
@@ -105,3 +105,7 @@ export function glueCapacity(seat: Seat): GripCapacity {
     }; safety ${holdingSafety} (guess)`,
   };
 }
+
+/** What straps or glue hold of a part on the table. */
+export const tableGrip = (seat: Seat): GripCapacity =>
+  isGlued(seat) ? glueCapacity(seat) : strapCapacity(seat);

@@ -89,14 +89,12 @@ const stackOver = (standing: Mm, packing: Mm = strapHold.packing) => ({
 export function strapWarnings(
   { table, standing }: Pick<Seat, "table" | "standing">,
   aids: readonly Aid[],
+  /** Width of the table's slots, mm; null while nobody measured them. */
+  tSlot: Mm | null,
 ): Warning[] {
   if (!table || table.straps === 0) return [];
   const stack = stackOver(standing, table.packing);
-  const needed = studLength(stack);
-  const [stud] = aids
-    .filter((a) => a.kind === "stud" && a.to >= needed)
-    .map((a) => ({ length: Math.max(a.from, needed), thread: a.thread }))
-    .sort((a, b) => a.length - b.length);
+  const { owned: stud } = studsFor({ table, standing }, aids) ?? { owned: null };
   const tNuts = aids.filter((a) => a.kind === "tNut");
   if (!stud || tNuts.length === 0) return [];
   const ofThread = tNuts.filter((a) => a.thread === stud.thread);
@@ -108,11 +106,38 @@ export function strapWarnings(
         )`The studs are ${stud.thread || "of no thread that is entered"}, the T-nuts ${tNuts[0]!.thread || "of none"}: they do not go together. Correct it in the shop (S), or get T-nuts of that thread.`,
       ),
     ];
-  const slot = Math.max(...ofThread.map((a) => a.to));
+  const fitting = tSlot === null ? ofThread : ofThread.filter((a) => fitsSlot(a.to, tSlot));
+  if (tSlot !== null && fitting.length === 0)
+    return [
+      warn(
+        rule(
+          "M47.table",
+        )`The T-nuts of that thread are for a slot of ${mm(ofThread[0]!.to)}; the slots of this table are ${mm(tSlot)} wide: too wide they do not go in, too narrow they turn and break the lips. Get T-nuts for ${mm(tSlot)}.`,
+      ),
+    ];
+  const slot = Math.max(...fitting.map((a) => a.to));
   return studWarnings(
     { ...stack, length: stud.length, slot, tNutWidth: slot, underTNut: 0.3 * stack.diameter },
     boltForce(strapHold.pull, strapHold.stud) ?? 0,
   );
+}
+
+/** A T-nut this much narrower than its slot still does not turn in it, mm. */
+const slotPlay = 1;
+const fitsSlot = (tNut: Mm, slot: Mm): boolean => tNut <= slot + 1e-6 && tNut >= slot - slotPlay;
+
+/** The shortest stud that straps need, and the one of the shop that is nearest to it; null for a seat without straps. */
+export function studsFor(
+  { table, standing }: Pick<Seat, "table" | "standing">,
+  aids: readonly Aid[],
+): { needed: Mm; owned: { length: Mm; thread: string; name: string } | null } | null {
+  if (!table || table.straps === 0) return null;
+  const needed = studLength(stackOver(standing, table.packing));
+  const [owned] = aids
+    .filter((a) => a.kind === "stud" && a.to >= needed)
+    .map((a) => ({ length: Math.max(a.from, needed), thread: a.thread, name: a.name }))
+    .sort((a, b) => a.length - b.length);
+  return { needed, owned: owned ?? null };
 }
 
 /** How many things of a kind there are. */

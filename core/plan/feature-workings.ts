@@ -150,7 +150,7 @@ export function featureFigureWorking(
         notes: [words("Independent errors add up as the root of the sum of their squares.")],
       };
     case "grip":
-      if (setup.seat.table) return tableWorking(setup.seat, null);
+      if (setup.seat.table) return tableWorking(setup.seat, null, shop.aids);
       return {
         lines: [
           line("gripped", mm(setup.seat.grip)),

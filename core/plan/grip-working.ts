@@ -7,10 +7,11 @@ import {
   parallelHeightNeeded,
   type Seat,
   strapCapacity,
+  studsFor,
 } from "../holding/index.ts";
 import { count, mm, quantity, type Quantity, tidy } from "../quantity/index.ts";
 import { faceOf, type FaceSetup } from "../route/index.ts";
-import type { Vise } from "../shop/index.ts";
+import type { Aid, Vise } from "../shop/index.ts";
 import { line, words, type WorkingBody } from "../working/index.ts";
 
 /** What holds the part, against the force of the cut. */
@@ -68,15 +69,16 @@ export function gripWorking(setup: FaceSetup, vise: Vise): WorkingBody {
 }
 
 /** What straps press and hold. */
-export const strapWorking = (setup: FaceSetup): WorkingBody =>
-  tableWorking(setup.seat, faceOf(setup).cut.force.peak);
+export const strapWorking = (setup: FaceSetup, aids: readonly Aid[]): WorkingBody =>
+  tableWorking(setup.seat, faceOf(setup).cut.force.peak, aids);
 
 /**
  * What holds a part on the table.
  * @param peak what the cut pushes, N; null where several cuts are made
  */
-export function tableWorking(seat: Seat, peak: number | null): WorkingBody {
+export function tableWorking(seat: Seat, peak: number | null, aids: readonly Aid[]): WorkingBody {
   if (isGlued(seat)) return glueWorking(seat, peak);
+  const studs = studsFor(seat, aids);
   const grip = strapCapacity(seat);
   const straps = seat.table?.straps ?? 0;
   return {
@@ -96,6 +98,14 @@ export function tableWorking(seat: Seat, peak: number | null): WorkingBody {
       }),
       ...(peak === null ? [] : [line("the cut pushes", quantity("force", peak))]),
       line("reach in over the part", mm(seat.table?.reach ?? 0)),
+      ...(studs
+        ? [
+            line("stud, at least", mm(studs.needed), {
+              source: "slot lips, what lies under, the part, strap, nut and T-nut (guess: M12)",
+            }),
+            ...(studs.owned ? [line(`nearest you own: ${studs.owned.name}`, mm(studs.owned.length))] : []),
+          ]
+        : []),
     ],
     notes: [words(`Safety ${holdingSafety} (guess). Every strap over packing; a stop takes the push along.`)],
   };

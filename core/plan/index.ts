@@ -33,4 +33,5 @@ export * from "./quote.ts";
 export * from "./day-plan.ts";
 export * from "./job-ahead.ts";
 export * from "./machine-comparison.ts";
+export * from "./holding-comparison.ts";
 export * from "./two-at-once.ts";

@@ -15,7 +15,7 @@ describe("the school a block is squared by where nobody chose", () => {
   ])("is %s", (_name, block, school) => {
     const made = planOf(part(block));
     expect([made.school, made.refusal]).toEqual([school, null]);
-    const told = made.setups[0]!.reasons.some((r) => r.parts.join("").startsWith("Squared "));
+    const told = made.setups[0]!.reasons.some((r) => JSON.stringify(r).includes("Squared "));
     expect(told).toBe(school !== "round");
   });
 

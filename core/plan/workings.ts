@@ -196,7 +196,7 @@ function cutWorking(
       };
     }
     case "grip":
-      return seat.table ? strapWorking(setup) : gripWorking(setup, vise);
+      return seat.table ? strapWorking(setup, shop.aids) : gripWorking(setup, vise);
     case "stop": {
       const next = ladder.find((p) => !p.done) ?? ladder.at(-1);
       if (!next) return null;

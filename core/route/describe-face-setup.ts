@@ -71,7 +71,7 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
           ? []
           : [
               ...seatWarnings(before, seat, cut.kind === "side" || stays),
-              ...strapWarnings(seat, context.shop.aids),
+              ...strapWarnings(seat, context.shop.aids, context.machine.tSlot),
             ]),
       ...cut.warnings,
       ...(!measured

@@ -9,6 +9,7 @@ import type { CutHere, FeatureSeat } from "./hold-request.ts";
 import type { FeatureTold } from "./told.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
+import { clearOfWhatHolds } from "./table-seat.ts";
 
 /** A seat, the features that can be cut in it together, and those that only a file works on. */
 export interface Group {
@@ -43,6 +44,7 @@ export function seatsFor(
         piece,
         site,
         vise,
+        machine: asked.machine,
         shop,
         material,
         own: wanted,
@@ -59,13 +61,13 @@ export function seatsFor(
     const seats = toldSeats(here, way.up, asked);
     seats.forEach(({ told, of }, i) => {
       const { fixed } = told.at;
-      const { parallels, paper, stop } = told.seat;
+      const { parallels, paper, stop, table } = told.seat;
       const wanted = { ...noOwnSeat, fixed, parallels: parallels?.id ?? null, paper, stop };
+      const goesToo = (d: Drawn) =>
+        table ? clearOfWhatHolds(cutOf(d, key), told, site.sizes) : hold([...of, d], wanted).ok;
       const joins =
         i === seats.length - 1
-          ? left
-              .filter((d) => !seats.some((s) => s.of.includes(d)))
-              .filter((d) => hold([...of, d], wanted).ok)
+          ? left.filter((d) => !seats.some((s) => s.of.includes(d))).filter(goesToo)
           : [];
       const cut = new Set([...of, ...joins].map((d) => d.feature.id));
       const cuts = here.filter((d) => cut.has(d.feature.id)).map((d) => cutOf(d, key));
@@ -92,9 +94,16 @@ export function seatsFor(
         cut: new Set((together.length > 0 ? together : left).map((d) => d.feature.id)),
         filed: n === 1 ? filed : new Set(),
       });
-      if (together.length === 0) break;
-      left = left.filter((d) => !together.includes(d));
+      left = together.length === 0 ? [] : left.filter((d) => !together.includes(d));
     }
+    // What is left over says why it cannot be held by itself, or that there were seats enough.
+    for (const d of left)
+      groups.set(`${key} ${d.feature.id}`, {
+        of: key,
+        seat: hold([d]),
+        cut: new Set([d.feature.id]),
+        filed: new Set(),
+      });
   }
   return groups;
 }

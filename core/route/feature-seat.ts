@@ -12,13 +12,14 @@ import {
 import {
   clearBelow,
   clearPlace,
-  parallelSpans,
   cutterClearance,
   gripCapacity,
+  heldWarnings,
   parallelHeightNeeded,
+  parallelSpans,
   type Seat,
   seatInVise,
-  heldWarnings,
+  tableGrip,
 } from "../holding/index.ts";
 import { leastGrip } from "../handbook/index.ts";
 import { type Site } from "../part/index.ts";
@@ -43,7 +44,7 @@ import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
 import { holdShaft, shaftWarnings } from "./shaft-seat.ts";
 import { comesOutBelow, opensAtJaws, throughSpans } from "./cuts-in-seat.ts";
-import { holdOnTable, tableCapacity, tableWarnings } from "./table-seat.ts";
+import { holdOnTable, tableWarnings } from "./table-seat.ts";
 import { type HoldingWay, holdingWays } from "./holding-way.ts";
 import { isThin } from "../squaring/index.ts";
 import { holdShaftOnTable, shaftOnTableWarnings } from "./shaft-on-table.ts";
@@ -271,12 +272,12 @@ function underneathWarnings(
 export const toldSeat = (
   { at, seat, device }: FeatureTold,
   cuts: readonly CutHere[],
-  asked: Pick<HoldRequest, "vise" | "material" | "piece" | "site" | "shop">,
+  asked: Pick<HoldRequest, "machine" | "vise" | "material" | "piece" | "site" | "shop">,
 ): FeatureSeat => ({
   at,
   seat,
   device,
-  grip: seat.table ? tableCapacity(seat) : gripCapacity(seat, asked.vise, asked.material.group),
+  grip: seat.table ? tableGrip(seat) : gripCapacity(seat, asked.vise, asked.material.group),
   reasons: [words("The setup has begun: it stays as it was clamped.")],
   warnings: seat.table
     ? device === "vBlocks"

@@ -240,6 +240,7 @@ function heldNow(
     piece,
     site,
     vise,
+    machine: asked.machine,
     shop,
     material,
     own: ownSeats[way.up] ?? null,

@@ -3,7 +3,7 @@ import type { GripCapacity, Seat } from "../holding/index.ts";
 import type { Material } from "../handbook/index.ts";
 import type { Cutout, Prism, Site } from "../part/index.ts";
 import type { Mm } from "../quantity/index.ts";
-import type { Shop, Vise } from "../shop/index.ts";
+import type { Machine, Shop, Vise } from "../shop/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Phrase, Warning } from "../working/index.ts";
 import type { OwnSeat } from "./route-context.ts";
@@ -30,6 +30,7 @@ export interface HoldRequest {
   datums: readonly Face[];
   piece: Piece;
   site: Site;
+  machine: Machine;
   vise: Vise;
   shop: Shop;
   material: Material;

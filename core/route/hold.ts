@@ -3,16 +3,14 @@ import { alongJaws, type Axis, axisOf, type Face, facesOf } from "../frame/index
 import { cutterKindFacts, skinOf } from "../handbook/index.ts";
 import {
   coveredByStraps,
-  glueCapacity,
   gripCapacity,
-  isGlued,
   noDaylightFor,
   noTravelFor,
   runOut,
   type Seat,
   sideReach,
-  strapCapacity,
   studBeside,
+  tableGrip,
 } from "../holding/index.ts";
 import { type Mm, tidy } from "../quantity/index.ts";
 import { type Cutter, cuttingDiameter, reachOf, type Vise } from "../shop/index.ts";
@@ -83,13 +81,7 @@ function withRoom(task: CutTask, seat: Seat, context: RouteContext): Outcome<Cut
 
 /** What the vise of a seat holds; nothing is known of one that is gone from the shop. */
 const seatGrip = (seat: Seat, { vise, material }: RouteContext) =>
-  isGlued(seat)
-    ? glueCapacity(seat)
-    : seat.table
-      ? strapCapacity(seat)
-      : seat.vise === vise.id
-        ? gripCapacity(seat, vise, material.group)
-        : null;
+  seat.table ? tableGrip(seat) : seat.vise === vise.id ? gripCapacity(seat, vise, material.group) : null;
 
 /** What a cut goes along and across in a seat, mm: a wall from its top, a face over what the straps leave free. */
 export function swept(

@@ -126,7 +126,7 @@ export function holdShaftOnTable(request: HoldRequest, at: Orientation): Outcome
 export function shaftOnTableWarnings(
   cuts: readonly CutHere[],
   seat: Seat,
-  { shop }: Pick<HoldRequest, "shop">,
+  { shop, machine }: Pick<HoldRequest, "shop" | "machine">,
 ): Warning[] {
   const [first, last] = seat.blocks ?? [0, seat.along];
   const beyond = Math.max(
@@ -135,7 +135,7 @@ export function shaftOnTableWarnings(
   );
   return [
     note(rule("M12.round")`A round part is held on lines only: tighten firmly, and start with light cuts.`),
-    ...strapWarnings(seat, shop.aids),
+    ...strapWarnings(seat, shop.aids, machine.tSlot),
     ...(beyond > freeFor * seat.between
       ? [
           warn(

@@ -1,15 +1,14 @@
 import { alongJaws, clampingAxes, type Face, facesOf, opposite, type Orientation } from "../frame/index.ts";
 import {
   type CutFromAbove,
-  glueCapacity,
   isGlued,
   runOut,
   type Seat,
   seatOnPlate,
   seatStrappedClear,
   seatWarnings,
-  strapCapacity,
   strapWarnings,
+  tableGrip,
 } from "../holding/index.ts";
 import { boxOfPrism, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
@@ -68,20 +67,20 @@ export function holdOnTable(
     at,
     seat,
     device: "table",
-    grip: tableCapacity(seat),
+    grip: tableGrip(seat),
     reasons: tableReasons(request, seat),
     warnings: tableWarnings(cuts, { seat, at }, request),
     score:
       request.datums.filter((f) => f === at.fixed).length +
       (isReference(piece, at.fixed) ? 1 : 0) +
-      (clampingAxes(at).x.sign > 0 ? 1 : 0) +
+      (clampingAxes(at).x.sign > 0 ? asDrawn : 0) +
       seat.table!.straps +
       piece.sizes[along] / Math.max(...Object.values(piece.sizes)),
   });
 }
 
-/** What straps or glue hold. */
-export const tableCapacity = (seat: Seat) => (isGlued(seat) ? glueCapacity(seat) : strapCapacity(seat));
+/** Nothing is gained by a turn where no jaw locates: left and right stay as they are drawn. */
+const asDrawn = 3;
 
 function tableReasons({ piece }: HoldRequest, seat: Seat): Phrase[] {
   const { table, fixed, standing } = seat;
@@ -114,7 +113,7 @@ const farFromPacking = 8;
 export function tableWarnings(
   cuts: readonly CutHere[],
   { seat, at }: Pick<FeatureSeat, "seat" | "at">,
-  { piece, site, shop }: Pick<HoldRequest, "piece" | "site" | "shop">,
+  { piece, site, shop, machine }: Pick<HoldRequest, "piece" | "site" | "shop" | "machine">,
 ): Warning[] {
   const { table } = seat;
   if (!table) return [];
@@ -128,7 +127,7 @@ export function tableWarnings(
       );
   return [
     ...seatWarnings(piece, seat, true),
-    ...strapWarnings(seat, shop.aids),
+    ...strapWarnings(seat, shop.aids, machine.tSlot),
     ...(far > farFromPacking * seat.standing
       ? [
           warn(
@@ -146,5 +145,32 @@ function farFrom({ x, y }: CutFromAbove, straps: NonNullable<Seat["table"]>["at"
   const [cx, cy] = [(x[0] + x[1]) / 2, (y[0] + y[1]) / 2];
   return tidy(
     Math.min(...straps.map(({ edge, left }) => Math.hypot(cx - left, edge === "back" ? cy : between - cy))),
+  );
+}
+
+/** Half a strap, and what stands between it and a cut at least; how deep a tool may go below the part on packing, mm. */
+const halfStrap = 12.5;
+const room = 10;
+
+/** Whether a cut is clear of the straps and of what lies under a part that is held on the table already. */
+export function clearOfWhatHolds(
+  cut: CutHere,
+  { at, seat }: Pick<FeatureSeat, "at" | "seat">,
+  sizes: Site["sizes"],
+): boolean {
+  const { table, between } = seat;
+  if (!table || seat.blocks) return false;
+  const deep = comesOutBelow(cut, at, sizes);
+  if (deep > 0 && (table.plate ? deep + 2 : deep + 1) > table.packing) return false;
+  return cutsFromAbove(cut, at, sizes).every(({ x, y }) =>
+    table.at.every(({ edge, left }) => {
+      const [low, high] = edge === "back" ? [0, table.reach] : [between - table.reach, between];
+      return (
+        x[1] + room <= left - halfStrap ||
+        x[0] - room >= left + halfStrap ||
+        y[1] + room <= low ||
+        y[0] - room >= high
+      );
+    }),
   );
 }

@@ -118,6 +118,13 @@ export const shopFields: Record<ShopList, ShopField[]> = {
       { key: "quillDivision", label: "quill set by", kind: "length", mayBeEmpty: true },
       { key: "taper", label: "spindle taper", kind: "text", mayBeEmpty: true },
       { key: "daylight", label: "daylight, table to nose", kind: "length" },
+      {
+        key: "tSlot",
+        label: "T-slots, width",
+        kind: "length",
+        mayBeEmpty: true,
+        help: "Of the narrow part, at the table's face. T-nuts that do not fit are then told.",
+      },
       { key: "rate", label: "an hour costs", kind: "number", mayBeEmpty: true, help: "In your own money." },
       { key: "travel.x", label: "travel along", kind: "length" },
       { key: "travel.y", label: "travel across", kind: "length" },

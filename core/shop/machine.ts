@@ -62,6 +62,8 @@ export const machineSchema = z.object({
   ownSpring: z.number().min(0.01).max(10_000).nullable(),
   /** Longest distance between table and spindle nose in mm. */
   daylight: extent,
+  /** How wide the T-slots of its table are, mm; null while not measured. */
+  tSlot: extent.nullable().default(null),
   /** Travel in mm. */
   travel: z.object({ x: extent, y: extent, z: extent }),
   axes: z.object({ x: axisScrewSchema, y: axisScrewSchema, z: axisScrewSchema }),

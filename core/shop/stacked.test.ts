@@ -37,5 +37,5 @@ test.each([
   [undefined, undefined],
 ])("parallels called %s are %s high", (id, height) => {
   expect(parallelsById(parallels, id)?.height).toBe(height);
-  if (height === 34) expect(isStack(id!)).toBe(true);
+  if (height === 34) expect(isStack(id)).toBe(true);
 });

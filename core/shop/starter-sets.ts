@@ -38,6 +38,7 @@ const machine = (
   ownForce: null,
   ownSpring: null,
   daylight: 430,
+  tSlot: 14,
   travel: { x: 650, y: 250, z: 380 },
   depthBy: "knee",
   quillTravel: null,
@@ -76,6 +77,7 @@ export const benchMill: Machine = machine({
   ranges: [steps("low", [100, 200, 400]), steps("high", [800, 1250, 2000])],
   taper: "MT3",
   daylight: 300,
+  tSlot: 12,
   travel: { x: 350, y: 150, z: 250 },
   axes: { x: screw(2.54, 0.0254, null), y: screw(2.54, 0.0254, null), z: screw(2.54, 0.0254, null) },
   depthBy: "head",
@@ -91,6 +93,7 @@ export const horizontalMill: Machine = machine({
   ranges: [steps("", [36, 55, 84, 128, 195, 300, 460, 700])],
   taper: "ISO 40",
   daylight: 400,
+  tSlot: 14,
   travel: { x: 600, y: 200, z: 350 },
   axes: {
     x: screw(6, 0.05, null, [16, 25, 40, 63, 100, 160, 250]),

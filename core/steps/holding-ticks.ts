@@ -179,11 +179,27 @@ const calledIn =
     isFaceSetup(setup) ? faceCalled(setup.before, face) : `the ${face} face`;
 
 /** Straps that stand where nothing is cut, from the left along each edge. */
-function strapsAt(at: NonNullable<Seat["table"]>["at"], edge: "back" | "front"): Phrase | null {
-  const [first, ...others] = at.filter((s) => s.edge === edge).map(({ left }) => left);
-  if (first === undefined) return null;
-  const places = others.reduce<Phrase>((so, left) => say`${so} and ${mm(left)}`, say`${mm(first)}`);
-  return say`over the ${edge} edge, ${places} from the left end`;
+function strapTicks({ at, reach }: NonNullable<Seat["table"]>, tick: MakeTick): Tick[] {
+  const edges = (["back", "front"] as const).flatMap((edge) => {
+    const [first, ...others] = at.filter((s) => s.edge === edge).map(({ left }) => left);
+    if (first === undefined) return [];
+    const places = others.reduce<Phrase>((so, left) => say`${so} and ${mm(left)}`, say`${mm(first)}`);
+    return [
+      tick(
+        `straps-${edge}`,
+        say`Over the ${edge} edge: ${others.length === 0 ? "a strap" : "straps"} ${places} from the left end, ${mm(reach)} in`,
+      ),
+    ];
+  });
+  return [
+    ...edges,
+    tick(
+      "straps",
+      rule(
+        "M41.clear",
+      )`Each strap over what carries the part, its stud close to the part, its heel level or a little high`,
+    ),
+  ];
 }
 
 function tableTicks(seat: Seat, called: (face: Face) => string, tick: MakeTick): Tick[] {
@@ -215,8 +231,6 @@ function tableTicks(seat: Seat, called: (face: Face) => string, tick: MakeTick):
 function clearTicks(seat: Seat, tick: MakeTick): Tick[] {
   const { table } = seat;
   if (!table) return [];
-  const [back, front] = (["back", "front"] as const).map((edge) => strapsAt(table.at, edge));
-  const where = back && front ? say`${back}; ${front}` : (back ?? front ?? say``);
   return [
     tick("wiped", words("Table, packing and part wiped clean, no burr below")),
     table.plate
@@ -228,12 +242,7 @@ function clearTicks(seat: Seat, tick: MakeTick): Tick[] {
     ...(seat.paper ? [tick("paper", words("Paper under the part"))] : []),
     tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),
     ...(seat.stop ? [tick("stop", words("Stop against the side that the cut pushes it to"))] : []),
-    tick(
-      "straps",
-      rule(
-        "M41.clear",
-      )`Straps ${where}, each ${mm(table.reach)} in, over what carries the part, stud close to the part, its heel level or a little high`,
-    ),
+    ...strapTicks(table, tick),
   ];
 }
 

@@ -12,6 +12,7 @@ import { applyChanges, equipment, type Job } from "../../core/job/index.ts";
 import {
   batchOf,
   compareCut,
+  compareHoldings,
   compareRoutes,
   comparingMachines,
   drawingCost,
@@ -107,6 +108,7 @@ export function jobStub(
       lump: () => Promise.resolve(lumpOf(job, value.plan.target)),
       piecesSaid: () => Promise.resolve(piecesSaid(value.plan, { job, records, shop: demoShop })),
       cost: () => Promise.resolve(drawingCost(job, demoShop)),
+      compareHoldings: (key) => Promise.resolve(compareHoldings(value.plan, job, demoShop, key)),
       compare: (key) => Promise.resolve(compareCut(value.plan, job, demoShop, key)),
       reason: "",
       setReason: () => undefined,

@@ -24,10 +24,10 @@ export function RoutesCompared() {
   const report = own.reportOf("school");
   const endsReport = own.reportOf("ends");
   /** School and ends together, in one change; the usual ones are taken back. */
-  const choose = ({ school, ends }: RouteOption, usualEnds: string) =>
+  const choose = ({ school, ends }: RouteOption, usualEnds: string, roundGoes: boolean) =>
     own.replace(
       [
-        ...(school === "round" ? [] : [["school", school] as const]),
+        ...(school === "round" && roundGoes ? [] : [["school", school] as const]),
         ...(ends === usualEnds ? [] : [["ends", ends] as const]),
       ],
       ["school", "ends"],
@@ -66,7 +66,13 @@ export function RoutesCompared() {
                 key={option.name}
                 option={option}
                 recommended={i === compared.recommended}
-                onChoose={() => choose(option, compared.usualEnds)}
+                onChoose={() =>
+                  choose(
+                    option,
+                    compared.usualEnds,
+                    compared.options.some((o) => o.school === "round" && o.refusal === null),
+                  )
+                }
               />
             ))}
           </Table>

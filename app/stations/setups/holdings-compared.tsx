@@ -4,7 +4,7 @@ import type { HoldingOption } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type FeatureSetup, holdingWayWords, keyOfSetup } from "../../../core/route/index.ts";
 import { capital, counted } from "../../../core/working/index.ts";
-import { Button } from "../../instruments/button.tsx";
+import { Button, ButtonLink } from "../../instruments/button.tsx";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
@@ -46,6 +46,21 @@ export function HoldingsCompared({ setup }: { setup: FeatureSetup }) {
           The closest place in this setup may be off by <Figure of={mm(compared.closest)} />.
         </chakra.p>
       )}
+    </>
+  );
+}
+
+/** What holds a face follows from the way of squaring: that is where it is chosen. */
+export function FaceHeld({ slug }: { slug: string }) {
+  const { job } = useJob();
+  return (
+    <>
+      <StationTitle above="Setups">What holds it?</StationTitle>
+      <Notice severity="note">
+        While a face is squared, the way of squaring decides what holds it: the vise, straps, or glue on a
+        plate.{" "}
+        <ButtonLink to={`/jobs/${job.id}/setups/${slug}/ways`}>Compare the ways to square it</ButtonLink>
+      </Notice>
     </>
   );
 }

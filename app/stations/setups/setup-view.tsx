@@ -38,7 +38,7 @@ import { Seating } from "./seating.tsx";
 import { WalkedThrough } from "./walked-through.tsx";
 import { Refusal, RefusedFeatures } from "./what-cannot.tsx";
 import { Zeros } from "./zeros.tsx";
-import { HoldingsCompared } from "./holdings-compared.tsx";
+import { FaceHeld, HoldingsCompared } from "./holdings-compared.tsx";
 
 /** A setup: how it is held, the order of work in it, all of it on one page; and the ways, the rehearsal, the errors of the whole job. */
 export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gone: boolean }) {
@@ -55,14 +55,15 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
         station="setups"
         title={["", "order", "held", "machines"].includes(view) ? null : "How do I hold it, in which order?"}
         to={(to) => `/jobs/${job.id}/setups/${slug}${to && `/${to}`}`}
-        without={[...(job.part.shaft ? ["ways"] : []), ...(isFaceSetup(setup) ? ["held"] : [])]}
+        without={job.part.shaft ? ["ways"] : []}
       >
         <Box className="no-print">
           <Refusal />
           {view === "" && <ThisSetup setup={setup} vise={vise} />}
           {view === "order" && <OrderOfWork setup={setup} />}
           {view === "ways" && <RoutesCompared />}
-          {view === "held" && !isFaceSetup(setup) && <HoldingsCompared setup={setup} />}
+          {view === "held" &&
+            (isFaceSetup(setup) ? <FaceHeld slug={slug} /> : <HoldingsCompared setup={setup} />)}
           {view === "machines" && <MachinesCompared />}
           {view === "rehearse" && <WalkedThrough />}
           {view === "true" && (

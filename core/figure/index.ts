@@ -16,6 +16,7 @@ export * from "./feature-section.ts";
 export * from "./setup-section.ts";
 export * from "./moves-view.ts";
 export * from "./setup-sheet.ts";
+export * from "./sum-corners.ts";
 export * from "./sum-cutting.ts";
 export * from "./sum-drawings.ts";
 export * from "./sum-holding.ts";

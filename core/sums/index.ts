@@ -59,6 +59,10 @@ import { strapSum } from "./strap.ts";
 import { tiltSum } from "./tilt.ts";
 import { viseSum } from "./vise.ts";
 import { weightSum } from "./weight.ts";
+import { twoHolesSum } from "./two-holes.ts";
+import { ladderSum } from "./ladder.ts";
+import { plungesSum } from "./plunges.ts";
+import { keyInHandSum } from "./key-in-hand.ts";
 
 /** Every sum, by what it is about, in the order of their doors. */
 export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]])[] = [
@@ -124,7 +128,10 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       checkInstrument,
     ],
   ],
-  ["Keys, threads and fits", [keySum, woodruffSum, threadSum, fitSum, fractionSum, spigotSum, intoRadiusSum]],
+  [
+    "Keys, threads and fits",
+    [keySum, woodruffSum, keyInHandSum, threadSum, fitSum, fractionSum, spigotSum, intoRadiusSum],
+  ],
   [
     "Shapes",
     [
@@ -139,6 +146,9 @@ export const sumGroups: readonly (readonly [about: string, sums: readonly Sum[]]
       sineSum,
       radialStepSum,
       hollowSum,
+      twoHolesSum,
+      ladderSum,
+      plungesSum,
       landSum,
     ],
   ],

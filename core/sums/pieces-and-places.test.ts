@@ -23,6 +23,26 @@ describe("the sums on bars, places and corners", () => {
     ["divisions", { error: "0.03", first: "0.02", second: "0.05" }, [1.5, 0.6], "0.03 ÷ 0.02; ÷ 0.05"],
     ["radial-step", { old: "63", now: "50" }, [6.5, 13], "(63 − 50) ÷ 2"],
     ["hollow", { boss: "12", swing: "4", gap: "0.5" }, [16.5, 33], "12 + 4 + 0.5"],
+    ["two-holes", { first: "12", second: "8", x: "24", y: "10" }, [26, 6], "√(24² + 10²) − 20"],
+    ["two-holes", { first: "13", second: "13", x: "24", y: "0" }, [24, 2, 10], "26 − 24; 2 √(13² − 12²)"],
+    [
+      "plunges",
+      { length: "60", cutter: "12", step: "8", leave: "0" },
+      [7, 8, 1.527864],
+      "48 ÷ 8 + 1; 6 − √(36 − 16)",
+    ],
+    [
+      "ladder",
+      { corner: "3", cutter: "20", angle: "90" },
+      [2.899495, 6, 3],
+      "(√2 − 1)(10 − 3); 10 → 4.53 → 3",
+    ],
+    [
+      "key-in-hand",
+      { width: "4.8", diameter: "19", shaft: "" },
+      [4.7625, 19.05],
+      "6 × 25.4 ÷ 32; 6 × 25.4 ÷ 8",
+    ],
     ["edges", { width: "60", off: "4", wider: "0.3" }, [26, 34, 0.15], "30 − 4; 30 + 4; 0.3 ÷ 2"],
     [
       "stack",
@@ -101,6 +121,14 @@ describe("the sums on bars, places and corners", () => {
     ["spigot", { gap: "40" }],
     ["land", { clear: "12" }],
     ["hollow", { boss: "0" }],
+    ["two-holes", { first: "0" }],
+    ["two-holes", { first: "20", second: "5", x: "2", y: "1" }],
+    ["plunges", { length: "10", cutter: "12" }],
+    ["plunges", { step: "20" }],
+    ["plunges", { length: "9000", step: "0.01" }],
+    ["ladder", { cutter: "4", corner: "3" }],
+    ["ladder", { angle: "180" }],
+    ["key-in-hand", { width: "0" }],
     ["walls", { left: "0" }],
   ])("%s with %o is refused in words, and what was typed stays", (id, texts) => {
     const { refusal, answer, fields } = work(id, texts);

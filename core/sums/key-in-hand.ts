@@ -58,7 +58,10 @@ export const keyInHandSum: Sum = {
         lines: [
           line(`width of ${key.text}`, mm(key.width), { decimals: 3, source: key.source }),
           line("width as measured less the key's", mm(width - key.width), { decimals: 3 }),
-          line("diameter as measured less the key's", mm(diameter - key.diameter), { decimals: 3 }),
+          line("diameter as measured less the key's", mm(diameter - key.diameter), {
+            decimals: 3,
+            sum: true,
+          }),
         ],
         notes: [
           words(

@@ -5,6 +5,7 @@ import {
   adviceFor,
   batchOf,
   batchOrdersOf,
+  compareHoldings,
   compareRoutes,
   judgedBy,
   piecesOf,
@@ -14,7 +15,7 @@ import {
   standingOf,
   usualTimes,
 } from "../core/plan/index.ts";
-import { exhaustiveOrder, type ExtraOperation, searchOrder } from "../core/route/index.ts";
+import { exhaustiveOrder, type ExtraOperation, keyOfSetup, searchOrder } from "../core/route/index.ts";
 import {
   accuse,
   fitPlane,
@@ -35,6 +36,7 @@ import { block, cheekBlock, dim, featureList, featureOf } from "../tests/support
 import { demoJobs } from "../tests/support/demo-jobs.ts";
 import { movesOf } from "../tests/support/moves.ts";
 import { walk } from "../tests/support/walker.ts";
+import { jobOf } from "../tests/parts/described.ts";
 
 /** Times of the core on its own, in the bundle's form. Built and run by bench.mjs. */
 
@@ -45,6 +47,9 @@ const drawer = (round: number) =>
     const grown = cutter.diameter * (1 + ((i * 7 + round) % 50) / 1000);
     return { ...cutter, id: `${cutter.id}-${i}`, diameter: grown, shank: cutter.shank };
   });
+
+/** The same shop as one that nothing is remembered of. */
+const shopAnew = () => ({ ...demoShop });
 
 const percentile = (values: number[], p: number) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))]!;
@@ -167,6 +172,42 @@ const ticked: Timed[] = [];
 const same = manyFeatures(0);
 for (let i = 0; i < 40; i++) timed(ticked, () => plan({ job: same, records: [], shop: demoShop, piece: 1 }));
 told("plan with twelve features again, as after a tick", ticked);
+
+/** A plate too wide for the vise with twelve holes and pockets, other sizes each round; then all that can hold it, heldAnyhow. */
+const widePlate = (round: number) =>
+  jobOf({
+    name: "Plate",
+    material: "aluminum-6061",
+    block: [String(220 + round / 10), "150", "16"],
+    stock: "plate",
+    over: [0, 0, 0],
+    finished: faceNames,
+    features: Array.from({ length: 12 }, (_, i) =>
+      i % 4 === 0
+        ? featureOf("pocket", `p-${i}`, "top", {
+            sizes: { first: "20", second: String(18 + round / 50), depth: "5", radius: "5" },
+            first: `left ${40 + i * 12}`,
+            second: "center",
+          })
+        : featureOf("hole", `h-${i}`, "top", {
+            sizes: { diameter: ["5", "6", "8.5", "9"][i % 4]! },
+            first: `left ${20 + i * 16}`,
+            second: i % 2 === 0 ? "front 30" : "back 30",
+          }),
+    ),
+  });
+const strapped: Timed[] = [];
+const heldAnyhow: Timed[] = [];
+for (let i = 0; i < 30; i++) {
+  const job = widePlate(i);
+  timed(strapped, () => plan({ job, records: [], shop: demoShop, piece: 1 }));
+  const made = plan({ job, records: [], shop: demoShop, piece: 1 });
+  const [setup] = made.setups;
+  if (!setup?.seat.table) throw new Error("the plate is not strapped");
+  timed(heldAnyhow, () => compareHoldings(made, job, shopAnew(), keyOfSetup(setup)));
+}
+told("plan of a strapped plate with twelve features among all devices", strapped);
+told("the same in every way to hold it", heldAnyhow);
 
 /** After every record of a walk: the plan of the block with all its features, as the machine's station asks for it. */
 const afterRecords: Timed[] = [];

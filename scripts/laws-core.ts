@@ -5,6 +5,10 @@ import { demoJobs } from "../tests/support/demo-jobs.ts";
 import { randomJob } from "../tests/support/random-jobs.ts";
 import { checkedSeeds, lawSets } from "../tests/support/law-sets.ts";
 import { countsOf, type JobToWalk, walkJobs, type WalkedJobs } from "../tests/support/walked-jobs.ts";
+import { plan } from "../core/plan/index.ts";
+import { phraseIds } from "../tests/support/phrase-ids.ts";
+import { toolroomParts } from "../tests/parts/toolroom.ts";
+import { jobOf } from "../tests/parts/described.ts";
 
 /** Walks random jobs and the demo jobs by the literal machine and prints what it finds. Built and run by laws.mjs. */
 
@@ -34,8 +38,13 @@ const onJob = (
   last = Date.now();
   for (const f of findings) console.log(`   ${f.sort} ${f.op} ${f.step} ${f.size.toFixed(3)} ${f.what}`);
 };
-const ofDemo = walkJobs(demo, kit, onJob);
-const ofRandom = walkJobs(random(), kit, onJob);
+
+const parts = toolroomParts.map((part): JobToWalk => ({
+  name: part.name,
+  seed: 3,
+  job: jobOf(part),
+  shop: demoShop,
+}));
 
 function table(title: string, walked: WalkedJobs): string {
   const rows = findingSorts.flatMap((sort) => {
@@ -64,13 +73,44 @@ function table(title: string, walked: WalkedJobs): string {
   ].join("\n");
 }
 
+/** How many random jobs are planned whole, and why others are not: by the rule that says so, each counted once for a job. */
+function reasons(): string {
+  const counts = { whole: 0, partly: 0, none: 0 };
+  const by = new Map<string, string[]>();
+  for (const { name, job, shop } of random()) {
+    const { refusal, features } = plan({ job, records: [], shop, piece: 1 });
+    const why = refusal ? [refusal.reason] : (features?.refused ?? []).map((r) => r.reason);
+    counts[refusal ? "none" : why.length > 0 ? "partly" : "whole"]++;
+    for (const id of phraseIds(why)) by.set(id, [...(by.get(id) ?? []), name]);
+  }
+  return [
+    `${counts.whole} planned whole, ${counts.partly} in part, ${counts.none} not squared. Why not, by rule:`,
+    "",
+    "| rule | jobs | seen in |",
+    "| --- | --- | --- |",
+    ...[...by]
+      .sort((a, b) => b[1].length - a[1].length)
+      .map(([id, jobs]) => `| ${id} | ${jobs.length} | ${jobs.slice(0, 5).join(", ")} |`),
+    "",
+  ].join("\n");
+}
+if (process.argv.includes("--reasons")) {
+  console.log(reasons());
+  process.exit(0);
+}
+
+const ofDemo = walkJobs(demo, kit, onJob);
+const ofParts = walkJobs(parts, kit, onJob);
+const ofRandom = walkJobs(random(), kit, onJob);
 const text = [
   table("The demo jobs", ofDemo),
+  table("The parts of a toolroom", ofParts),
   table(`Random jobs, seeds ${from} to ${from + count - 1}`, ofRandom),
 ].join("\n");
 console.log(text);
 console.log(`${((Date.now() - started) / 1000).toFixed(0)} s`);
-for (const broken of [...ofDemo.broken, ...ofRandom.broken]) console.log(`BROKEN ${broken}`);
+for (const broken of [...ofDemo.broken, ...ofParts.broken, ...ofRandom.broken])
+  console.log(`BROKEN ${broken}`);
 
 if (write) {
   const limits = lawSets.map(({ name, jobs }) => [name, countsOf(walkJobs(jobs(), kit))] as const);

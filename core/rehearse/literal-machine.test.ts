@@ -238,6 +238,16 @@ const strapped = [
   }),
   ...begin.slice(1),
 ];
+/** Strapped over its back edge where that is told, on a plate or on packing under each strap. */
+const clearOf = (left: number, under: Thing): Step[] => [
+  place({
+    on: "table",
+    things: [under, { id: "straps", count: 1, over: "back", reach: 12, at: [{ edge: "back", left }] }],
+  }),
+  ...begin.slice(1),
+];
+const onPlate: Thing = { id: "plate", height: 12 };
+const underStraps: Thing = { id: "packing", height: 10, underStraps: true };
 /** In V-blocks with its top 12 above the jaws, zero in its middle. */
 const inBlocks = [
   place({ on: "blocks", things: [{ id: "blocks", at: null }], projection: 12 }),
@@ -311,6 +321,28 @@ const planted: Planted[] = [
     slip: [...strapped, ...hole(30, 12, -32, deep)],
     near: [...strapped, ...hole(30, 12, -29, deep)],
     size: 2,
+  },
+  {
+    sort: "hits",
+    what: "down beside a strap that is told elsewhere, into it",
+    names: "cutter | a strap",
+    slip: [...clearOf(30, onPlate), ...hole(30, 34, -3, deep)],
+    near: [...clearOf(46, onPlate), ...hole(14, 34, -3, deep)],
+  },
+  {
+    sort: "hits",
+    what: "through the part and too far into the plate below",
+    names: "cutter | the plate",
+    slip: [...clearOf(46, onPlate), ...hole(14, 20, -39, deep)],
+    near: [...clearOf(46, onPlate), ...hole(14, 20, -37, deep)],
+    size: 1,
+  },
+  {
+    sort: "hits",
+    what: "through the part into the packing under a strap",
+    names: "cutter | the packing",
+    slip: [...clearOf(46, underStraps), ...hole(56, 34, -31, deep)],
+    near: [...clearOf(46, underStraps), ...hole(14, 20, -33, deep)],
   },
   {
     sort: "hits",

@@ -24,7 +24,7 @@ describe("the school a block is squared by where nobody chose", () => {
     expect(made.school).toBe("round");
     const text = JSON.stringify(made.refusal?.reason);
     expect(text).toContain("M11.opening");
-    expect(text).toContain("Strapped to the table it does not go either");
+    expect(text).toContain("Strapped to the table it cannot be done either");
   });
 
   test("one that was chosen is kept, whatever it comes to", () => {

@@ -52,13 +52,13 @@ export function usualSchool(raw: Piece, context: RouteContext): UsualSchool {
   if (whole)
     return {
       school: whole.school,
-      why: say`Squared ${schoolName(whole.school).toLowerCase()}, since round the block in the vise does not go: ${refusal.reason}`,
+      why: say`Squared ${schoolName(whole.school).toLowerCase()}: round the block in the vise it cannot be done. ${refusal.reason}`,
       nor: null,
     };
   const strapped = others.find(({ school }) => strappedOn.includes(school))?.route.refusal;
   return {
     school: ordinary,
     why: null,
-    nor: strapped ? say`Strapped to the table it does not go either: ${strapped.reason}` : null,
+    nor: strapped ? say`Strapped to the table it cannot be done either: ${strapped.reason}` : null,
   };
 }

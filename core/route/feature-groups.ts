@@ -4,12 +4,13 @@ import { done, type Outcome } from "../working/index.ts";
 import { approachOf, byHand, type Drawn } from "./feature-candidate.ts";
 import { datumsOf } from "./feature-order.ts";
 import { featureOfKey } from "./feature-key.ts";
-import { floorOfWay, holdForFeatures, toldSeat } from "./feature-seat.ts";
+import { floorOfWay, toldSeat } from "./feature-seat.ts";
 import type { CutHere, FeatureSeat } from "./hold-request.ts";
 import type { FeatureTold } from "./told.ts";
 import type { FeaturesAsked } from "./features-asked.ts";
 import { noOwnSeat, type OwnSeat } from "./route-context.ts";
 import { clearOfWhatHolds } from "./table-seat.ts";
+import { holdForFeatures } from "./hold-for-features.ts";
 
 /** A seat, the features that can be cut in it together, and those that only a file works on. */
 export interface Group {

@@ -1,14 +1,4 @@
-import {
-  axesAcross,
-  axisOf,
-  clampingAxes,
-  faceNames,
-  facesOf,
-  opposite,
-  orientation,
-  type Orientation,
-  alongJaws,
-} from "../frame/index.ts";
+import { axesAcross, axisOf, clampingAxes, facesOf, type Orientation, alongJaws } from "../frame/index.ts";
 import {
   clearBelow,
   clearPlace,
@@ -26,28 +16,15 @@ import { type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { type Parallels, parallelsById, stackedParallels } from "../shop/index.ts";
 import { isReference } from "../stock/index.ts";
-import {
-  done,
-  type Outcome,
-  type Phrase,
-  type Refusal,
-  refused,
-  rule,
-  say,
-  stop,
-  type Warning,
-  words,
-} from "../working/index.ts";
+import { done, type Outcome, refused, rule, say, stop, type Warning, words } from "../working/index.ts";
 import type { FeatureTold } from "./told.ts";
 import type { Way } from "../recipes/index.ts";
 import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
 import { contactIn, leastSupport } from "./seat-contact.ts";
-import { holdShaft, shaftWarnings } from "./shaft-seat.ts";
+import { shaftWarnings } from "./shaft-seat.ts";
 import { comesOutBelow, opensAtJaws, throughSpans } from "./cuts-in-seat.ts";
-import { holdOnTable, tableWarnings } from "./table-seat.ts";
-import { type HoldingWay, holdingWays } from "./holding-way.ts";
-import { isThin } from "../squaring/index.ts";
-import { holdShaftOnTable, shaftOnTableWarnings } from "./shaft-on-table.ts";
+import { tableWarnings } from "./table-seat.ts";
+import { shaftOnTableWarnings } from "./shaft-on-table.ts";
 
 /** How deep the tools of a way go, mm; 0 for handwork. */
 export const floorOfWay = ({ works }: Pick<Way, "works">): Mm =>
@@ -66,13 +43,13 @@ export const fitsSeat = (
   cuts.every((cut) => comesOutBelow(cut, at, sizes) <= 0) &&
   (opensAtJaws(cuts, at) === 0 || opensAtJaws(cuts, at) + cutterClearance <= seat.projection);
 
-type ScoredSeat = FeatureSeat & { score: number };
+export type ScoredSeat = FeatureSeat & { score: number };
 
 /**
  * The best of the pairs of parallels, or the bed, that a block can stand on with two faces at the jaws: what really touches
  * decides, not what the outside says.
  */
-function holdBlock(request: HoldRequest, at: Orientation): Outcome<ScoredSeat> {
+export function holdBlock(request: HoldRequest, at: Orientation): Outcome<ScoredSeat> {
   const usual = seatBlock(request, at, request.own?.parallels ?? null);
   if (request.own?.parallels || request.gone.length === 0 || (usual.ok && usual.value.score > poorSeat))
     return usual;
@@ -288,88 +265,3 @@ export const toldSeat = (
         ...underneathWarnings(cuts, { seat, at }, asked),
       ],
 });
-
-/**
- * Holds the part with a face up, the best of the ways it can stand: in the vise where that does, else strapped, else glued when it is
- * thin. Refuses with the first reason when none does.
- */
-export function holdForFeatures(request: HoldRequest): Outcome<FeatureSeat> {
-  const { up, front, site, own } = request;
-  const fixeds = front
-    ? [opposite(front)]
-    : faceNames.filter((f) => axisOf(f) !== axisOf(up) && (!own?.fixed || f === own.fixed));
-  if (site.shaft) {
-    const fixed = fixeds.find((f) => axisOf(f) !== "length") ?? fixeds[0];
-    const at = fixed && orientation(up, fixed);
-    return at
-      ? holdShaftAnyhow(request, at)
-      : refused(words("The shaft cannot be held that way."), words("Choose another face."));
-  }
-  const ats = fixeds.flatMap((fixed) => orientation(up, fixed) ?? []);
-  const by = (way: HoldingWay) => bestOf(request, ats, way);
-  if (own?.on) return by(own.on);
-  const usual = by("vise");
-  if (usual.ok && !usual.value.warnings.some(springs)) return usual;
-  const refusals: Refusal[] = usual.ok ? [] : [usual];
-  for (const way of holdingWays.slice(1)) {
-    if (way === "plate" && !liesThin(request)) continue;
-    const held = by(way);
-    if (held.ok) return done({ ...held.value, reasons: [notInVise(usual), ...held.value.reasons] });
-    if (way === "straps") refusals.push(held);
-  }
-  const [inVise, strapped] = refusals;
-  return usual.ok || !inVise || !strapped
-    ? usual
-    : refused(
-        say`In the vise: ${inVise.reason} Strapped to the table: ${strapped.reason}`,
-        inVise.suggestion,
-      );
-}
-
-/** A shaft in V-blocks in the vise; where that is in the way of its cuts, in V-blocks on the table. */
-function holdShaftAnyhow(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
-  const inVise = holdShaft(request, at);
-  if (axisOf(at.up) === "length" || (inVise.ok && !inVise.value.warnings.some(springs))) return inVise;
-  const onTable = holdShaftOnTable(request, at);
-  if (!onTable.ok || onTable.value.warnings.some(springs))
-    return inVise.ok || onTable.ok
-      ? inVise.ok
-        ? inVise
-        : onTable
-      : refused(say`In the vise: ${inVise.reason} On the table: ${onTable.reason}`, onTable.suggestion);
-  return done({ ...onTable.value, reasons: [notInVise(inVise), ...onTable.value.reasons] });
-}
-
-/** Whether a part lies on its wide side, thin enough to be glued so. */
-const liesThin = ({ piece, up }: HoldRequest): boolean =>
-  isThin(piece) && piece.sizes[axisOf(up)] === Math.min(...Object.values(piece.sizes));
-
-/** A part that hangs free of the jaws where it is cut is better strapped. */
-const springs = (warning: Warning): boolean => warning.phrase.id === "M42.free";
-
-const notInVise = (usual: Outcome<FeatureSeat>): Phrase =>
-  usual.ok
-    ? say`Not in the vise: it would hang far past the jaws where it is cut, and spring.`
-    : say`Not in the vise: ${usual.reason}`;
-
-/** The best of the ways a block can stand, held one way. */
-function bestOf(request: HoldRequest, ats: readonly Orientation[], way: HoldingWay): Outcome<FeatureSeat> {
-  const { piece } = request;
-  const tried = ats.map((at) => (way === "vise" ? holdBlock(request, at) : holdOnTable(request, at, way)));
-  const can = tried.flatMap((t) => (t.ok ? [t.value] : []));
-  can.sort((a, b) => b.score - a.score || piece.sizes[alongJaws(b.at)] - piece.sizes[alongJaws(a.at)]);
-  const best = can[0];
-  if (best) return done(best);
-  // The reason of the way it would most likely be laid: across its narrower size.
-  const across = (i: number) => piece.sizes[axisOf(ats[i]!.fixed)];
-  const no = tried
-    .map((t, i) => ({ t, i }))
-    .sort((a, b) => across(a.i) - across(b.i))
-    .find(({ t }) => !t.ok)?.t;
-  return no && !no.ok
-    ? no
-    : refused(
-        words("Nothing in the shop holds the part that way."),
-        words("Choose another face at the jaw."),
-      );
-}

@@ -15,7 +15,7 @@ import type { Candidate, Chosen, Owned } from "./feature-candidate.ts";
 import type { Group } from "./feature-groups.ts";
 import { featureOfKey } from "./feature-key.ts";
 import { datumsOf, type DatumUse, datumUses } from "./feature-order.ts";
-import { holdForFeatures } from "./feature-seat.ts";
+import { holdForFeatures } from "./hold-for-features.ts";
 import type { FeatureSeat } from "./hold-request.ts";
 import { canStay, cutOf, mayComeBefore } from "./feature-hosts.ts";
 import { faceOf, type FaceSetup, type FeatureSetup } from "./setup.ts";

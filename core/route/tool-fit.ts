@@ -65,7 +65,7 @@ export function notThis(
     return refused(
       rule(
         "M31.tapShank",
-      )`${cutter.name} is threaded ${mm(cutter.fluteLength)} long, and its shank of ${mm(cutter.shank)} does not follow into the hole: ${mm(deep)} deep is asked.`,
+      )`${cutter.name} is threaded ${mm(cutter.fluteLength)} long, and its shank of ${mm(cutter.shank)} is too thick to follow into the hole: ${mm(deep)} deep is asked.`,
       say`Draw a thread depth of at most ${mm(cutter.fluteLength)}, or get a tap with a thinner shank.`,
     );
   if (tool.angle !== undefined && Math.abs(cutter.enteringAngle - tool.angle) > 0.5)

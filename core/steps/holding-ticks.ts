@@ -9,7 +9,6 @@ import {
 } from "../holding/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
 import { faceOf, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
-import { isReference } from "../stock/index.ts";
 import {
   capital,
   note,
@@ -22,20 +21,9 @@ import {
   words,
 } from "../working/index.ts";
 import { answered, byIndicator, type MakeTick, type Tick } from "./tick.ts";
-
-/** What an indicator may show at most at a hold point before the part counts as moved, mm (guess). */
-const holdWithin = 0.02;
-/** Of a close size or place only this share of its limits, and never less than an indicator tells; mm (guess). */
-const holdShare = 1 / 4;
-const leastHold = 0.005;
-
-/** What an indicator may show at the hold points of a setup: less, the less the limits there leave. */
-function heldWithin(setup: Setup): Mm {
-  const bands = isFaceSetup(setup)
-    ? setup.operations.flatMap((o) => (o.sized ? [o.limits.upper - o.limits.lower] : []))
-    : [2 * (setup.closest ?? Infinity)];
-  return Math.max(leastHold, Math.min(holdWithin, holdShare * Math.min(Infinity, ...bands)));
-}
+import { heldWithin } from "./held-within.ts";
+import { blockTicks } from "./block-ticks.ts";
+import { calledIn, passesTick, swapTicks, tableClampTicks, tableTicks } from "./table-ticks.ts";
 
 /** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
 export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
@@ -73,55 +61,6 @@ export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
       ];
 }
 
-/** Where V-blocks stand, when what is drilled through must come out beside them. */
-function standing([first, second]: readonly number[]): Phrase {
-  const from = say`from the part's left end`;
-  return second === undefined
-    ? say`: one, its center ${mm(first!)} ${from}. What you drill through comes out beside it`
-    : say`: their centers ${mm(first!)} and ${mm(second)} ${from}. What you drill through comes out beside them`;
-}
-
-/** A shaft in V-blocks: along X, or upright. */
-const blockTicks = (setup: Setup, tick: MakeTick): Tick[] =>
-  setup.seat.table ? blocksOnTableTicks(setup.seat, setup.at.up, tick) : blocksInViseTicks(setup, tick);
-
-/** A shaft in V-blocks on the table, a strap across it over each. */
-const blocksOnTableTicks = (seat: Seat, up: Face, tick: MakeTick): Tick[] => [
-  tick("wiped", words("V-blocks, table and shaft wiped clean")),
-  tick(
-    "blocks",
-    say`A matched pair of V-blocks on the table, bottoms keyed or set along X${standing(seat.blocks ?? [])}`,
-  ),
-  tick(
-    "packing",
-    say`Lowest line of the shaft ${mm(seat.table?.packing ?? 0)} or more above the table: pack both blocks alike if not`,
-  ),
-  ...(seat.paper ? [tick("paper", words("A strip of paper between the shaft and each block"))] : []),
-  tick("seated", say`Shaft in the blocks along X, its ${up} side up`),
-  tick(
-    "straps",
-    rule(
-      "M41.blocks",
-    )`A strap across the shaft over each V-block, soft packing under its tip, stud at the back, its heel level or a little high`,
-  ),
-];
-
-const blocksInViseTicks = ({ seat, at }: Setup, tick: MakeTick): Tick[] => [
-  tick("wiped", words("V-blocks, jaws and shaft wiped clean")),
-  tick(
-    "blocks",
-    seat.square
-      ? words("V-block upright against the fixed jaw")
-      : say`V-blocks on parallels against the fixed jaw, the same height${seat.blocks ? standing(seat.blocks) : say``}`,
-  ),
-  ...(seat.stop ? [tick("stop", words("Stop set at the end of the shaft"))] : []),
-  ...(seat.paper ? [tick("paper", words("A strip of paper between the shaft and each jaw"))] : []),
-  tick(
-    "seated",
-    seat.square ? say`The ${at.up} end up, squared` : say`Shaft in the blocks along X, its ${at.up} side up`,
-  ),
-];
-
 /**
  * Ticks of placing a part in the vise.
  * @param fixed what the face at the fixed jaw is called
@@ -152,6 +91,8 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
   ];
 }
 
+const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
+
 /** How parallels go in: one pair, one pair on another, or one alone. */
 function parallelsIn(under: ParallelsUnder): Phrase {
   const { height, inset, single } = under;
@@ -169,110 +110,6 @@ function parallelsIn(under: ParallelsUnder): Phrase {
     ? say`${which}, on the bed, each ${mm(inset)} in from its jaw, clear of what is cut through`
     : say`${which}, on the bed, one at each jaw`;
 }
-
-const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
-
-/** What a face is called in a setup: by its number where faces are cut, else by its place. */
-const calledIn =
-  (setup: Setup) =>
-  (face: Face): string =>
-    isFaceSetup(setup) ? faceCalled(setup.before, face) : `the ${face} face`;
-
-/** Straps that stand where nothing is cut, from the left along each edge. */
-function strapTicks({ at, reach }: NonNullable<Seat["table"]>, tick: MakeTick): Tick[] {
-  const edges = (["back", "front"] as const).flatMap((edge) => {
-    const [first, ...others] = at.filter((s) => s.edge === edge).map(({ left }) => left);
-    if (first === undefined) return [];
-    const places = others.reduce<Phrase>((so, left) => say`${so} and ${mm(left)}`, say`${mm(first)}`);
-    return [
-      tick(
-        `straps-${edge}`,
-        say`Over the ${edge} edge: ${others.length === 0 ? "a strap" : "straps"} ${places} from the left end, ${mm(reach)} in`,
-      ),
-    ];
-  });
-  return [
-    ...edges,
-    tick(
-      "straps",
-      rule(
-        "M41.clear",
-      )`Each strap over what carries the part, its stud close to the part, its heel level or a little high`,
-    ),
-  ];
-}
-
-function tableTicks(seat: Seat, called: (face: Face) => string, tick: MakeTick): Tick[] {
-  const { table } = seat;
-  if (!table) return [];
-  if (isGlued(seat)) return glueTicks(seat, called, tick);
-  if (table.at.length > 0) return clearTicks(seat, tick);
-  return [
-    tick("wiped", words("Table, packing and part wiped clean")),
-    seat.points
-      ? tick(
-          "points",
-          say`Three pieces of packing ${mm(table.packing)} high below, clear of what is cut, one of them a wedge or jack that can be set`,
-        )
-      : tick("packing", say`Packing ${mm(table.packing)} high under the part, clear of what is cut`),
-    ...(seat.paper ? [tick("paper", words("Paper between packing and part"))] : []),
-    tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),
-    ...(seat.stop ? [tick("stop", words("Stop against the side that the cut pushes it to"))] : []),
-    tick(
-      "straps",
-      rule(
-        "M41.support",
-      )`${table.straps} straps over the ${table.over} edge of ${called(seat.up)}, each over packing, its heel level or a little high`,
-    ),
-  ];
-}
-
-/** A part under straps that stand clear of all that is cut. */
-function clearTicks(seat: Seat, tick: MakeTick): Tick[] {
-  const { table } = seat;
-  if (!table) return [];
-  return [
-    tick("wiped", words("Table, packing and part wiped clean, no burr below")),
-    table.plate
-      ? tick("plate", say`Plate ${mm(table.packing)} thick under all of the part, flat on the table`)
-      : tick(
-          "packing",
-          say`Packing ${mm(table.packing)} high under each place where a strap will press, all the same height`,
-        ),
-    ...(seat.paper ? [tick("paper", words("Paper under the part"))] : []),
-    tick("seated", say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X`),
-    ...(seat.stop ? [tick("stop", words("Stop against the side that the cut pushes it to"))] : []),
-    ...strapTicks(table, tick),
-  ];
-}
-
-/** A thin part onto its plate: the plate true first, then glue on what is bare and clean. */
-const glueTicks = (seat: Seat, called: (face: Face) => string, tick: MakeTick): Tick[] => [
-  tick(
-    "plate",
-    say`Plate ${mm(seat.table?.packing ?? 0)} thick bolted to the table, its bolts beside where the part goes`,
-  ),
-  byIndicator(
-    tick("plate-flat", say`Indicator over the plate, where the part goes: within ${precise(mm(0.02), 2)}`),
-    0.02,
-  ),
-  tick("wiped", words("Plate and part free of oil, with a clean rag and solvent, and dry")),
-  tick(
-    "glue",
-    say`Instant glue thin all over ${called(downOf(seat))}. Window open; no glue on skin, none near a flame`,
-  ),
-  tick(
-    "seated",
-    say`The ${seat.up} face up, the ${seat.fixed} edge to the back, along X, pressed down hard by hand`,
-  ),
-];
-
-/** M14: a strap is moved with another one holding, and the part is checked before the next cut. */
-const swapTicks = ({ seat }: Setup, tick: MakeTick): Tick[] => [
-  tick("swap-watch", words("Indicator set against an edge that is cut, reading noted")),
-  tick("swap-on", say`A strap over the ${seat.table?.over ?? ""} edge on and tight, over packing`),
-  tick("swap-off", words("Then remove one old strap; swap the rest one at a time")),
-];
 
 /**
  * Ticks of tightening, in the order that must be kept.
@@ -332,34 +169,6 @@ const heldTick = (within: Mm, tick: MakeTick): Tick =>
     ),
     within,
   );
-
-/** Straps are set by eye: nothing is started before the spindle was moved past them. */
-const passesTick = (tick: MakeTick): Tick =>
-  tick(
-    "clear-of-cut",
-    words("Spindle off, moved over all places of this setup: holder and cutter pass every strap and stud"),
-  );
-
-const tableClampTicks = (setup: Setup, tick: MakeTick): Tick[] => [
-  ...(setup.seat.table && setup.seat.table.at.length > 0 ? [passesTick(tick)] : []),
-  isGlued(setup.seat)
-    ? tick(
-        "tight",
-        words("Glue set as long as its label says, and the part does not move when you push it hard"),
-      )
-    : tick("tight", words("Nuts tightened in turn, a little each")),
-  setup.seat.points
-    ? tick("aligned", words("Third point set until an indicator over the top reads level on average"))
-    : !isFaceSetup(setup) || isReference(setup.before, setup.seat.fixed)
-      ? byIndicator(
-          tick(
-            "aligned",
-            say`Indicator along the ${setup.seat.fixed} edge: within ${precise(mm(heldWithin(setup)), 3)}`,
-          ),
-          heldWithin(setup),
-        )
-      : tick("aligned", say`The ${setup.seat.fixed} edge along X by eye or rule: it is not machined yet`),
-];
 
 /** Ticks of tightening a vise: no pull after the tapping (M50). */
 function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {

@@ -82,10 +82,10 @@ function Option({ option, best, onChoose }: { option: HoldingOption; best: boole
       flexDirection="column"
       gap="6px"
     >
-      <chakra.h3 fontSize="16px" fontWeight="700">
+      <chakra.h2 fontSize="16px" fontWeight="700">
         {capital(holdingWayWords[way])}
         {best ? " · best here" : ""}
-      </chakra.h3>
+      </chakra.h2>
       <Box height="130px" display="flex" alignItems="center" justifyContent="center">
         {section ? (
           <FigureView figure={section} maxHeight="130px" />

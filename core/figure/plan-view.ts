@@ -4,6 +4,7 @@ import type { Mm } from "../quantity/index.ts";
 import { axisCross } from "./axis-cross.ts";
 import type { Figure, Ink, Shape } from "./figure.ts";
 import type { Setup } from "../route/index.ts";
+import { strapHold } from "../handbook/index.ts";
 
 type Point = [x: Mm, y: Mm];
 type Reach = readonly [Mm, Mm];
@@ -27,9 +28,8 @@ export const jawsAt = (fixedJaw: "back" | "front"): HeldAt[] => [
   { side: oppositeSide[fixedJaw], out: jawShown, in: 0, ink: "movingJaw" },
 ];
 
-/** How far a strap is drawn out beyond its edge, and how wide it is, mm. */
+/** How far a strap is drawn out beyond its edge, mm. */
 const strapOut = 24;
-const strapWide = 25;
 
 /** What holds the part on the machine, seen from above: jaws, straps where they stand or over one edge; nothing where it is glued. */
 export function heldFromAbove(
@@ -43,7 +43,7 @@ export function heldFromAbove(
       side: edge,
       out: strapOut,
       in: table.reach,
-      along: [left - strapWide / 2, left + strapWide / 2],
+      along: [left - strapHold.wide / 2, left + strapHold.wide / 2],
       ink: "rod",
     }));
   const side = table.straps > 0 ? sideOf(at, table.over, "back") : null;

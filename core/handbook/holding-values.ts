@@ -26,6 +26,8 @@ export const strapHold = {
   /** How far its tip reaches in over the part, and how thick it is with its washer, mm. */
   reach: 25,
   thick: 20,
+  /** How wide it is, mm. */
+  wide: 25,
   /** Packing that lifts the part off the table, and what the stud passes in the slot, mm. */
   packing: 10,
   lips: 12,

@@ -15,7 +15,7 @@ export * from "./seat.ts";
 export * from "./strap.ts";
 export type { CutFromAbove } from "./strap-places.ts";
 export { seatStrappedClear } from "./strapped-clear.ts";
-export { glueCapacity, intoPlate, seatOnPlate, tableGrip } from "./plate-seat.ts";
+export { glueCapacity, intoPlate, leftOfPlate, seatOnPlate, tableGrip } from "./plate-seat.ts";
 export * from "./table-seat.ts";
 export * from "./thin.ts";
 export * from "./tipping.ts";

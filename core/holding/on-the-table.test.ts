@@ -25,14 +25,16 @@ describe("glued to a plate", () => {
   test.each<[string, number, readonly Aid[], string]>([
     ["no plate is owned", 60, without("plate"), "holding.noPlate"],
     ["the part is larger than any", 240, aids, "holding.smallPlate"],
+    ["tools come further out than any is thick", 60, aids, "holding.smallPlate"],
     [
       "the plate was entered without a thickness",
       60,
       aids.map((a) => ({ ...a, from: 0 })),
       "holding.smallPlate",
     ],
-  ])("refused where %s", (_name, length, owned, rule) => {
-    const seat = seatOnPlate({ piece: plate(length, 40, 5), at, aids: owned, removal: 0 });
+  ])("refused where %s", (name, length, owned, rule) => {
+    const comesOut = name.startsWith("tools") ? 9 : 0;
+    const seat = seatOnPlate({ piece: plate(length, 40, 5), at, aids: owned, comesOut });
     expect(!seat.ok && seat.reason.id).toBe(rule);
   });
 
@@ -46,6 +48,14 @@ describe("glued to a plate", () => {
     expect(held([]).along).toBeCloseTo((60 * 40 * 2) / 3, 6);
     expect(held(faceNames).lift).toBeCloseTo(60 * 40, 6);
   });
+
+  test("what earlier cuts took of the face below holds nothing, and half of it must be left", () => {
+    const resting = (rests: number) => seatOnPlate({ piece: plate(60, 40, 5), at, aids, rests });
+    const most = resting(0.8);
+    expect(most.ok && glueCapacity(most.value).along).toBeCloseTo(0.8 * 60 * 40 * 2, 6);
+    const little = resting(0.4);
+    expect(!little.ok && little.reason.id).toBe("holding.littleGlued");
+  });
 });
 
 describe("strapped clear of the cuts", () => {
@@ -56,6 +66,7 @@ describe("strapped clear of the cuts", () => {
       at,
       aids,
       cuts: [hole],
+      gone: [],
       comesOut: 0,
       paper: false,
       stop: false,

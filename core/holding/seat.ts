@@ -86,7 +86,15 @@ export const seatSchema = z.object({
       over: faceSchema,
       reach: z.number(),
       /** The plate under all of it that a tool may go into: it lies on it, or is glued to it. Null for pieces of packing. */
-      plate: z.object({ id: z.string(), glued: z.boolean() }).nullable().default(null),
+      plate: z
+        .object({
+          id: z.string(),
+          glued: z.boolean(),
+          /** How much of the face below still stands on it, as a share. */
+          rests: z.number().default(1),
+        })
+        .nullable()
+        .default(null),
       /** Straps that stand where nothing is cut: the edge, and the middle of the strap from the left end as the part lies, mm. Empty: evenly over one edge. */
       at: z.array(z.object({ edge: z.enum(["back", "front"]), left: z.number() })).default([]),
     })

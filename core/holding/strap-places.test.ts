@@ -15,7 +15,7 @@ describe("where straps stand", () => {
         fc.array(cut, { maxLength: 6 }),
         fc.integer({ min: 0, max: 6 }),
         (along, between, cuts, owned) => {
-          const found = strapPlaces({ along, between, cuts, owned });
+          const found = strapPlaces({ along, between, cuts, gone: [], owned });
           if (!found) return;
           const { places, reach } = found;
           expect(places.length).toBeGreaterThanOrEqual(2);
@@ -40,24 +40,33 @@ describe("where straps stand", () => {
   test.each<[string, Parameters<typeof strapPlaces>[0], string[] | null]>([
     [
       "at both ends of both edges of a plate with a pocket in its middle",
-      { along: 180, between: 140, cuts: [{ x: [60, 120], y: [45, 95] }], owned: 4 },
+      { along: 180, between: 140, cuts: [{ x: [60, 120], y: [45, 95] }], gone: [], owned: 4 },
       ["back 14", "back 164", "front 14", "front 164"],
     ],
     [
       "across from each other where two are owned",
-      { along: 180, between: 140, cuts: [], owned: 2 },
+      { along: 180, between: 140, cuts: [], gone: [], owned: 2 },
       ["back 14", "front 164"],
     ],
     [
+      "beside what earlier cuts took of the corner it would press on",
+      { along: 180, between: 140, cuts: [], gone: [{ x: [0, 40], y: [0, 30] }], owned: 4 },
+      ["back 53", "back 164", "front 14", "front 164"],
+    ],
+    [
       "both on the edge that is left where a step runs along the other",
-      { along: 180, between: 140, cuts: [{ x: [-15, 195], y: [-15, 20] }], owned: 4 },
+      { along: 180, between: 140, cuts: [{ x: [-15, 195], y: [-15, 20] }], gone: [], owned: 4 },
       ["front 14", "front 164"],
     ],
-    ["nowhere with one strap", { along: 180, between: 140, cuts: [], owned: 1 }, null],
-    ["nowhere on a part too narrow for them", { along: 180, between: 24, cuts: [], owned: 4 }, null],
+    ["nowhere with one strap", { along: 180, between: 140, cuts: [], gone: [], owned: 1 }, null],
+    [
+      "nowhere on a part too narrow for them",
+      { along: 180, between: 24, cuts: [], gone: [], owned: 4 },
+      null,
+    ],
     [
       "nowhere where all of the top is cut",
-      { along: 180, between: 140, cuts: [{ x: [0, 180], y: [0, 140] }], owned: 4 },
+      { along: 180, between: 140, cuts: [{ x: [0, 180], y: [0, 140] }], gone: [], owned: 4 },
       null,
     ],
   ])("%s", (_name, asked, places) => {

@@ -13,8 +13,8 @@ export interface CutFromAbove {
   y: readonly [Mm, Mm];
 }
 
-/** Half of a strap; how near its middle may come to the end of an edge, mm. */
-const half = 12.5;
+const half = strapHold.wide / 2;
+/** How near the middle of a strap may come to the end of an edge, mm. */
 const fromEnd = 14;
 /** From what is cut to a strap: half of a holder of 44 that stands over a narrow cut, and what is left between them, mm (guess). */
 const clearOfCut = 24;
@@ -39,12 +39,14 @@ export function strapPlaces(of: {
   along: Mm;
   between: Mm;
   cuts: readonly CutFromAbove[];
+  /** Where nothing stands to be pressed on, or to carry it. */
+  gone: readonly CutFromAbove[];
   owned: number;
 }): { places: StrapPlace[]; reach: Mm } | null {
-  const { along, between, cuts, owned } = of;
+  const { between, owned } = of;
   for (const reach of reaches) {
     if (2 * reach + 2 > between) continue;
-    const free = (edge: StrapPlace["edge"]) => placesOver(edge, reach, along, between, cuts);
+    const free = (edge: StrapPlace["edge"]) => placesOver(edge, reach, of);
     const places = chosenOf(free("back"), free("front"), owned);
     if (places) return { places, reach };
   }
@@ -55,17 +57,19 @@ export function strapPlaces(of: {
 function placesOver(
   edge: StrapPlace["edge"],
   reach: Mm,
-  along: Mm,
-  between: Mm,
-  cuts: readonly CutFromAbove[],
+  {
+    along,
+    between,
+    cuts,
+    gone,
+  }: Pick<Parameters<typeof strapPlaces>[0], "along" | "between" | "cuts" | "gone">,
 ): Mm[] {
   const y: [Mm, Mm] = edge === "back" ? [-standsOut, reach] : [between - reach, between + standsOut];
+  const under = (of: readonly CutFromAbove[], left: Mm, room: Mm) =>
+    of.some((cut) => meet(cut.x, [left - half, left + half], room) && meet(cut.y, y, room));
   const places: Mm[] = [];
   for (let left = fromEnd; left <= along - fromEnd + 1e-9; left += step)
-    if (
-      !cuts.some((cut) => meet(cut.x, [left - half, left + half], clearOfCut) && meet(cut.y, y, clearOfCut))
-    )
-      places.push(tidy(left));
+    if (!under(cuts, left, clearOfCut) && !under(gone, left, 0)) places.push(tidy(left));
   return places;
 }
 

@@ -1,13 +1,14 @@
-import { alongJaws, axisOf, downOf, opposite, type Orientation } from "../frame/index.ts";
+import { alongJaws, axisOf, opposite, type Orientation } from "../frame/index.ts";
 import { strapHold } from "../handbook/index.ts";
-import { type Mm, tidy } from "../quantity/index.ts";
+import type { Mm } from "../quantity/index.ts";
 import type { Aid } from "../shop/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
+import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, refused, rule, words } from "../working/index.ts";
-import { plateFor } from "./plate-seat.ts";
+import { leftOfPlate, plateFor } from "./plate-seat.ts";
+import { openSeat } from "./open-seat.ts";
 import type { Seat } from "./seat.ts";
 import { type CutFromAbove, strapPlaces } from "./strap-places.ts";
-import { noStudFor, strapsOwned } from "./table-seat.ts";
+import { fewStraps, noStudFor, strapsOwned } from "./table-seat.ts";
 
 export interface ClearRequest {
   piece: Piece;
@@ -15,15 +16,16 @@ export interface ClearRequest {
   aids: readonly Aid[];
   /** What is cut while it is held so. */
   cuts: readonly CutFromAbove[];
+  /** What is gone of its top or its bottom already: nothing is pressed there, nothing stands there. */
+  gone: readonly CutFromAbove[];
   /** How far tools come out below, mm; 0 where nothing does. */
   comesOut: Mm;
   paper: boolean;
   stop: boolean;
 }
 
-/** Tools keep so far off the table, and leave so much of a plate below, mm. */
+/** Tools keep so far off the table, mm. */
 const clearOfTable = 1;
-const leftOfPlate = 4;
 
 /**
  * A part strapped to the table with its straps clear of all that is cut, each over packing; on a plate that may be cut into where tools
@@ -36,14 +38,8 @@ export function seatStrappedClear(request: ClearRequest): Outcome<Seat> {
   const between = piece.sizes[axisOf(at.fixed)];
   const along = piece.sizes[alongJaws(at)];
   const owned = strapsOwned(aids);
-  if (owned < 2)
-    return refused(
-      rule(
-        "M15.none",
-      )`Strapping it to the table takes two straps with studs and T-nuts; the shop has ${owned}. One alone lets the part turn.`,
-      words("Enter straps, studs and T-nuts in the shop."),
-    );
-  const found = strapPlaces({ along, between, cuts, owned });
+  if (owned < 2) return fewStraps(owned);
+  const found = strapPlaces({ along, between, cuts, gone: request.gone, owned });
   if (!found)
     return refused(
       rule(
@@ -56,34 +52,20 @@ export function seatStrappedClear(request: ClearRequest): Outcome<Seat> {
   const short = noStudFor(standing, packing, aids);
   if (short) return short;
   const { places, reach } = found;
-  return done({
-    up: at.up,
-    fixed: at.fixed,
-    vise: "",
-    parallels: null,
-    rod: null,
-    paper: request.paper,
-    jack: false,
-    stop: request.stop,
-    points: false,
-    blocks: null,
-    table: {
-      packing,
-      straps: places.length,
-      over: at.fixed,
-      reach,
-      plate: plate ? { id: plate.id, glued: false } : null,
-      at: places,
-    },
-    tap: isReference(piece, downOf(at)),
-    soft: false,
-    square: false,
-    grip: 0,
-    effectiveGrip: 0,
-    projection: tidy(packing + standing),
-    standing,
-    between,
-    along,
-    overhang: null,
-  });
+  const { paper, stop } = request;
+  return done(
+    openSeat(
+      piece,
+      at,
+      {
+        packing,
+        straps: places.length,
+        over: at.fixed,
+        reach,
+        plate: plate ? { id: plate.id, glued: false, rests: 1 } : null,
+        at: places,
+      },
+      { paper, stop },
+    ),
+  );
 }

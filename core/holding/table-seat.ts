@@ -1,8 +1,8 @@
-import { alongJaws, axisOf, downOf, type Face, type Orientation } from "../frame/index.ts";
+import { alongJaws, axisOf, type Face, type Orientation } from "../frame/index.ts";
 import { strapHold } from "../handbook/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import type { Aid, AidKind } from "../shop/index.ts";
-import { isReference, type Piece } from "../stock/index.ts";
+import type { Piece } from "../stock/index.ts";
 import {
   done,
   type Outcome,
@@ -16,6 +16,7 @@ import {
 import { boltForce } from "./clamp-force.ts";
 import type { Seat } from "./seat.ts";
 import { studLength, studWarnings } from "./strap.ts";
+import { openSeat } from "./open-seat.ts";
 
 export interface TableRequest {
   piece: Piece;
@@ -34,12 +35,11 @@ export interface TableRequest {
 const mostStraps = 3;
 /** Left free between the straps of both sides at least, mm. */
 const leastFree = 10;
-/** Half of a strap, how far a holder of 44 reaches in beside the wall a cutter of 10 makes, and what is left between them, mm (guess). */
-const strapHalf = 12.5;
+/** How far a holder of 44 reaches in beside the wall a cutter of 10 makes, and what is left between them, mm (guess). */
 const holderReach = 17;
 const strapClear = 2;
 /** From the end of an edge to the middle of its first strap, and from there to the next. */
-const besideStrap = strapHalf + holderReach + strapClear;
+const besideStrap = strapHold.wide / 2 + holderReach + strapClear;
 /** Between the tip of a strap and the lane beside it, mm: lanes are laid by eye, and a raw part bulges. */
 const clearOfTip = 1;
 
@@ -148,6 +148,15 @@ const countOf = (aids: readonly Aid[], kind: AidKind) =>
 export const strapsOwned = (aids: readonly Aid[]): number =>
   Math.min(countOf(aids, "strap"), countOf(aids, "stud"), countOf(aids, "tNut"));
 
+/** M15: fewer than two straps let a part turn. @param orStop a stop would do instead of the second */
+export const fewStraps = (owned: number, orStop = false): Refusal =>
+  refused(
+    rule(
+      "M15.none",
+    )`Strapping it to the table takes two straps with studs and T-nuts; the shop has ${owned}. One alone lets the part turn.`,
+    say`Enter straps, studs and T-nuts in the shop${orStop ? ", or set a stop" : ""}.`,
+  );
+
 /** M47: studs that are too short for a part so high on what lies under it; null when some do. */
 export function noStudFor(standing: Mm, packing: Mm, aids: readonly Aid[]): Refusal | null {
   const needed = studLength(stackOver(standing, packing));
@@ -179,13 +188,7 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
       )`An edge of ${mm(along)} is too short for two straps with the cutter holder passing its ends; allow ${mm(3 * besideStrap)}.`,
       say`Hold it in the vise.`,
     );
-  if (straps === 0 || (straps === 1 && !request.stop))
-    return refused(
-      rule(
-        "M15.none",
-      )`Strapping it to the table takes two straps with studs and T-nuts; the shop has ${straps}. One alone lets the part turn.`,
-      say`Enter straps, studs and T-nuts in the shop${straps === 1 ? ", or set a stop" : ""}.`,
-    );
+  if (straps === 0 || (straps === 1 && !request.stop)) return fewStraps(straps, straps === 1);
   const standing = piece.sizes[axisOf(at.up)];
   const between = piece.sizes[axisOf(at.fixed)];
   if (between < 2 * strapHold.reach + leastFree)
@@ -197,34 +200,14 @@ export function seatOnTable(request: TableRequest): Outcome<Seat> {
     );
   const short = noStudFor(standing, strapHold.packing, aids);
   if (short) return short;
-  return done({
-    up: at.up,
-    fixed: at.fixed,
-    vise: "",
-    parallels: null,
-    rod: null,
-    paper: request.paper,
-    jack: false,
-    stop: request.stop,
-    points: request.points,
-    blocks: null,
-    table: {
-      packing: strapHold.packing,
-      straps,
-      over: request.over,
-      reach: strapHold.reach,
-      plate: null,
-      at: [],
-    },
-    tap: isReference(piece, downOf(at)),
-    soft: false,
-    square: false,
-    grip: 0,
-    effectiveGrip: 0,
-    projection: tidy(strapHold.packing + standing - request.removal),
-    standing,
-    between,
-    along,
-    overhang: null,
-  });
+  const { paper, stop, points, removal } = request;
+  const { packing, reach } = strapHold;
+  return done(
+    openSeat(
+      piece,
+      at,
+      { packing, straps, over: request.over, reach, plate: null, at: [] },
+      { paper, stop, points, removal },
+    ),
+  );
 }

@@ -4,6 +4,7 @@ import type { FeatureKey, FeatureOperation, FeatureSetup } from "../route/index.
 import { featureMoves } from "./feature-moves.ts";
 import type { Locating } from "./locate-setup.ts";
 import { Standing, type Swath } from "./standing.ts";
+import { strapHold } from "../handbook/index.ts";
 
 /** Moves by operation. */
 export type SetupMoves = ReadonlyMap<FeatureKey, readonly Stroke[]>;
@@ -91,7 +92,7 @@ function crownAfter(
 const besideCrown = 1;
 const crownSkin = 0.05;
 /** Half a strap and what is left beside it, mm. */
-const besideStrap = 16;
+const besideStrap = strapHold.wide / 2 + 3.5;
 
 /** What a cutter went over on some of its moves. */
 export const swathsOf = (

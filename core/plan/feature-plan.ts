@@ -353,10 +353,18 @@ function reportOn(
     (override.what === "stop" && seat.stop) ||
     (override.what === "on" && heldOn(seat) === override.value);
   if (held) return applied(words("Held as you chose."));
+  const begun = asked.begun.some((b) =>
+    made.setups.some((s) => s.at === at && s.operations.some((o) => o.key === b.key)),
+  );
   const ofSeat = ["fixed", "parallels", "packing", "stop", "on"].includes(override.what);
   return impossible(
     ofSeat
-      ? (notSeated ?? words("The part cannot be held that way for these cuts."))
+      ? (notSeated ??
+          words(
+            begun
+              ? "The setup has begun: it stays as it was clamped."
+              : "The part cannot be held that way for these cuts.",
+          ))
       : words("It is done by hand: there is nothing to set."),
   );
 }

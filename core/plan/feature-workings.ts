@@ -6,7 +6,7 @@ import { type FeatureOperation, type FeatureSetup, minutesOfOperation, placingTi
 import type { Machine, Shop } from "../shop/index.ts";
 import { line, precise, say, words, type WorkingBody } from "../working/index.ts";
 import { isGlued } from "../holding/index.ts";
-import { tableWorking } from "./grip-working.ts";
+import { heldWorking } from "./grip-working.ts";
 
 /** Figures of a feature's operation that have a working. */
 export const featureFigures = [
@@ -149,15 +149,9 @@ export function featureFigureWorking(
         ],
         notes: [words("Independent errors add up as the root of the sum of their squares.")],
       };
-    case "grip":
-      if (setup.seat.table) return tableWorking(setup.seat, null, shop.aids);
-      return {
-        lines: [
-          line("gripped", mm(setup.seat.grip)),
-          line("held after chamfer and edge break", mm(setup.seat.effectiveGrip)),
-          line("stands above the jaws", mm(setup.seat.projection), { sum: true }),
-        ],
-        notes: setup.reasons,
-      };
+    case "grip": {
+      const held = heldWorking(setup.seat, { shop, material });
+      return { ...held, notes: [...(held.notes ?? []), ...setup.reasons] };
+    }
   }
 }

@@ -1,8 +1,9 @@
-import { holdingSafety, strapHold } from "../handbook/index.ts";
+import { holdingSafety, type Material, strapHold } from "../handbook/index.ts";
 import {
   cutterClearance,
   glueCapacity,
   type GripCapacity,
+  gripCapacity,
   isGlued,
   parallelHeightNeeded,
   type Seat,
@@ -11,11 +12,11 @@ import {
 } from "../holding/index.ts";
 import { count, mm, quantity, type Quantity, tidy } from "../quantity/index.ts";
 import { faceOf, type FaceSetup } from "../route/index.ts";
-import type { Aid, Vise } from "../shop/index.ts";
+import type { Aid, Shop, Vise } from "../shop/index.ts";
 import { line, words, type WorkingBody } from "../working/index.ts";
 
 /** What holds the part, against the force of the cut. */
-function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["lines"] {
+function gripLines(grip: GripCapacity, vise: Vise, force: number | null): WorkingBody["lines"] {
   return [
     line("clamp force", quantity("force", grip.clamp), {
       formula: "screw-force",
@@ -34,8 +35,25 @@ function gripLines(grip: GripCapacity, vise: Vise, force: number): WorkingBody["
           }),
         ]
       : []),
-    line("the cut pushes", quantity("force", force)),
+    ...(force === null ? [] : [line("the cut pushes", quantity("force", force))]),
   ];
+}
+
+/** How a part is held while features are cut, by whatever holds it; a vise that is gone from the shop holds nothing that is known. */
+export function heldWorking(
+  seat: Seat,
+  { shop, material }: { shop: Pick<Shop, "vises" | "aids">; material: Material },
+): WorkingBody {
+  if (seat.table) return tableWorking(seat, null, shop.aids);
+  const vise = shop.vises.find((v) => v.id === seat.vise);
+  return {
+    lines: [
+      line("gripped", mm(seat.grip)),
+      line("held after chamfer and edge break", mm(seat.effectiveGrip)),
+      line("stands above the jaws", mm(seat.projection), { sum: true }),
+      ...(vise ? gripLines(gripCapacity(seat, vise, material.group), vise, null) : []),
+    ],
+  };
 }
 
 /** How deep a part is gripped in the vise, and what that holds. */

@@ -1,20 +1,22 @@
 import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { gripCapacity, tableGrip } from "../holding/index.ts";
 import { equipment, type Job, type Override } from "../job/index.ts";
-import type { Minutes, Mm } from "../quantity/index.ts";
+import { type Minutes, type Mm, mm, quantity } from "../quantity/index.ts";
 import {
   type AnyKey,
-  featureSetupsOf,
   type FeatureSetup,
+  featureSetupsOf,
   heldOn,
   type HoldingWay,
   holdingWays,
+  holdingWayWords,
   keyOfSetup,
 } from "../route/index.ts";
 import type { Shop } from "../shop/index.ts";
-import { type Phrase, type Warning, words } from "../working/index.ts";
+import { line, type Phrase, say, type Warning, words, type Working } from "../working/index.ts";
 import { plan } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
+import { heldWorking } from "./grip-working.ts";
 
 /** A setup of features held one way, with what the whole job then takes. */
 export interface HoldingOption {
@@ -27,6 +29,8 @@ export interface HoldingOption {
   cannot: Phrase | null;
   /** What it holds along, with safety, N. */
   holds: number;
+  /** How force, places and minutes come about; null where it cannot be held so. */
+  working: Working | null;
   /** How far a place may be off in it, both axes together, mm. */
   error: Mm;
   /** Of the whole job. */
@@ -62,6 +66,33 @@ function heldBy(job: Job, at: AnyKey, way: HoldingWay): Job {
   return { ...job, overrides: { byId: { ...job.overrides.byId, [id]: wanted }, order: [...others, id] } };
 }
 
+/** How the figures of a way come about: what holds, how the zero is known, what the whole job takes. */
+function workingOf(
+  way: HoldingWay,
+  setup: FeatureSetup,
+  { zeros, minutes }: Plan,
+  by: Parameters<typeof heldWorking>[1],
+): Working {
+  const held = heldWorking(setup.seat, by);
+  const locating = zeros[keyOfSetup(setup)];
+  return {
+    key: `held/${way}`,
+    title: say`Working: held by ${holdingWayWords[way]}`,
+    limits: [],
+    notes: held.notes ?? [],
+    lines: [
+      ...held.lines,
+      ...(locating?.pickups ?? []).map((p) =>
+        line(`zero in ${p.axis.toUpperCase()} known within`, mm(p.error), { decimals: 3 }),
+      ),
+      line("both axes together", mm(locating?.error ?? 0), { decimals: 3, sum: true }),
+      line("cutting, of the whole job", quantity("time", minutes.cutting)),
+      line("handling", quantity("time", minutes.handling)),
+      line("whole job", quantity("time", minutes.total), { sum: true }),
+    ],
+  };
+}
+
 /**
  * A setup of features held in every way there is: planned whole each time, so that each stands with what it does to the rest of the job.
  * The best can be held, has nothing that stops it, puts its places within what is asked, and takes the least time, a warning counted in.
@@ -95,6 +126,7 @@ export function compareHoldings(
       chosen: way === now,
       setup: can ? held : null,
       cannot: can ? null : (report?.why ?? words("It cannot be held so.")),
+      working: can ? workingOf(way, held, tried, { shop, material }) : null,
       holds: grip ? grip.along / grip.safety : 0,
       error: can ? (tried.zeros[keyOfSetup(held)]?.error ?? 0) : 0,
       minutes: tried.minutes.total,

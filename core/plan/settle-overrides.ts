@@ -165,7 +165,9 @@ function settleOverrides(
       return {
         override,
         state: "impossible",
-        why: words("The way of squaring decides what holds it here: choose another one under Other ways."),
+        why: words(
+          "The way of squaring decides what holds it here: choose another one under Ways to square it.",
+        ),
       };
     if (override.what === "school") {
       return { override, state: "applied", why: words("Squared another way than round the block.") };

@@ -70,9 +70,9 @@ const slabsOf = (
 };
 
 const tableSize = 900;
-/** How far a plate below stands out around the part, and how deep a tool may go into it, mm. */
+/** How far a plate below stands out around the part, and how much of it no tool may go into, mm. */
 const plateOut = 40;
-const plateMayLose = 8;
+const plateKeeps = 3;
 const jawBehind = 1;
 
 /** Where the fixed jaw stands: plus at the back, minus at the front. */
@@ -192,7 +192,7 @@ export function bodiesOf(
       add(
         "the plate",
         [min[0] - plateOut, min[1] - plateOut, 0],
-        [max[0] + plateOut, max[1] + plateOut, Math.max(1, plate.height - plateMayLose)],
+        [max[0] + plateOut, max[1] + plateOut, plateKeeps],
       );
     if (straps?.id === "straps")
       bodies.push(...strapBodies(straps, underStraps ? height : 0, part, placing, kit));

@@ -24,6 +24,9 @@ import { Workpiece } from "./workpiece.ts";
 export const clear = 5;
 /** Contact of a support or a jaw smaller than this holds nothing, mm². */
 const leastContact = 12;
+/** Half of a strap, and how near to metal its tip or the packing must come, mm. */
+const strapHalf = 12.5;
+const near = 1.2;
 
 /** A part that is held: its metal, and how it lies. */
 export interface Held {
@@ -147,7 +150,8 @@ export class OnTheTable {
 
   /** What is really touched once it is tight, against the grip that was told, and what is told of a part that lies loose. */
   clamp(grip: Mm | null, loose: boolean): void {
-    if (!this.#held || this.#held.placing.on === "table") return;
+    if (!this.#held) return;
+    if (this.#held.placing.on === "table") return this.#pressed();
     const { piece, placing } = this.#held;
     const { bounds } = piece;
     const half = this.vise.jawWidth / 2;
@@ -167,6 +171,30 @@ export class OnTheTable {
       if (area < leastContact) this.#report.find("noGrip", grip ?? leastContact, name, at);
       else if (grip !== null && name !== "the rod" && height < grip - higher)
         this.#report.find("lessGrip", grip - height, name, at);
+    }
+  }
+
+  /** Whether straps that are told where they stand press on metal, and metal stands under them. */
+  #pressed(): void {
+    const straps = this.thing("straps");
+    if (!this.#held || !straps?.at || this.#things.has("blocks")) return;
+    const { solid, bounds } = this.#held.piece;
+    const { min, max } = bounds;
+    for (const { edge, left } of straps.at) {
+      const x = min[0] + left;
+      const y = edge === "back" ? [max[1] - straps.reach, max[1]] : [min[1], min[1] + straps.reach];
+      // A raw face is not flat: it is touched wherever it comes near.
+      const area = (low: Mm, high: Mm) =>
+        this.kit.scope(
+          () =>
+            solid.within(this.kit.box([x - strapHalf, y[0]!, low], [x + strapHalf, y[1]!, high])).volume /
+            (high - low),
+        );
+      const at: Vec = [x, (y[0]! + y[1]!) / 2, max[2]];
+      if (area(max[2] - near, max[2]) < leastContact)
+        this.#report.find("noGrip", leastContact, "a strap", at);
+      if (area(min[2], min[2] + near) < leastContact)
+        this.#report.find("onAir", leastContact, "the packing", at);
     }
   }
 

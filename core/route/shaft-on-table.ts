@@ -1,6 +1,13 @@
 import { clampingAxes, type Orientation } from "../frame/index.ts";
-import { noStudFor, type Seat, strapCapacity, strapsOwned, strapWarnings } from "../holding/index.ts";
-import { boxOfPrism, type ShaftSection } from "../part/index.ts";
+import {
+  fewStraps,
+  noStudFor,
+  type Seat,
+  strapCapacity,
+  strapsOwned,
+  strapWarnings,
+} from "../holding/index.ts";
+import { boxOfPrism, type Prism, type ShaftSection } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { done, note, type Outcome, refused, rule, say, type Warning, warn, words } from "../working/index.ts";
 import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
@@ -21,12 +28,13 @@ const freeFor = 2;
 function placesOfBlocks(
   sections: readonly ShaftSection[],
   cuts: readonly (readonly [Mm, Mm])[],
+  /** Where it is not round any more. */
+  gone: readonly (readonly [Mm, Mm])[],
 ): { at: [Mm, Mm]; diameter: Mm } | null {
   const free = sections.flatMap(({ from, to, diameter }) => {
     const places: { at: Mm; diameter: Mm }[] = [];
     for (let at = from + halfBlock; at <= to - halfBlock + 1e-9; at += 1)
-      if (!cuts.some(([low, high]) => at > low - clearOfCut && at < high + clearOfCut))
-        places.push({ at: tidy(at), diameter });
+      if (!near(at, cuts, clearOfCut) && !near(at, gone, halfBlock)) places.push({ at: tidy(at), diameter });
     return places;
   });
   const pairs = [...new Set(free.map((p) => p.diameter))].flatMap((diameter) => {
@@ -37,26 +45,22 @@ function placesOfBlocks(
   return pairs.sort((a, b) => b.at[1] - b.at[0] - (a.at[1] - a.at[0]))[0] ?? null;
 }
 
+/** Whether a place lies in one of some stretches of a shaft, or nearer to one than that, mm. */
+const near = (at: Mm, stretches: readonly (readonly [Mm, Mm])[], than: Mm): boolean =>
+  stretches.some(([low, high]) => at > low - than && at < high + than);
+
+const lengthOf = (prism: Prism) => boxOfPrism(prism).length;
+
 /** Where along a shaft it is cut, mm. */
-const alongShaft = (cuts: readonly CutHere[]): [Mm, Mm][] =>
-  cuts.flatMap(({ cutout: { prisms } }) =>
-    prisms.map((prism): [Mm, Mm] => {
-      const [low, high] = boxOfPrism(prism).length;
-      return [low, high];
-    }),
-  );
+const alongShaft = (cuts: readonly CutHere[]) => cuts.flatMap(({ cutout }) => cutout.prisms.map(lengthOf));
 
 /** A shaft in a pair of V-blocks on the table, a strap across it over each: cutters pass beside it where jaws would stand. */
 export function holdShaftOnTable(request: HoldRequest, at: Orientation): Outcome<FeatureSeat> {
-  const { shop, site, cuts } = request;
+  const { shop, site, cuts, gone } = request;
   const sections = site.shaft!;
   const thickest = Math.max(...sections.map((s) => s.diameter));
-  if (strapsOwned(shop.aids) < 2)
-    return refused(
-      rule("M15.none")`Strapping a shaft in V-blocks takes two straps with studs and T-nuts.`,
-      words("Enter straps, studs and T-nuts in the shop."),
-    );
-  const found = placesOfBlocks(sections, alongShaft(cuts));
+  if (strapsOwned(shop.aids) < 2) return fewStraps(strapsOwned(shop.aids));
+  const found = placesOfBlocks(sections, alongShaft(cuts), gone.map(lengthOf));
   if (!found)
     return refused(
       rule(

@@ -1,7 +1,16 @@
-import { alongJaws, clampingAxes, type Face, facesOf, opposite, type Orientation } from "../frame/index.ts";
+import {
+  alongJaws,
+  axisOf,
+  clampingAxes,
+  type Face,
+  facesOf,
+  opposite,
+  type Orientation,
+} from "../frame/index.ts";
 import {
   type CutFromAbove,
   isGlued,
+  leftOfPlate,
   runOut,
   type Seat,
   seatOnPlate,
@@ -10,17 +19,26 @@ import {
   strapWarnings,
   tableGrip,
 } from "../holding/index.ts";
-import { boxOfPrism, type Site } from "../part/index.ts";
+import { boxOfPrism, type Cutout, type Site } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { isReference } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, rule, say, type Warning, warn } from "../working/index.ts";
 import { comesOutBelow, fromFixedJaw } from "./cuts-in-seat.ts";
 import type { CutHere, FeatureSeat, HoldRequest } from "./hold-request.ts";
+import { strapHold } from "../handbook/index.ts";
 
 /** A cutter that opens to a side runs so far out there: half of it and its run-out, mm (guess: up to 25 wide). */
 const runsOut = 12.5 + runOut;
 
-/** Where the pieces of a cut lie as the part lies on the table, the fixed face at the back. */
+/** A box of the part as it lies on the table, the fixed face at the back. */
+function fromAbove(box: Cutout["box"], at: Orientation, sizes: Site["sizes"]): CutFromAbove {
+  const { axis, sign } = clampingAxes(at).x;
+  const [low, high] = box[axis];
+  const [left, right] = sign > 0 ? [low, high] : [sizes[axis] - high, sizes[axis] - low];
+  return { x: [tidy(left), tidy(right)], y: fromFixedJaw(box, at, sizes) };
+}
+
+/** Where the pieces of a cut lie, with what its cutter runs out where it opens to a side. */
 function cutsFromAbove({ cutout }: CutHere, at: Orientation, sizes: Site["sizes"]): CutFromAbove[] {
   const { axis, sign } = clampingAxes(at).x;
   const ends = facesOf(axis);
@@ -29,15 +47,35 @@ function cutsFromAbove({ cutout }: CutHere, at: Orientation, sizes: Site["sizes"
   return cutout.prisms
     .filter((p) => !p.thread)
     .map((prism): CutFromAbove => {
-      const box = boxOfPrism(prism);
-      const [low, high] = box[axis];
-      const [left, right] = sign > 0 ? [low, high] : [sizes[axis] - high, sizes[axis] - low];
-      const [back, front] = fromFixedJaw(box, at, sizes);
+      const { x, y } = fromAbove(boxOfPrism(prism), at, sizes);
       return {
-        x: [tidy(left - out(atLeft)), tidy(right + out(atRight))],
-        y: [tidy(back - out(at.fixed)), tidy(front + out(opposite(at.fixed)))],
+        x: [tidy(x[0] - out(atLeft)), tidy(x[1] + out(atRight))],
+        y: [tidy(y[0] - out(at.fixed)), tidy(y[1] + out(opposite(at.fixed)))],
       };
     });
+}
+
+/** What is gone of the face that is up or of the one below. */
+function goneOf({ gone, site }: HoldRequest, at: Orientation, which: "top" | "bottom"): CutFromAbove[] {
+  const axis = axisOf(at.up);
+  const whole = site.sizes[axis];
+  const high = (facesOf(axis)[1] === at.up) === (which === "top");
+  return gone
+    .map(boxOfPrism)
+    .filter((box) => (high ? box[axis][1] > whole - skin : box[axis][0] < skin))
+    .map((box) => fromAbove(box, at, site.sizes));
+}
+const skin = 0.1;
+
+/** How much of the face below still stands, as a share: what overlaps counts twice, so that it is never told too large. */
+function restsBelow(request: HoldRequest, at: Orientation): number {
+  const { sizes } = request.site;
+  const whole = sizes[alongJaws(at)] * sizes[axisOf(at.fixed)];
+  const lost = goneOf(request, at, "bottom").reduce(
+    (sum, { x, y }) => sum + (x[1] - x[0]) * (y[1] - y[0]),
+    0,
+  );
+  return Math.max(0, 1 - lost / whole);
 }
 
 /** A block strapped to the table clear of its cuts, or glued to a plate, whichever is asked. */
@@ -50,12 +88,13 @@ export function holdOnTable(
   const comesOut = Math.max(0, ...cuts.map((cut) => comesOutBelow(cut, at, site.sizes)));
   const held =
     by === "plate"
-      ? seatOnPlate({ piece, at, aids: shop.aids, removal: 0 })
+      ? seatOnPlate({ piece, at, aids: shop.aids, comesOut, rests: restsBelow(request, at) })
       : seatStrappedClear({
           piece,
           at,
           aids: shop.aids,
           cuts: cuts.flatMap((cut) => cutsFromAbove(cut, at, site.sizes)),
+          gone: [...goneOf(request, at, "top"), ...goneOf(request, at, "bottom")],
           comesOut,
           paper: own?.paper ?? false,
           stop: own?.stop ?? false,
@@ -148,8 +187,7 @@ function farFrom({ x, y }: CutFromAbove, straps: NonNullable<Seat["table"]>["at"
   );
 }
 
-/** Half a strap, and what stands between it and a cut at least; how deep a tool may go below the part on packing, mm. */
-const halfStrap = 12.5;
+/** What stands between a strap and a cut at least, mm. */
 const room = 10;
 
 /** Whether a cut is clear of the straps and of what lies under a part that is held on the table already. */
@@ -159,18 +197,15 @@ export function clearOfWhatHolds(
   sizes: Site["sizes"],
 ): boolean {
   const { table, between } = seat;
-  if (!table || seat.blocks) return false;
+  if (!table) return false;
   const deep = comesOutBelow(cut, at, sizes);
-  if (deep > 0 && (table.plate ? deep + 2 : deep + 1) > table.packing) return false;
+  if (deep > 0 && deep + (table.plate ? leftOfPlate : 1) > table.packing) return false;
   return cutsFromAbove(cut, at, sizes).every(({ x, y }) =>
     table.at.every(({ edge, left }) => {
       const [low, high] = edge === "back" ? [0, table.reach] : [between - table.reach, between];
-      return (
-        x[1] + room <= left - halfStrap ||
-        x[0] - room >= left + halfStrap ||
-        y[1] + room <= low ||
-        y[0] - room >= high
-      );
+      const beside = x[1] + room <= left - strapHold.wide / 2 || x[0] - room >= left + strapHold.wide / 2;
+      // A strap over a shaft goes all across it.
+      return beside || (seat.blocks === null && (y[1] + room <= low || y[0] - room >= high));
     }),
   );
 }

@@ -38,7 +38,7 @@ export const keyInHandSum: Sum = {
           );
         });
     const seat = Number.isNaN(shaft) ? null : woodruffSeat(key, shaft);
-    const rows = (Number.isNaN(shaft) ? nearest.slice(0, shown) : fits.slice(0, 2 * shown)).map((k) => k);
+    const rows = Number.isNaN(shaft) ? nearest.slice(0, shown) : fits.slice(0, 2 * shown);
     return done({
       ...(seat ? { drawing: woodruffDrawing(shaft, key.diameter, seat.depth.fromCrown, seat.length) } : {}),
       figures: [

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { axisOf, type Face, faceNames, orientation } from "../../../core/frame/index.ts";
-import { faceCalled } from "../../../core/holding/index.ts";
+import { faceCalled, isGlued } from "../../../core/holding/index.ts";
 import { type PickupWay, touchError, touchWays, touchWords } from "../../../core/locate/index.ts";
 import { mm, showQuantity } from "../../../core/quantity/index.ts";
 import {
@@ -60,7 +60,7 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
         {!isFaceSetup(setup) && device !== "vBlocks" && <HeldOnChoice seat={seat} own={own} />}
         <FixedChoice setup={setup} own={own} />
         {device === "vise" && <ParallelsChoice seat={seat} own={own} />}
-        {device !== "vBlocks" && (
+        {device !== "vBlocks" && !isGlued(seat) && (
           <PackingChoice
             seat={seat}
             own={own}
@@ -68,7 +68,8 @@ export function HeldAnotherWay({ setup }: { setup: Setup }) {
           />
         )}
         {!isFaceSetup(setup) && <PickupChoice setup={setup} own={own} />}
-        <StopChoice seat={seat} own={own} />
+        {/* Nothing is set against a part that glue or V-blocks on the table hold. */}
+        {!isGlued(seat) && !(device === "vBlocks" && seat.table) && <StopChoice seat={seat} own={own} />}
         {isFaceSetup(setup) && <JackChoice setup={setup} own={own} />}
         {isFaceSetup(setup) && <OrderChoice setup={setup} />}
       </Box>

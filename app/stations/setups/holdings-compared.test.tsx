@@ -6,6 +6,7 @@ import { toolroomParts } from "../../../tests/parts/toolroom.ts";
 import { jobStub } from "../../../tests/support/job-stub.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { HoldingsCompared } from "./holdings-compared.tsx";
+import { walk } from "../../../tests/support/walker.ts";
 
 /** The last setup of features, and how it is held. */
 function Last() {
@@ -19,7 +20,7 @@ function Last() {
 }
 const show = (name: string) =>
   render(jobStub(<Last />, { job: jobOf(toolroomParts.find((p) => p.name === name)!) })());
-const card = (name: string) => screen.findByRole("region", { name });
+const card = (name: string | RegExp) => screen.findByRole("region", { name });
 
 describe("ways to hold it", () => {
   afterEach(cleanup);
@@ -34,6 +35,16 @@ describe("ways to hold it", () => {
     expect(within(await card("Straps on the table")).getByText("in the plan")).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: /^Back to the plan's/ }));
     expect(await screen.findByText("held by vise")).toBeTruthy();
+  });
+
+  test("once the setup has begun none is offered any more, and each shows its working", async () => {
+    const job = jobOf(toolroomParts.find((p) => p.name === "Motor plate with a pocket")!);
+    const { records } = walk(job, { until: (step) => step.kind === "check" });
+    render(jobStub(<Last />, { job, records })());
+    expect(screen.getByText(/The setup has begun/)).toBeTruthy();
+    const straps = within(await card(/^Straps on the table/));
+    expect(straps.getByText("held on the packing")).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Hold it so" })).toBeNull();
   });
 
   test("a way that does not go says why, and offers nothing", async () => {

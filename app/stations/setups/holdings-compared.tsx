@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { setupSection } from "../../../core/figure/index.ts";
-import type { HoldingOption } from "../../../core/plan/index.ts";
+import { type HoldingOption, setupState } from "../../../core/plan/index.ts";
 import { mm, quantity } from "../../../core/quantity/index.ts";
 import { type FeatureSetup, holdingWayWords, keyOfSetup } from "../../../core/route/index.ts";
 import { capital, counted } from "../../../core/working/index.ts";
@@ -14,6 +14,7 @@ import { useAnswer } from "../../instruments/use-answer.ts";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
+import { WorkingSheet } from "../../instruments/workings-margin.tsx";
 
 /** A setup of features held in every way there is, side by side: drawn, with what it holds and takes, and why not. */
 export function HoldingsCompared({ setup }: { setup: FeatureSetup }) {
@@ -22,10 +23,19 @@ export function HoldingsCompared({ setup }: { setup: FeatureSetup }) {
   const own = useOverrides(key);
   const report = own.reportOf("on");
   const compared = useAnswer(key, plan, compareHoldings);
+  const begun = ["being cut", "done"].includes(setupState(plan, setup));
   return (
     <>
       <StationTitle above="Setups">What holds it?</StationTitle>
       {report && <OverrideNotice report={report} onUndo={() => own.takeBack("on")} />}
+      {begun && (
+        <Notice severity="note">The setup has begun: it stays as it was clamped until it is done.</Notice>
+      )}
+      {!compared && setup.device !== "vBlocks" && (
+        <Notice severity="note" role="status">
+          Planning it in every way to hold it…
+        </Notice>
+      )}
       {setup.device === "vBlocks" && (
         <Notice severity="note">
           A shaft lies in V-blocks: in the vise, or strapped to the table where jaws are in the way.
@@ -37,6 +47,7 @@ export function HoldingsCompared({ setup }: { setup: FeatureSetup }) {
             key={option.way}
             option={option}
             best={option.way === compared.best}
+            free={!begun}
             onChoose={() => own.set([["on", option.way]], reason || "by choice")}
           />
         ))}
@@ -65,10 +76,20 @@ export function FaceHeld({ slug }: { slug: string }) {
   );
 }
 
-function Option({ option, best, onChoose }: { option: HoldingOption; best: boolean; onChoose: () => void }) {
+function Option({
+  option,
+  best,
+  free,
+  onChoose,
+}: {
+  option: HoldingOption;
+  best: boolean;
+  free: boolean;
+  onChoose: () => void;
+}) {
   const { shop } = useJob();
   const { vise } = useEquipment();
-  const { way, setup, cannot, chosen } = option;
+  const { way, setup, cannot, chosen, working } = option;
   const section = setup && vise ? setupSection(setup, vise, shop.cutters, { small: true }) : null;
   return (
     <Box
@@ -105,7 +126,15 @@ function Option({ option, best, onChoose }: { option: HoldingOption; best: boole
               {w.severity === "stop" ? "■" : "▲"} <Words of={w.phrase} />
             </chakra.p>
           ))}
-          <Box mt="auto">{chosen ? <b>in the plan</b> : <Button onClick={onChoose}>Hold it so</Button>}</Box>
+          {working && (
+            <chakra.details fontSize="14px">
+              <summary>Working</summary>
+              <WorkingSheet working={working} />
+            </chakra.details>
+          )}
+          <Box mt="auto">
+            {chosen ? <b>in the plan</b> : free && <Button onClick={onChoose}>Hold it so</Button>}
+          </Box>
         </>
       )}
     </Box>

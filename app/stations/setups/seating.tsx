@@ -70,7 +70,8 @@ function Strapped({ setup }: { setup: Setup }) {
           "three points"
         ) : (
           <>
-            <Figure of={mm(table.packing)} /> {table.plate ? "plate" : "packing"}
+            <Figure of={mm(table.packing)} />{" "}
+            {seat.blocks ? "high V-blocks" : table.plate ? "plate" : "packing"}
           </>
         )}
       </Fact>

@@ -175,6 +175,11 @@ const SetupCard = memo(function SetupCard({
       <chakra.span display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
         <WhatComesOut setup={setup} />
       </chakra.span>
+      {setup.carried && (
+        <chakra.b display="block" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+          → {shop.machines.find((m) => m.id === setup.machine)?.name}
+        </chakra.b>
+      )}
       <chakra.span color={state === "done" ? "good" : state === "blocked" ? "stop" : "quiet"}>
         <span aria-hidden="true">{marks[state]}</span> {state}
       </chakra.span>

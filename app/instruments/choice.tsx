@@ -9,6 +9,7 @@ interface ChoiceProps<T extends string> {
   /** Shown while nothing is chosen. */
   empty?: string;
   hideLabel?: boolean;
+  disabled?: boolean;
 }
 
 /** One of a list; the browser's own select, so that keyboard and phone work as people know. */
@@ -19,11 +20,17 @@ export function Choice<T extends string>({
   onChoose,
   empty,
   hideLabel,
+  disabled,
 }: ChoiceProps<T>) {
   const id = useId();
   return (
-    <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false}>
-      <Select id={id} value={value} maxW="100%" onChange={(event) => onChoose(event.target.value as T)}>
+    <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false} disabled={disabled ?? false}>
+      <Select
+        id={id}
+        value={value}
+        maxW="100%"
+        onChange={(event) => onChoose(event.target.value as T)}
+      >
         {value === "" && <option value="">{empty ?? "choose"}</option>}
         {options.map(([v, text]) => (
           <option key={v} value={v}>

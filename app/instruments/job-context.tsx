@@ -7,7 +7,7 @@ import type {
   DrawingCost,
   HoldingComparison,
   Lump,
-  MachineOption,
+  MachineComparison,
   PiecesSaid,
   Plan,
   Rehearsal,
@@ -78,7 +78,7 @@ export interface JobContextValue extends EntryContextValue {
   /** Plans the job on every machine of the shop. */
   compareMachines: (
     onProgress: (progress: { done: number; of: number }) => void,
-  ) => Promise<MachineOption[] | null>;
+  ) => Promise<MachineComparison | null>;
   stopMachines: () => void;
   /** Obeys the told steps to the letter, from raw stock to the end. */
   walkThrough: (onProgress: (progress: RehearsalProgress) => void) => Promise<Rehearsal | null>;

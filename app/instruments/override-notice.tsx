@@ -42,6 +42,8 @@ function valueOf(override: Override, shop: Shop) {
       return <Figure of={quantity("feed", override.value)} />;
     case "cutter":
       return shop.cutters.find((c) => c.id === override.value)?.name ?? override.value;
+    case "machine":
+      return shop.machines.find((m) => m.id === override.value)?.name ?? override.value;
     case "parallels":
       return parallelsById(shop.parallels, override.value)?.name ?? override.value;
     case "fixed":

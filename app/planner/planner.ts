@@ -18,7 +18,7 @@ import {
   jobAhead,
   type Lump,
   lumpOf,
-  type MachineOption,
+  type MachineComparison,
   type OwnTimes,
   ownTimesOf,
   paceOf,
@@ -268,7 +268,7 @@ export const planner = {
   /** The last plan's job on every machine of the shop; null when it was stopped, or a newer comparison was asked for. */
   async machines(
     onProgress: (progress: { done: number; of: number }) => void,
-  ): Promise<MachineOption[] | null> {
+  ): Promise<MachineComparison | null> {
     const mine = ++machines;
     const inputs = last?.inputs;
     await pause(quiet);

@@ -7,7 +7,7 @@ import type {
   Glance,
   HoldingComparison,
   Lump,
-  MachineOption,
+  MachineComparison,
   PiecesSaid,
   Plan,
   PlanInputs,
@@ -69,7 +69,7 @@ export const askRoutes = (
 /** The job of the last plan on every machine of the shop; null when stopped. */
 export const askMachines = (
   onProgress: (progress: { done: number; of: number }) => void,
-): Promise<MachineOption[] | null> => thePlanner().machines(Comlink.proxy(onProgress));
+): Promise<MachineComparison | null> => thePlanner().machines(Comlink.proxy(onProgress));
 
 export const stopMachines = (): void => void thePlanner().stopMachines();
 

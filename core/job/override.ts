@@ -47,6 +47,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   z.object({ ...about, what: z.literal("ends"), value: z.enum(["upright", "hung"]) }),
   /** At the route: both faces of a size give alike, instead of the first being only cleaned up. */
   z.object({ ...about, what: z.literal("split"), value: z.literal("even") }),
+  /** Id of the machine on which it is gone on from this setup. */
+  z.object({ ...about, what: z.literal("machine"), value: z.string() }),
   /** How zero is picked up in the setup of an operation. */
   z.object({ ...about, what: z.literal("pickup"), value: z.enum(pickupWays) }),
   /** The way a feature is made, by its name. */
@@ -59,3 +61,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   z.object({ ...about, what: z.literal("aim"), value: z.literal("quick") }),
 ]);
 export type Override = z.infer<typeof overrideSchema>;
+/** On which machine it is gone on: settled before all others, since they are settled on it. */
+export type MachineOverride = Extract<Override, { what: "machine" }>;
+export type PlainOverride = Exclude<Override, MachineOverride>;
+export const isMachineOverride = (o: Override): o is MachineOverride => o.what === "machine";
+export const isPlainOverride = (o: Override): o is PlainOverride => o.what !== "machine";

@@ -21,7 +21,7 @@ import {
   type Vise,
 } from "../shop/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
-import { equipment, type Job } from "../job/index.ts";
+import { equipmentIn, type Job } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 
 /** An owned cutter for a cut: what it would take, or why it cannot. */
@@ -59,7 +59,9 @@ export function compareCut(
 ): CutComparison | null {
   const setup = setupWith(made.setups, key);
   const operation = setup?.operations.find((o) => o.key === key);
-  const { machine, vise } = equipment(job, shop, own);
+  const { machine, vise } = setup
+    ? equipmentIn(setup, job, shop, own)
+    : { machine: undefined, vise: undefined };
   const material = job.part.material ? materialIn(own, job.part.material) : undefined;
   if (!setup || !operation?.task || !operation.cut || !machine || !material) return null;
   const { cut, task } = operation;

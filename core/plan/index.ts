@@ -33,5 +33,6 @@ export * from "./quote.ts";
 export * from "./day-plan.ts";
 export * from "./job-ahead.ts";
 export * from "./machine-comparison.ts";
+export { breaksIn, type MachineSplit } from "./machine-split.ts";
 export * from "./holding-comparison.ts";
 export * from "./two-at-once.ts";

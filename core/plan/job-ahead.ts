@@ -1,5 +1,5 @@
 import type { OwnHandbook } from "../handbook/index.ts";
-import { equipment, type Job } from "../job/index.ts";
+import type { Job } from "../job/index.ts";
 import { type Minutes, minutesOfTime } from "../quantity/index.ts";
 import { type Bar, type Shop } from "../shop/index.ts";
 import { effective, type Record as JobRecord } from "../steps/index.ts";
@@ -20,16 +20,20 @@ export interface Ahead extends JobAhead {
 /** What a saw is called where it is a machine of the day plan. */
 export const sawMachine = (saw: string): string => `saw/${saw}`;
 
+/** What is left of one clamping, and on which machine. */
+type LeftIn = Omit<Stretch, "name">;
+
 /** Minutes still to do of one piece, by clamping. */
-function leftByClamping(made: Plan): Map<number, Minutes> {
+function leftByClamping(made: Plan): Map<number, LeftIn> {
   const all = made.steps.reduce((sum, s) => sum + s.minutes, 0);
   const scale = all > 0 ? made.minutes.total / all : 0;
-  const clampingAt = new Map(made.setups.map((s) => [s.number, s.clamping]));
-  const found = new Map<number, Minutes>();
+  const setupAt = new Map(made.setups.map((s) => [s.number, s]));
+  const found = new Map<number, LeftIn>();
   for (const step of made.steps) {
-    const clamping = clampingAt.get(step.setup);
-    if (step.done || clamping === undefined) continue;
-    found.set(clamping, (found.get(clamping) ?? 0) + step.minutes * scale);
+    const setup = setupAt.get(step.setup);
+    if (step.done || !setup) continue;
+    const { clamping, machine } = setup;
+    found.set(clamping, { machine, minutes: (found.get(clamping)?.minutes ?? 0) + step.minutes * scale });
   }
   return found;
 }
@@ -45,24 +49,24 @@ export function jobAhead(
   rack: readonly Bar[],
   { own, pace = 1 }: { own?: OwnHandbook; pace?: number } = {},
 ): Ahead {
-  const { machine } = equipment(job, shop, own);
   const shared = { job, records, shop, ...(own ? { own } : {}) };
-  let untouched: Map<number, Minutes> | null = null;
+  let untouched: Map<number, LeftIn> | null = null;
   let blocked = false;
-  const left = new Map<number, Minutes>();
+  const left = new Map<number, LeftIn>();
   for (const piece of piecesOf(job, records)) {
     if (scrappedIn(records, piece)) continue;
     const mine = records.some((r) => r.piece === piece);
-    let minutes: Map<number, Minutes>;
-    if (!mine && untouched) minutes = untouched;
+    let mineLeft: Map<number, LeftIn>;
+    if (!mine && untouched) mineLeft = untouched;
     else {
       const made = plan({ ...shared, piece });
       blocked ||=
         made.refusal !== null || made.setups.length === 0 || standingOf(made, records, piece).steps === 0;
-      minutes = leftByClamping(made);
-      if (!mine) untouched = minutes;
+      mineLeft = leftByClamping(made);
+      if (!mine) untouched = mineLeft;
     }
-    for (const [clamping, m] of minutes) left.set(clamping, (left.get(clamping) ?? 0) + m);
+    for (const [clamping, { machine, minutes }] of mineLeft)
+      left.set(clamping, { machine, minutes: (left.get(clamping)?.minutes ?? 0) + minutes });
   }
   const saw = sawOf(job, shop);
   const cuts = rack
@@ -73,8 +77,8 @@ export function jobAhead(
   const setups = [...left].sort(([a], [b]) => a - b);
   const stretches = [
     ...sawn,
-    ...setups.map(([clamping, minutes]): Stretch => ({
-      machine: machine?.id ?? "",
+    ...setups.map(([clamping, { machine, minutes }]): Stretch => ({
+      machine,
       name: `setup ${clamping}`,
       minutes: minutes * pace,
     })),

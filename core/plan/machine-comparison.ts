@@ -1,12 +1,12 @@
-import { handlingTimes, noOwnValues, type OwnHandbook } from "../handbook/index.ts";
-import { equipment, type Job } from "../job/index.ts";
+import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
+import { equipment, isPlainOverride, type Job } from "../job/index.ts";
 import type { Minutes } from "../quantity/index.ts";
 import { featureNames, featuresOf, type Part } from "../part/index.ts";
 import { cutterOf, faceOf, featureSetupsOf, isFaceSetup, minutesOfOperation } from "../route/index.ts";
-import type { Record as JobRecord } from "../steps/index.ts";
 import { inUse, type Machine, type Shop } from "../shop/index.ts";
 import { capital, type Phrase, words } from "../working/index.ts";
 import { plan } from "./make-plan.ts";
+import { type MachinesAsked, type MachineSplit, onOneMachine, splittingMachines } from "./machine-split.ts";
 import type { Plan } from "./plan.ts";
 
 /** The job planned on one machine of the shop. */
@@ -29,9 +29,6 @@ export interface MachineOption {
   /** Minutes of every face and feature that is still to be cut, cutting alone; null where it cannot be done there. */
   of: { key: string; name: Phrase; minutes: Minutes | null }[];
 }
-
-/** What moving a part to another machine costs besides: the vise indicated there, the part placed, zeros taken anew; minutes. */
-export const movingTime: Minutes = handlingTimes.indicate + handlingTimes.setup + 3 * handlingTimes.touchOff;
 
 const readsOf = ({ axes }: Machine): Phrase => {
   const by = (["x", "y", "z"] as const)
@@ -62,20 +59,30 @@ function partsOf(made: Plan, part: Part): MachineOption["of"] {
   return [...faces, ...features];
 }
 
-/** The job planned on each machine that is in use: where all of it can be done, in what time. Yields before each plan. */
+/** The job on each machine alone, and on two of them where that is better. */
+export interface MachineComparison {
+  machines: MachineOption[];
+  splits: MachineSplit[];
+}
+
+/** The job planned on each machine that is in use, and on two of them: where all of it can be done, in what time. Yields before each plan. */
 export function* comparingMachines(
   job: Job,
   shop: Shop,
   own: OwnHandbook = noOwnValues,
-  /** What was done already, and of which piece: only the rest is planned anew. */
-  { records, piece }: { records: JobRecord[]; piece: number } = { records: [], piece: 1 },
-): Generator<{ done: number; of: number }, MachineOption[]> {
+  { records, piece }: Pick<MachinesAsked, "records" | "piece"> = { records: [], piece: 1 },
+): Generator<{ done: number; of: number }, MachineComparison> {
   const usable = inUse(shop);
-  const chosen = equipment(job, shop, own).machine;
+  const planned = equipment(job, shop, own).machine;
+  const alone = Object.values(job.overrides.byId).every((o) => o === undefined || isPlainOverride(o));
+  const asked: MachinesAsked = { job, shop, own, records, piece };
+  const wholes = new Map<string, Plan>();
+  const of = usable.machines.length;
   const found: MachineOption[] = [];
   for (const machine of usable.machines) {
-    yield { done: found.length, of: usable.machines.length };
-    const made = plan({ job: { ...job, machine: machine.id }, records, shop, piece, own });
+    yield { done: found.length, of };
+    const made = plan({ ...asked, job: onOneMachine(job, machine.id) });
+    wholes.set(machine.id, made);
     const refused = made.features?.refused ?? [];
     const cannot = [...(made.refusal ? [made.refusal.reason] : []), ...refused.map((r) => r.reason)];
     const stops = made.setups.flatMap((s) =>
@@ -86,7 +93,7 @@ export function* comparingMachines(
     found.push({
       id: machine.id,
       name: machine.name,
-      chosen: machine.id === chosen?.id,
+      chosen: alone && machine.id === planned?.id,
       minutes: cannot.length > 0 || nothing ? null : made.minutes.total,
       clampings: new Set(made.setups.map((s) => s.clamping)).size,
       cannot,
@@ -96,5 +103,14 @@ export function* comparingMachines(
       cutters: usable.cutters.filter((c) => used.has(c.id)).map((c) => c.name),
     });
   }
-  return found.sort((a, b) => (a.minutes ?? Infinity) - (b.minutes ?? Infinity));
+  const splitting = splittingMachines(asked, usable.machines, wholes);
+  for (let tried = 0; ; tried++) {
+    const step = splitting.next();
+    if (step.done)
+      return {
+        machines: found.sort((a, b) => (a.minutes ?? Infinity) - (b.minutes ?? Infinity)),
+        splits: step.value,
+      };
+    yield { done: of + tried, of: of + tried + 1 };
+  }
 }

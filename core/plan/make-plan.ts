@@ -3,9 +3,9 @@ import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop, squareError } from "../shop/index.ts";
 import { cutsMetal, effective, foldRecords, handSteps, type Record as JobRecord } from "../steps/index.ts";
-import { drawnPart, effectivePart, equipment, type Job, paperOf, retargetFindings } from "../job/index.ts";
-import { blockSetups, nothingPlanned, shaftSetups, withoutObject } from "./plan-setups.ts";
-import type { SetupsAsked } from "./planned-setups.ts";
+import { drawnPart, effectivePart, equipment, type Job, machineOf, paperOf, retargetFindings } from "../job/index.ts";
+import { nothingPlanned, withoutObject } from "./plan-setups.ts";
+import { type OnMachinesAsked, setupsOnMachines } from "./on-machines.ts";
 import { cutTwice, cutTwiceWarnings } from "./cut-twice.ts";
 import { statusOf } from "./plan-status.ts";
 import { judgedBy } from "./judged-reading.ts";
@@ -64,7 +64,7 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
       overrides: overrides.map(withoutObject),
       requirements: judge([]),
     });
-  const asked: SetupsAsked = {
+  const asked: OnMachinesAsked = {
     job,
     part,
     target,
@@ -73,22 +73,22 @@ export function plan({ job, records, shop: everything, piece, own = noOwnValues 
     equipped: { machine, vise, material },
     shop: everything,
     overrides,
+    records,
+    piece,
   };
-  const made = setupsOf(everything, about, progress, () =>
-    part.shaft ? shaftSetups(asked) : blockSetups(asked),
-  );
+  const made = setupsOf(everything, about, progress, () => setupsOnMachines(asked));
   const { setups, features } = made;
   const faces = faceSetupsOf(setups);
   const walked = stepsOfSetups(
     made,
     progress,
-    {
-      machine,
+    (setup) => ({
+      machine: machineOf(setup, everything) ?? machine,
       shop,
       material,
       paper: paperOf(overrides),
       squareness: part.squareness,
-    },
+    }),
     machineChangedAt(records),
   );
   const byHand = job.handwork.order.flatMap((id) => job.handwork.byId[id] ?? []);

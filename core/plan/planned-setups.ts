@@ -1,6 +1,6 @@
 import type { Sizes } from "../frame/index.ts";
 import type { Material } from "../handbook/index.ts";
-import type { Job, Override } from "../job/index.ts";
+import type { Job, PlainOverride } from "../job/index.ts";
 import type { DrawingFinding, Part } from "../part/index.ts";
 import type { Machine, Shop, Vise } from "../shop/index.ts";
 import type { Progress } from "../steps/index.ts";
@@ -15,7 +15,7 @@ export interface SetupsAsked {
   progress: Progress;
   equipped: { machine: Machine; vise: Vise; material: Material };
   shop: Shop;
-  overrides: readonly Override[];
+  overrides: readonly PlainOverride[];
 }
 
 /** What a plan has of its setups, before anything is walked. */

@@ -84,7 +84,7 @@ describe("making against buying", () => {
     const cost = makeCost(dogs, made, shop, []);
     expect(cost.missing).toEqual(["material", "machine", "labor", "cutters", "tools"]);
     expect(cost.total).toBe(0);
-    expect(hourlyRate(dogs, shop)).toBeNull();
+    expect(hourlyRate(dogs, made.setups, shop)).toBeNull();
   });
 
   test("material comes from the bars that are reserved, at their price a meter", () => {
@@ -108,7 +108,7 @@ describe("making against buying", () => {
     expect(boughtCost(priced(null))).toBeNull();
     const job = priced(18);
     const cost = makeCost(job, made, demoShop, []);
-    const rate = hourlyRate(job, demoShop)!;
+    const rate = hourlyRate(job, made.setups, demoShop)!;
     const found = makeOrBuyOf(job, cost, boughtCost(job)!, { rate });
     expect(found.cheaper).toBe("buy");
     expect(found.decides!.name).toBe("labor");

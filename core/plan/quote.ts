@@ -1,4 +1,3 @@
-import type { OwnHandbook } from "../handbook/index.ts";
 import { equipment, type Job, type PriceTerm } from "../job/index.ts";
 import { type Minutes, quantity } from "../quantity/index.ts";
 import { cutterOf, isFaceSetup, type Setup } from "../route/index.ts";
@@ -74,6 +73,34 @@ function reservedMaterial(jobId: string, rack: readonly Bar[]): { amount: number
   };
 }
 
+/** What share of the hours is spent on something, and what an hour of it costs; null where nobody entered that. */
+interface HourShare {
+  what: string;
+  share: number;
+  rate: number | null;
+}
+
+/** The machines a piece goes over, by the minutes of its setups. */
+function machineShares(job: Job, setups: readonly Setup[], shop: Shop): HourShare[] {
+  const minutesOn = new Map<string, Minutes>();
+  for (const { machine, minutes } of setups)
+    minutesOn.set(machine, (minutesOn.get(machine) ?? 0) + minutes.cutting + minutes.handling);
+  const all = [...minutesOn.values()].reduce((sum, m) => sum + m, 0);
+  const { machine } = equipment(job, shop);
+  if (all === 0) return [{ what: machine?.name ?? "the machine", share: 1, rate: machine?.rate ?? null }];
+  return [...minutesOn].map(([id, minutes]) => {
+    const on = shop.machines.find((m) => m.id === id);
+    return { what: on?.name ?? "a machine that is gone", share: minutes / all, rate: on?.rate ?? null };
+  });
+}
+
+/** An hour over all shares; null where one of them has no rate. */
+const meanRate = (shares: readonly HourShare[]): number | null =>
+  shares.reduce<number | null>(
+    (sum, { share, rate }) => (sum === null || rate === null ? null : sum + share * rate),
+    0,
+  );
+
 /** What making a batch costs by the plan, in its chosen order; every term with its working. */
 export function makeCost(
   job: Job,
@@ -86,7 +113,6 @@ export function makeCost(
   const orders = batchOrdersOf(made, pieces);
   const order = orders.find((o) => o.order === job.batch.order) ?? orders[0];
   const minutes = order?.minutes ?? 0;
-  const { machine } = equipment(job, shop);
   const missing: CostTerm["name"][] = [];
   const terms: CostTerm[] = [];
   const put = (name: CostTerm["name"], amount: number | null, working: Working) => {
@@ -106,18 +132,23 @@ export function makeCost(
           line("material", money(material ?? 0), { sum: true }),
         ]),
   );
-  const hourly = (name: "machine" | "labor", rate: number | null, what: string) =>
+  const hourly = (name: "machine" | "labor", shares: readonly HourShare[]) => {
+    const rate = meanRate(shares);
     put(
       name,
       rate === null ? null : (minutes / 60) * rate,
       sheet(name, [
         line("all pieces, in the order that is chosen", time(minutes)),
-        line(what, money(rate ?? 0)),
+        ...shares.flatMap(({ what, share, rate }) => [
+          ...(shares.length > 1 ? [line(`of that on ${what}`, time(share * minutes))] : []),
+          line(`an hour of ${what}`, money(rate ?? 0)),
+        ]),
         line(name, money((minutes / 60) * (rate ?? 0)), { sum: true }),
       ]),
     );
-  hourly("machine", machine?.rate ?? null, `an hour of ${machine?.name ?? "the machine"}`);
-  hourly("labor", quote.labor, "an hour of a person");
+  };
+  hourly("machine", machineShares(job, made.setups, shop));
+  hourly("labor", [{ what: "a person", share: 1, rate: quote.labor }]);
   const wear = [...cutterMinutes(made.setups)].flatMap(([id, cut]) => {
     const cutter = shop.cutters.find((c) => c.id === id);
     return cutter && cutter.price !== null && cutter.life
@@ -253,9 +284,8 @@ const hoursWorking = (buy: BoughtCost, other: number, rate: number, at: (price: 
     ...(buy.high > buy.low ? [line("at the most price", time(at(buy.high) * 60), { sum: true })] : []),
   ]);
 
-/** What an hour costs here: the machine and a person, as far as they are entered; null where neither is. */
-export function hourlyRate(job: Job, shop: Shop, own?: OwnHandbook): number | null {
-  const { machine } = equipment(job, shop, own);
-  const rates = [machine?.rate ?? null, job.quote.labor].filter((r) => r !== null);
+/** What an hour costs here: the machines and a person, as far as they are entered; null where neither is. */
+export function hourlyRate(job: Job, setups: readonly Setup[], shop: Shop): number | null {
+  const rates = [meanRate(machineShares(job, setups, shop)), job.quote.labor].filter((r) => r !== null);
   return rates.length > 0 ? rates.reduce((sum, r) => sum + r, 0) : null;
 }

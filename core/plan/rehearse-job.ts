@@ -40,7 +40,7 @@ import {
   type StaleCause,
   type Step,
 } from "../steps/index.ts";
-import { effectivePart, equipment, type Job } from "../job/index.ts";
+import { effectivePart, equipment, type Job, machineOf } from "../job/index.ts";
 import { plan } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
 import type { Requirement } from "./requirement.ts";
@@ -152,6 +152,7 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
     ...(asked.planted ? { planted: asked.planted } : {}),
   });
   let done = 0;
+  let at = machine;
   const looks = new Map<string, number>();
   const atEnds: Finding[] = [];
   try {
@@ -167,8 +168,10 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
         made = planned();
         continue;
       }
+      const on = (setup && machineOf(setup, shop)) ?? machine;
+      if (on !== at) literal.carriedTo((at = on));
       const found: Found = {};
-      for (const told of toldStep(step, made, { machine, vise, shop })) {
+      for (const told of toldStep(step, made, { machine: on, vise, shop })) {
         const answer = literal.obey(asked.mishears?.(told, step) ?? told);
         if (answer && "reading" in answer) found.reading = rounded(answer.reading);
         if (answer && "clean" in answer) {

@@ -55,17 +55,20 @@ const beganAt = ({ operations }: Setup, progress: Progress): number =>
 /**
  * The steps of all setups in their order: what stands in the spindle at the end of one stands there at the start of the next, unless
  * the part went to another machine in between.
+ * @param placeOf what a setup is walked on and with
  * @param movedAt when the machine was changed last, as a place in the sequence; null where it never was
  */
 export function stepsOfSetups(
   planned: Pick<Plan, "setups" | "zeros">,
   progress: Progress,
-  place: WalkPlace,
+  placeOf: (setup: Setup) => WalkPlace,
   movedAt: number | null = null,
 ): Step[] {
   let spindle: InSpindle | null = null;
   let began = Infinity;
   return planned.setups.flatMap((setup) => {
+    const place = placeOf(setup);
+    if (setup.carried) spindle = null;
     const begins = beganAt(setup, progress);
     if (movedAt !== null && began < movedAt && begins > movedAt) spindle = null;
     began = begins;

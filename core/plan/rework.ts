@@ -41,7 +41,7 @@ export function withReworks<P extends Planned>(
     const { op } = rework;
     const gone = cutAway(part, made.setups);
     if (!isFaceKey(op)) {
-      const again = featureAgain(rework, made.setups);
+      const again = featureAgain(rework, made.setups, equipped.machine.id);
       if (!again) continue;
       // Of its own cut something still stands.
       const locating = locatingOf(again, cutAway(part, made.setups, again.features[0]), asked);
@@ -128,7 +128,11 @@ export function makerOf(of: ReadingOf, setups: readonly Setup[]) {
  * left too much is not known. What the reading after it still leaves is cut from this zero. Null where the plan no longer has the
  * operation.
  */
-function featureAgain({ of, op, left }: Rework, setups: readonly Setup[]): FeatureSetup | null {
+function featureAgain(
+  { of, op, left }: Rework,
+  setups: readonly Setup[],
+  machine: string,
+): FeatureSetup | null {
   const maker = makerOf(of, setups);
   const last = setups.at(-1);
   if (!maker || !last) return null;
@@ -151,6 +155,8 @@ function featureAgain({ of, op, left }: Rework, setups: readonly Setup[]): Featu
     clamping: last.clamping + 1,
     entry: "placed",
     stays: false,
+    machine,
+    carried: false,
     operations: [again],
     features: [operation.feature],
     title: setup.title,

@@ -31,7 +31,7 @@ import { inUse, parallelsById, type Shop, squareError } from "../shop/index.ts";
 import { nothingBegun } from "../steps/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { type Phrase, say, words } from "../working/index.ts";
-import { drawnPart, effectivePart, equipment, type Job } from "../job/index.ts";
+import { drawnPart, effectivePart, equipment, isPlainOverride, type Job } from "../job/index.ts";
 import { featuresOn } from "./plan-setups.ts";
 import { planStart } from "./plan-start.ts";
 import { isGlued } from "../holding/index.ts";
@@ -128,7 +128,9 @@ export function* comparingRoutes(
   // The ways are compared as they were before the first cut.
   const progress = nothingBegun();
   const findings = checkDrawing(drawnPart(job), inUse(shop), own, machine);
-  const overrides = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []);
+  const overrides = job.overrides.order
+    .flatMap((id) => job.overrides.byId[id] ?? [])
+    .filter(isPlainOverride);
   const planned = (school: School, endsWay: EndsWay | null) =>
     planRoute(raw, [], {
       ...context,

@@ -24,7 +24,7 @@ import {
 import { faceUp } from "../squaring/index.ts";
 import type { Piece } from "../stock/index.ts";
 import { done, type Outcome, type Phrase, type Refusal, refused, say, words } from "../working/index.ts";
-import type { Override } from "../job/index.ts";
+import type { Override, PlainOverride } from "../job/index.ts";
 import { depthApplied, settleCondition, type Settled, withOwn } from "./settle-cut.ts";
 import { parallelsById } from "../shop/index.ts";
 
@@ -43,7 +43,7 @@ export const paperCounted = {
 
 /** Settles how setups are held first, then what is cut with what: the cuts hang on the seats. */
 export function settleAll(
-  wanted: Override[],
+  wanted: PlainOverride[],
   raw: Piece,
   begun: Begun[],
   context: RouteContext,
@@ -51,7 +51,7 @@ export function settleAll(
   const begunKeys = new Set(begun.map((b) => b.told.key));
   const seats = wanted.filter(isOfSeat);
   const rest = wanted.filter((o) => !isOfSeat(o));
-  const settle = (some: Override[]) =>
+  const settle = (some: PlainOverride[]) =>
     some.length === 0 ? [] : settleOverrides(some, planRoute(raw, begun, context).setups, begunKeys, context);
   const reports = [...settle(seats), ...settle(rest)];
   return wanted.flatMap((o) => reports.find((r) => r.override === o) ?? []);
@@ -59,8 +59,8 @@ export function settleAll(
 
 const seatWhats = ["fixed", "parallels", "packing", "jack", "stop"] as const;
 /** Overrides of how a setup is held. */
-type SeatOverride = Extract<Override, { what: (typeof seatWhats)[number] }>;
-const isOfSeat = (o: Override): o is SeatOverride => (seatWhats as readonly string[]).includes(o.what);
+type SeatOverride = Extract<PlainOverride, { what: (typeof seatWhats)[number] }>;
+const isOfSeat = (o: PlainOverride): o is SeatOverride => (seatWhats as readonly string[]).includes(o.what);
 
 /** What the person wants of a seat, on top of what they wanted before. */
 function wantedSeat(before: OwnSeat, override: SeatOverride): OwnSeat {
@@ -142,7 +142,7 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
  * @param setups the route as it would be without; begun ones keep what they were told but for the depth
  */
 function settleOverrides(
-  wanted: Override[],
+  wanted: PlainOverride[],
   setups: FaceSetup[],
   begun: ReadonlySet<string>,
   context: RouteContext,
@@ -219,7 +219,7 @@ function settleOverrides(
 
 /** Overrides of a cut's conditions. */
 type CutOverride = Exclude<
-  Override,
+  PlainOverride,
   SeatOverride | { what: "aim" | "paper" | "split" | "school" | "ends" | "way" | "first" | "pickup" | "on" }
 >;
 

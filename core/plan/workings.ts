@@ -16,7 +16,7 @@ import { featureNames, featuresOf, rulesOf, siteOfPart } from "../part/index.ts"
 import type { Shop } from "../shop/index.ts";
 import type { Spare } from "../stock/index.ts";
 import { line, precise, say, words, type Working, type WorkingBody } from "../working/index.ts";
-import { drawnPart, equipment, type Job } from "../job/index.ts";
+import { drawnPart, equipment, equipmentIn, type Job } from "../job/index.ts";
 import { featureCost } from "./drawing-cost.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
 import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
@@ -90,7 +90,7 @@ export function workingOf(
   const ofLump = lumpFigures.find((f) => f === at);
   if (ofLump) return lumpWorking({ key, at: ofLump, of: figure }, made.target, job, own);
   const setup = setupWith(made.setups, at ?? null);
-  const { machine, material } = equipment(job, shop, own);
+  const { machine, material } = setup ? equipmentIn(setup, job, shop, own) : equipment(job, shop, own);
   if (!setup || !machine || !material) return null;
   if (!isFaceSetup(setup)) {
     const operation = setup.operations.find((o) => o.key === at);
@@ -148,7 +148,7 @@ function cutWorking(
   const op = faceOf(setup);
   const { cut } = op;
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
-  const { machine, vise, material } = equipment(job, shop, own);
+  const { machine, vise, material } = equipmentIn(setup, job, shop, own);
   if (!cutter || !machine || !vise || !material) return null;
   switch (figure) {
     case "speed":

@@ -56,10 +56,10 @@ const soon = 0.1;
 export class LiteralMachine {
   readonly #a: MachineAsked;
   readonly #report = new Report();
-  readonly #axes: Axes;
+  #axes!: Axes;
   readonly #table: OnTheTable;
-  readonly #spindle: Spindle;
-  readonly #strokes: Strokes;
+  #spindle!: Spindle;
+  #strokes!: Strokes;
   readonly #reading: Reading;
   /** How much thicker than told the paper is, mm. */
   readonly #paper: Mm;
@@ -68,10 +68,18 @@ export class LiteralMachine {
 
   /** The machine owns the body of the part from here on: `drop` lets it go. */
   constructor(asked: MachineAsked) {
-    const { part, vise, kit, chance, shop, machine, material, drawing, planted } = asked;
+    const { part, vise, kit, chance, shop, machine, drawing, planted } = asked;
     this.#a = asked;
-    this.#axes = new Axes(machine, this.#report);
     this.#table = new OnTheTable(part, vise, kit, chance, this.#report, planted);
+    this.carriedTo(machine);
+    this.#reading = new Reading(this.#table, drawing, shop, chance);
+    this.#paper = chance.about(0.01);
+  }
+
+  /** Goes on at another machine: nothing is in its spindle, and it knows no zero. The vise is bolted down as it was. */
+  carriedTo(machine: Machine): void {
+    const { shop, material, chance } = this.#a;
+    this.#axes = new Axes(machine, this.#report);
     this.#spindle = new Spindle(shop, machine, this.#report);
     this.#strokes = new Strokes({
       table: this.#table,
@@ -81,8 +89,6 @@ export class LiteralMachine {
       material,
       chance,
     });
-    this.#reading = new Reading(this.#table, drawing, shop, chance);
-    this.#paper = chance.about(0.01);
   }
 
   get findings(): readonly Finding[] {

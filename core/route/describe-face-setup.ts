@@ -24,12 +24,12 @@ import { sweepOfFace } from "./sweep-of-face.ts";
 import { travelOf } from "./travel.ts";
 import { parallelsById } from "../shop/index.ts";
 
-/** A setup before it is put in words, and why an end stands or hangs. */
-export type Described = Facts & { endReason: Phrase | null };
+/** A setup before it is put in words: why an end stands or hangs, and the machine it was begun on, where that is known. */
+export type Described = Facts & { endReason: Phrase | null; machine?: string | null };
 
 /** Puts title, reasons, warnings and minutes to a setup, all from its facts. */
 export function describeFaceSetup({ endReason, ...setup }: Described, context: RouteContext): FaceSetup {
-  const { number, clamping, entry, stays, at, seat, before, placed, after, turn } = setup;
+  const { number, clamping, entry, stays, machine, at, seat, before, placed, after, turn } = setup;
   const { key, face, axis, cut, task, why, from, to, sized, limits } = setup;
   const measured = context.spares[axis].verdict !== "unmeasured";
   const looks =
@@ -42,6 +42,8 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
     clamping,
     entry,
     stays,
+    machine: machine ?? context.machine.id,
+    carried: false,
     at,
     seat,
     device: seat.table ? "table" : "vise",

@@ -179,6 +179,7 @@ export function toldFaceSetup(
             : leftAsItIs(piece, told.face, locatedBy(told.seat, told.face)),
       turn: previous ? turnBetween(previous.at, at) : "none",
       endReason: null,
+      machine: told.machine,
     },
     context,
   );

@@ -13,7 +13,7 @@ import { leftForGood } from "./two-cutters.ts";
 /** A setup before it is put in words. */
 export type Facts = Omit<
   FaceSetup,
-  "operations" | "device" | "lies" | "title" | "reasons" | "warnings" | "minutes"
+  "operations" | "device" | "machine" | "carried" | "lies" | "title" | "reasons" | "warnings" | "minutes"
 > &
   Omit<FaceOperation, "by" | "looks" | "sweep" | "matched">;
 

@@ -93,6 +93,8 @@ export function setupsOf(
       clamping: host ? host.clamping : clampings + placed + 1,
       entry: host ? "stays" : "placed",
       stays: false,
+      machine: begunOn(batch, asked) ?? asked.machine.id,
+      carried: false,
       at: seat.at,
       seat: seat.seat,
       device: seat.device,
@@ -218,6 +220,10 @@ function titleOf(seat: FeatureSeat, stays: boolean, features: readonly string[],
       : say`The shaft in V-blocks along X${seat.seat.table ? " on the table" : ""}, the ${seat.at.up} up. ${capital(what)}.`
     : say`The ${seat.at.up} up, the ${seat.at.fixed} face to the fixed jaw. ${capital(what)}.`;
 }
+
+/** The machine a batch was begun on; null where none of it was begun, or nobody noted it. */
+const begunOn = (batch: readonly Chosen[], { begun }: FeaturesAsked): string | null =>
+  begun.find((b) => batch.some((c) => c.candidate.feature.id === featureOfKey(b.key)))?.machine ?? null;
 
 /** The seat of a batch once others are cut out; one that was begun is a fact. */
 function heldNow(

@@ -54,6 +54,10 @@ interface SetupOf<O extends Operation> {
   entry: Entry;
   /** The part stays where it is for the setup after it. */
   stays: boolean;
+  /** Id of the machine it is done on. */
+  machine: string;
+  /** The setup before is done on another machine: part, vise and tools are carried here first. */
+  carried: boolean;
   at: Orientation;
   seat: Seat;
   device: Device;

@@ -15,6 +15,9 @@ import {
 } from "./setup.ts";
 import type { FeatureOperation } from "./feature-operation.ts";
 
+/** On which machine it was begun; null where it was begun before that was noted: the machine of the job. */
+const onMachine = z.string().nullable().default(null);
+
 /** A face as it was told when it began. Sizes in mm along the axis of the face. */
 const faceToldSchema = z.object({
   key: operationKeySchema,
@@ -27,6 +30,7 @@ const faceToldSchema = z.object({
   conditions: conditionsSchema,
   from: z.number(),
   to: z.number(),
+  machine: onMachine,
 });
 export type FaceTold = z.infer<typeof faceToldSchema>;
 
@@ -42,6 +46,7 @@ const featureToldSchema = z.object({
   depth: z.number().nullable(),
   /** Left for the last pass; null where the plan chooses. */
   finish: z.number().nullable().default(null),
+  machine: onMachine,
 });
 export type FeatureTold = z.infer<typeof featureToldSchema>;
 
@@ -52,7 +57,7 @@ export type Told = z.infer<typeof toldSchema>;
 export const isFaceTold = (told: Told): told is FaceTold => "face" in told;
 
 export const tellFace = (
-  { number, clamping, seat }: FaceSetup,
+  { number, clamping, seat, machine }: FaceSetup,
   { key, face, cut, from, to }: FaceOperation,
 ): FaceTold => ({
   key,
@@ -76,10 +81,11 @@ export const tellFace = (
   },
   from,
   to,
+  machine,
 });
 
 const tellFeature = (
-  { at, seat, device }: FeatureSetup,
+  { at, seat, device, machine }: FeatureSetup,
   { key, cutter, set, cut, way }: FeatureOperation,
 ): FeatureTold => ({
   key,
@@ -92,6 +98,7 @@ const tellFeature = (
   vf: set?.vf ?? 0,
   depth: cut?.depth ?? null,
   finish: cut?.finish ?? null,
+  machine,
 });
 
 /** Tells an operation of a setup. */

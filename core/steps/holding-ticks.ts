@@ -8,7 +8,7 @@ import {
   type Seat,
 } from "../holding/index.ts";
 import { type Mm, mm } from "../quantity/index.ts";
-import { faceOf, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
+import { cutterOf, faceOf, isFaceSetup, type Setup, squaredAgainst } from "../route/index.ts";
 import {
   capital,
   note,
@@ -25,8 +25,39 @@ import { heldWithin } from "./held-within.ts";
 import { blockTicks } from "./block-ticks.ts";
 import { calledIn, passesTick, swapTicks, tableClampTicks, tableTicks } from "./table-ticks.ts";
 
-/** Ticks of placing the part: what goes in, in order. What stays clamped is only looked at. */
-export function placeTicks(setup: Setup, tick: MakeTick): Tick[] {
+/**
+ * Ticks of placing the part: what goes in, in order; before that, what is carried to another machine and set up there.
+ * @param machine what the machine is called
+ */
+export const placeTicks = (setup: Setup, machine: string, tick: MakeTick): Tick[] => [
+  ...(setup.carried ? carriedTicks(setup, machine, tick) : []),
+  ...seatTicks(setup, tick),
+];
+
+function carriedTicks({ seat, operations }: Setup, machine: string, tick: MakeTick): Tick[] {
+  const tools = operations.some((o) => cutterOf(o) !== null) ? ", cutters with their holders" : "";
+  return [
+    tick(
+      "carried",
+      say`Carried to the ${machine}: part, ${seat.table ? "straps and packing" : "vise with its parallels"}${tools}, instruments, drawing`,
+    ),
+    ...(seat.table
+      ? [tick("table-bare", words("Its table wiped, nothing left on it"))]
+      : [
+          byIndicator(
+            tick("vise-along", words("Vise bolted down there, its fixed jaw indicated in line with X")),
+            viseInLine,
+          ),
+        ]),
+    tick("read-before", words("What is cut so far measured and as it was: nothing was knocked on the way")),
+  ];
+}
+
+/** From end to end of the fixed jaw, mm (guess). */
+const viseInLine: Mm = 0.02;
+
+/** What stays clamped is only looked at. */
+function seatTicks(setup: Setup, tick: MakeTick): Tick[] {
   const { entry, device, seat, at } = setup;
   if (entry === "stays")
     return [

@@ -51,9 +51,9 @@ export function stepsOf({ setup, locating, progress, place, spindle }: SetupWalk
   return saidOnce([
     ...(setup.number === 1 ? [beforeStarting(setup, progress, tickOf(first, -1))] : []),
     newStep(first, setup.number, "place", "place", setup.title, {
-      ticks: placeTicks(setup, tickOf(first, -1)),
+      ticks: placeTicks(setup, place.machine.name, tickOf(first, -1)),
       notes: setup.warnings.filter(forTheHands),
-      minutes: handlingTimes.setup / 2,
+      minutes: handlingTimes.setup / 2 + (setup.carried ? handlingTimes.indicate : 0),
     }),
     ...(setup.entry !== "stays" || moved
       ? [

@@ -17,7 +17,7 @@ import {
   comparingMachines,
   drawingCost,
   lumpOf,
-  type MachineOption,
+  type MachineComparison,
   piecesSaid,
   plan,
   standingOf,
@@ -28,7 +28,7 @@ import { demoShop, type Shop } from "../../core/shop/index.ts";
 import type { Record } from "../../core/steps/index.ts";
 import { appended } from "./walker.ts";
 
-function machinesCompared(job: Job, shop: Shop): MachineOption[] {
+function machinesCompared(job: Job, shop: Shop): MachineComparison {
   const work = comparingMachines(job, shop);
   for (;;) {
     const step = work.next();

@@ -43,7 +43,7 @@ export function CutFigures({
   const { material } = useEquipment();
   const { cut } = operation;
   const set = conditionsOf(operation);
-  const entryOf = useOwnEntry(operation, comparison);
+  const entryOf = useOwnEntry(setup, operation, comparison);
   const own = useOverrides(operation.key);
   const fact = { of: operation, entryOf, ...opening };
   const last = cut && operation.task && cut.passes.length > 1 ? cut.passes.at(-1)! : null;

@@ -42,7 +42,7 @@ export function CutStrokes({
 
 function FaceStrokes({ setup, told }: { setup: FaceSetup; told: boolean }) {
   const { job, plan } = useJob();
-  const { machine, vise } = useEquipment();
+  const { machine, vise } = useEquipment(setup);
   const op = faceOf(setup);
   const passes = plan.ladders[op.key] ?? [];
   const strokes = strokesNow(op, passes);
@@ -84,7 +84,7 @@ function FeatureStrokes({
   told: boolean;
 }) {
   const { job } = useJob();
-  const { machine } = useEquipment();
+  const { machine } = useEquipment(setup);
   const { movesOf } = useDrawnSetup(setup);
   const [at, setAt] = useState<number | null>(null);
   const moves = movesOf(operation);

@@ -54,7 +54,7 @@ export function CutView({ setup, operation }: { setup: Setup; operation: Operati
   const { cut, task } = operation;
   const face = operation.by === "face";
   const cutter = shop.cutters.find((c) => c.id === cutterOf(operation));
-  const entryOf = useOwnEntry(operation, comparison);
+  const entryOf = useOwnEntry(setup, operation, comparison);
   const cutterEntry = entryOf("cutter");
   const tool = (name: string | undefined) =>
     cutterEntry ? (

@@ -1,6 +1,6 @@
 import type { CutComparison } from "../../../core/plan/index.ts";
 import { showQuantity, mm, quantity, showParts } from "../../../core/quantity/index.ts";
-import { conditionsOf, cutterOf, type Operation, isRework } from "../../../core/route/index.ts";
+import { conditionsOf, cutterOf, type Operation, isRework, type Setup } from "../../../core/route/index.ts";
 import { settingsNear, speedSpan } from "../../../core/shop/index.ts";
 import { words } from "../../../core/working/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -35,11 +35,12 @@ const readNumber =
 
 /** How each figure of a cut is set here: typed, or chosen of what the shop has; null where it cannot be. */
 export function useOwnEntry(
+  setup: Setup,
   operation: Operation,
   comparison: CutComparison | null,
 ): (what: Settable) => OwnEntry | null {
   const { shop, unit } = useJob();
-  const { machine } = useEquipment();
+  const { machine } = useEquipment(setup);
   const own = useOverrides(operation.key);
   const { cut } = operation;
   const set = conditionsOf(operation);

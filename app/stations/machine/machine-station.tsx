@@ -19,7 +19,8 @@ export function MachineStation() {
   const { job, plan, piece, records } = useJob();
   const walk = useWalk();
   const { step } = walk;
-  const { machine, vise } = useEquipment();
+  const setup = setupWith(plan.setups, step?.op ?? null);
+  const { machine, vise } = useEquipment(setup);
   const scrapped = scrappedIn(records, piece);
   if (scrapped)
     return (
@@ -35,14 +36,11 @@ export function MachineStation() {
         quantity on the Drawing.
       </NotThisPiece>
     );
-  if (step && machine && vise) {
-    const setup = setupWith(plan.setups, step.op);
-    // Each operation keeps its own pad and dialog.
-    if (setup)
-      return (
-        <StepAtMachine key={step.op} step={step} setup={setup} machine={machine} vise={vise} walk={walk} />
-      );
-  }
+  // Each operation keeps its own pad and dialog.
+  if (step && setup && machine && vise)
+    return (
+      <StepAtMachine key={step.op} step={step} setup={setup} machine={machine} vise={vise} walk={walk} />
+    );
   const finished = plan.steps.length > 0;
   const unread = unreadOf(plan);
   if (finished && !plan.refusal && unread.length > 0)

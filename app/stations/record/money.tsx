@@ -35,7 +35,7 @@ export function MoneyView() {
   const { job, plan, shop, rack } = useJob();
   const make = makeCost(job, plan, shop, rack);
   const buy = boughtCost(job);
-  const rate = hourlyRate(job, shop);
+  const rate = hourlyRate(job, plan.setups, shop);
   const found = buy && makeOrBuyOf(job, make, buy, { rate });
   return (
     <>

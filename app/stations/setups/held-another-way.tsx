@@ -19,6 +19,7 @@ import { Choice } from "../../instruments/choice.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { OverrideNotice } from "../../instruments/override-notice.tsx";
 import { Section } from "../../instruments/section.tsx";
+import { useEquipment } from "../../instruments/use-equipment.ts";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { HeldOnChoice, PackingChoice, ParallelsChoice, StopChoice } from "./seat-choices.tsx";
 
@@ -115,10 +116,10 @@ function JackChoice({ setup: { seat }, own }: { setup: FaceSetup; own: Own }) {
 }
 
 function PickupChoice({ setup, own }: { setup: FeatureSetup; own: Own }) {
-  const { shop, reason, plan, job, unit } = useJob();
+  const { shop, reason, plan, unit } = useJob();
   const pickup = own.reportOf("pickup")?.override;
   const finder = edgeFinderOf(inUse(shop)) !== undefined;
-  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
+  const { machine } = useEquipment(setup);
   const { way } = plan.zeros[keyOfSetup(setup)]?.pickups.find((p) => p.axis === "x") ?? { way: null };
   const owned = touchWays.filter((w) => finder || !w.startsWith("finder"));
   return (

@@ -1,13 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type MachineOption, movingTime } from "../../../core/plan/index.ts";
+import { type MachineOption, type MachineSplit } from "../../../core/plan/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
+import { counted } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { LongWork } from "../../instruments/long-work.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useLongWork } from "../../instruments/use-long-work.ts";
-import { useSubmit } from "../../instruments/use-submit.ts";
+import { useMachines } from "./use-machines.ts";
 import { Figure, Words } from "../../instruments/words.tsx";
 
 /** Which machine suits each face and feature: minutes of its cuts, the least of them marked. */
@@ -50,11 +51,78 @@ function ByMachine({ found }: { found: readonly MachineOption[] }) {
   );
 }
 
+/** The job begun on one machine and gone on with on another, where that beats both alone. */
+function OnTwo({
+  splits,
+  found,
+  disabled,
+  onSplit,
+}: {
+  splits: readonly MachineSplit[];
+  found: readonly MachineOption[];
+  disabled: boolean;
+  onSplit: (split: MachineSplit) => void;
+}) {
+  const { plan } = useJob();
+  const called = (id: string) => found.find((m) => m.id === id)?.name ?? id;
+  const planned = (split: MachineSplit) => {
+    const carried = plan.setups.filter((s) => s.carried);
+    return (
+      carried.length === 1 &&
+      carried[0]!.machine === split.then &&
+      carried[0]!.operations.some((o) => o.key === split.from)
+    );
+  };
+  if (splits.length === 0)
+    return (
+      <chakra.p fontSize="14px" color="quiet" mt="8px">
+        Carried from one machine to another on the way it would take longer, and no more of it could be done.
+      </chakra.p>
+    );
+  return (
+    <Section title="On two machines">
+      <Table
+        label="On two machines"
+        figures={[1, 2]}
+        head={["begun on, then", "in all", "setups", "what is carried there", ""]}
+      >
+        {splits.map((split) => (
+          <tr key={`${split.first} ${split.then}`}>
+            <th scope="row">
+              {called(split.first)}, from setup {split.number} on {called(split.then)}
+            </th>
+            <td>
+              <Figure of={quantity("time", split.minutes)} />
+            </td>
+            <td>{split.clampings}</td>
+            <td>
+              {split.refused > 0 && (
+                <chakra.p color="stop">{counted(split.refused, "feature")} cannot be cut so either.</chakra.p>
+              )}
+              Setup {split.number}: <Words of={split.title} /> {split.cutters.join(", ")}.
+            </td>
+            <td className="no-print">
+              {planned(split) ? (
+                <b>planned so</b>
+              ) : (
+                <Button disabled={disabled} onClick={() => onSplit(split)}>
+                  Plan it so
+                </Button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </Table>
+    </Section>
+  );
+}
+
 /** The job on each machine of the shop: what it takes there, what cannot be done, what to carry over. */
 export function MachinesCompared() {
   const { plan, compareMachines, stopMachines } = useJob();
-  const submit = useSubmit();
-  const { found, progress, stopped, again } = useLongWork(plan, compareMachines);
+  const machines = useMachines();
+  const { found: compared, progress, stopped, again } = useLongWork(plan, compareMachines);
+  const found = compared?.machines;
   // In the middle of a setup the part stays where it is clamped.
   const now = plan.steps[plan.current];
   const inSetup =
@@ -67,10 +135,10 @@ export function MachinesCompared() {
         <LongWork
           says={
             progress
-              ? `Planning on machine ${progress.done + 1} of ${progress.of}`
+              ? "Planning on each machine, then on two of them"
               : "Planning on every machine"
           }
-          done={progress && progress.of > 0 ? progress.done / progress.of : null}
+          done={null}
           stopped={stopped ? { says: "Stopped.", again: "Compare the machines" } : null}
           onStop={stopMachines}
           onAgain={again}
@@ -116,8 +184,8 @@ export function MachinesCompared() {
                     <b>planned here</b>
                   ) : (
                     <Button
-                      disabled={submit.busy || (plan.cutBegun && inSetup)}
-                      onClick={() => void submit.set("machine", m.id)}
+                      disabled={machines.busy || (plan.cutBegun && inSetup)}
+                      onClick={() => machines.allOn(m.id)}
                     >
                       {plan.cutBegun ? "Move the rest there" : "Plan it there"}
                     </Button>
@@ -126,6 +194,12 @@ export function MachinesCompared() {
               </tr>
             ))}
           </Table>
+          <OnTwo
+            splits={compared.splits}
+            found={found}
+            disabled={machines.busy || (plan.cutBegun && inSetup)}
+            onSplit={machines.split}
+          />
           <ByMachine found={found} />
           <Section title="To carry over">
             <Box fontSize="15px">
@@ -139,9 +213,9 @@ export function MachinesCompared() {
                 ))}
             </Box>
             <chakra.p fontSize="14px" color="quiet">
-              Moved half-way, a part loses every zero and the stop: the vise is indicated there, the part
-              placed and picked up anew, about <Figure of={quantity("time", movingTime)} /> more. Measure what
-              is cut already before the first cut there, and pick up from those faces.
+              Carried half-way, a part loses every zero and the stop: the vise is indicated there, the part
+              placed and picked up anew. That time is counted. Measure what is cut already before the first
+              cut there, and pick up from those faces.
             </chakra.p>
           </Section>
         </>

@@ -20,22 +20,30 @@ import { useDrawnSetup } from "../../instruments/use-drawn-setup.ts";
 export const SetupOnOnePage = ({ setup, vise }: { setup: Setup; vise: Vise }) =>
   isFaceSetup(setup) ? <FacePage setup={setup} vise={vise} /> : <FeaturePage setup={setup} vise={vise} />;
 
+/** Job and setup; the machine too where the job goes over several. */
+function usePageTitle(setup: Setup): string {
+  const { job, plan } = useJob();
+  const { machine } = useEquipment(setup);
+  const several = plan.setups.some((s) => s.machine !== setup.machine);
+  return `${job.name}, setup ${setupLabel(setup, plan)}${several && machine ? `, on the ${machine.name}` : ""}`;
+}
+
 function FacePage({ setup, vise }: { setup: FaceSetup; vise: Vise }) {
-  const { job, plan, shop, unit } = useJob();
-  const { machine } = useEquipment();
+  const { plan, shop, unit } = useJob();
+  const title = usePageTitle(setup);
+  const { machine } = useEquipment(setup);
   const { key, cut } = faceOf(setup);
   const cutter = shop.cutters.find((c) => c.id === cut.cutter);
   if (!machine || !cutter) return null;
   const passes = plan.ladders[key] ?? [];
-  const title = `${job.name}, setup ${setupLabel(setup, plan)}`;
   return <Page setup={setup} sheet={faceSheet({ title, setup, passes, cutter, machine, vise, unit })} />;
 }
 
 function FeaturePage({ setup, vise }: { setup: FeatureSetup; vise: Vise }) {
-  const { job, plan, unit } = useJob();
+  const { unit } = useJob();
   const { drawn, locating } = useDrawnSetup(setup);
   const { site, cutouts } = drawn;
-  const title = `${job.name}, setup ${setupLabel(setup, plan)}`;
+  const title = usePageTitle(setup);
   return <Page setup={setup} sheet={setupSheet({ title, setup, locating, site, cutouts, vise, unit })} />;
 }
 

@@ -11,19 +11,16 @@ import {
 import { schoolName } from "../../../core/squaring/index.ts";
 import type { Vise } from "../../../core/shop/index.ts";
 import { ButtonLink } from "../../instruments/button.tsx";
-import { Choice } from "../../instruments/choice.tsx";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { machinePath } from "../../instruments/job-paths.ts";
-import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Notice, Warnings } from "../../instruments/notice.tsx";
 import { OperationsTable } from "../../instruments/operations-table.tsx";
 import { ReasonLine, Section, StationTitle } from "../../instruments/section.tsx";
 import { StationViews, useStationView } from "../../instruments/station-views.tsx";
 import { SetupFromAbove } from "../../instruments/setup-from-above.tsx";
 import { setupLabel, setupPlace } from "../../instruments/setup-place.ts";
-import { useSubmit } from "../../instruments/use-submit.ts";
 import { Words } from "../../instruments/words.tsx";
 import { ExpectedErrors } from "./expected-errors.tsx";
 import { HandworkList } from "./handwork.tsx";
@@ -31,6 +28,7 @@ import { HeldAnotherWay } from "./held-another-way.tsx";
 import { LayoutLines } from "./layout-lines.tsx";
 import { SetupOnOnePage } from "./on-one-page.tsx";
 import { ReadinessSheet } from "./readiness-sheet.tsx";
+import { MachineChoice } from "./machine-choice.tsx";
 import { MachinesCompared } from "./machines-compared.tsx";
 import { Reasons } from "./reasons.tsx";
 import { RoutesCompared } from "./routes-compared.tsx";
@@ -99,8 +97,6 @@ function SetupTitle({ setup }: { setup: Setup }) {
 /** The setup drawn from the side and from above, why it is held this way, and where zero lies. */
 function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
   const { job, plan, shop, piece } = useJob();
-  const submit = useSubmit();
-  const { machine } = useEquipment();
   const section = setupSection(setup, vise, shop.cutters, { small: false });
   const locating = isFaceSetup(setup) ? null : plan.zeros[keyOfSetup(setup)];
   return (
@@ -138,12 +134,7 @@ function ThisSetup({ setup, vise }: { setup: Setup; vise: Vise }) {
           <Warnings of={[...setup.warnings, ...(locating?.warnings ?? [])]} />
           <Box display="flex" gap="8px" mt="12px" flexWrap="wrap" alignItems="flex-end">
             <Box flex="0 1 168px">
-              <Choice
-                label="Machine"
-                value={machine?.id ?? ""}
-                options={shop.machines.map((m) => [m.id, m.name] as const)}
-                onChoose={(id) => void submit.set("machine", id)}
-              />
+              <MachineChoice setup={setup} />
             </Box>
             <ButtonLink to={`/jobs/${job.id}/cuts/${keySlug(keyOfSetup(setup))}`}>How it is cut</ButtonLink>
             <ButtonLink to={machinePath(job.id, piece)} look="strong">

@@ -12,6 +12,7 @@ import { holdingWayWords } from "../../core/route/index.ts";
 const whatWords: Partial<Record<Override["what"], string>> = {
   school: "way of squaring",
   on: "way of holding",
+  together: "two at once",
   fixed: "seat",
   finish: "last pass",
 };
@@ -60,6 +61,7 @@ function valueOf(override: Override, shop: Shop) {
       return "under the end";
     case "stop":
       return "set against the part";
+    case "together":
     case "direction":
     case "aim":
       return override.value;

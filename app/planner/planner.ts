@@ -45,7 +45,7 @@ import {
 import type { OwnHandbook } from "../../core/handbook/index.ts";
 import { equipment, type Job } from "../../core/job/index.ts";
 import type { Bar, Shop } from "../../core/shop/index.ts";
-import type { Record as JobRecord } from "../../core/steps/index.ts";
+import { lastRecordOf, type Record as JobRecord } from "../../core/steps/index.ts";
 import { openSolids, type SeenPart, seenPart, type SolidKit } from "../../core/rehearse/index.ts";
 import type { AnyKey } from "../../core/route/index.ts";
 import { answersNews } from "./only-news.ts";
@@ -159,7 +159,7 @@ export const planner = {
     // Pieces of which nothing is recorded stand alike.
     let untouched: PieceStanding | null = null;
     for (const piece of piecesOf(job, records)) {
-      const upTo = records.findLast((r) => r.piece === piece)?.id ?? null;
+      const upTo = lastRecordOf(records, piece);
       if (known.get(piece)?.upTo !== upTo) {
         const its = piece === mine.inputs.piece;
         if (!its && !(upTo === null && untouched)) await pause(pieces.length === 0 ? quiet : 0);

@@ -24,6 +24,7 @@ const seat = (grip: number, above: number): Seat => ({
   jack: false,
   stop: false,
   points: false,
+  together: null,
   blocks: null,
   table: null,
 });

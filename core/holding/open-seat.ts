@@ -24,6 +24,7 @@ export function openSeat(
     jack: false,
     stop: false,
     points: false,
+    together: null,
     blocks: null,
     table,
     tap: isReference(piece, downOf(at)),

@@ -39,6 +39,10 @@ export const cutterClearance = 2;
 /** What an edge break takes from the grip, mm. */
 const edgeBreak = 0.5;
 
+/** How two pieces lie in one vise: end to end along the jaws, one behind the other between them, one on the other. */
+export const togetherWays = ["end to end", "between the jaws", "stacked"] as const;
+export type Together = (typeof togetherWays)[number];
+
 export const seatSchema = z.object({
   up: faceSchema,
   fixed: faceSchema,
@@ -74,6 +78,8 @@ export const seatSchema = z.object({
   stop: z.boolean().default(false),
   /** Rests on three points, one of them set until the average surface lies level: nothing flat to stand on yet. */
   points: z.boolean().default(false),
+  /** How a second piece lies in the vise with it; grip, sizes and cuts are those of both. Null where it is alone. */
+  together: z.enum(togetherWays).nullable().default(null),
   /** Where V-blocks stand under a lying shaft, their middles from its left end, mm; null where nothing comes out below. */
   blocks: z.array(z.number()).nullable().default(null),
   /** On the table, not in the vise. */
@@ -279,6 +285,7 @@ function seatOnPair(request: SeatRequest): Outcome<Seat> {
     jack: request.jack && overhang !== null,
     stop: request.stop,
     points: request.points,
+    together: null,
     blocks: null,
     table: null,
     // An end that a square sets is not tapped down again on a face that was bought: it is not known to be square.

@@ -1,4 +1,5 @@
 import { faceSchema, orientationSchema } from "../frame/index.ts";
+import { togetherWays } from "../holding/index.ts";
 import { pickupWays } from "../locate/index.ts";
 import { anyKeySchema, holdingWays } from "../route/index.ts";
 import { schoolNames } from "../squaring/index.ts";
@@ -35,6 +36,8 @@ export const overrideSchema = z.discriminatedUnion("what", [
   /** A jack under an end that hangs out; a stop that the part is set against. */
   z.object({ ...about, what: z.literal("jack"), value: z.literal("under") }),
   z.object({ ...about, what: z.literal("stop"), value: z.literal("against") }),
+  /** How a second piece is held with it in this setup. */
+  z.object({ ...about, what: z.literal("together"), value: z.enum(togetherWays) }),
   /** What holds the part while features are cut in this setup. */
   z.object({ ...about, what: z.literal("on"), value: z.enum(holdingWays) }),
   /** At the route: another school than round the block, or an order of its own. */

@@ -68,12 +68,12 @@ describe("the piece to go on with", () => {
 test("two at once: every clamping is judged, and nothing that does not fit the vise is offered", () => {
   const [vise] = inUse(demoShop).vises;
   for (const { job, made } of plans) {
-    const found = twoAtOnce(job, made.setups, vise!);
+    const found = twoAtOnce(job, made.setups, vise!, demoShop);
     expect(new Set(found.map((f) => f.clamping))).toEqual(new Set(made.setups.map((s) => s.clamping)));
     expect(new Set(found.map((f) => `${f.clamping} ${f.how}`)).size).toBe(found.length);
-    const small = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 20, opening: 20 });
+    const small = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 20, opening: 20 }, demoShop);
     expect(small.filter((f) => f.how !== "stacked").every((f) => f.may === "no")).toBe(true);
-    const large = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 900, opening: 900 });
+    const large = twoAtOnce(job, made.setups, { ...vise!, jawWidth: 900, opening: 900 }, demoShop);
     expect(large.filter((f) => f.may === "no").length).toBeLessThanOrEqual(
       found.filter((f) => f.may === "no").length,
     );

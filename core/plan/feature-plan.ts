@@ -356,7 +356,7 @@ function reportOn(
   const begun = asked.begun.some((b) =>
     made.setups.some((s) => s.at === at && s.operations.some((o) => o.key === b.key)),
   );
-  const ofSeat = ["fixed", "parallels", "packing", "stop", "on"].includes(override.what);
+  const ofSeat = ["fixed", "parallels", "packing", "stop", "on", "together"].includes(override.what);
   return impossible(
     ofSeat
       ? (notSeated ??

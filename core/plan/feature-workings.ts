@@ -5,8 +5,17 @@ import { count, mm, quantity, tidy } from "../quantity/index.ts";
 import { type FeatureOperation, type FeatureSetup, minutesOfOperation, placingTime } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
 import { line, precise, say, words, type WorkingBody } from "../working/index.ts";
-import { isGlued } from "../holding/index.ts";
 import { heldWorking } from "./grip-working.ts";
+
+/** What carrying to another machine adds to a setup. */
+export const carriedLines = ({ carried }: Pick<FeatureSetup, "carried">): WorkingBody["lines"] =>
+  carried
+    ? [
+        line("carried there, vise indicated", quantity("time", handlingTimes.indicate), {
+          source: "usual handling times (guess)",
+        }),
+      ]
+    : [];
 
 /** Figures of a feature's operation that have a working. */
 export const featureFigures = [
@@ -107,11 +116,16 @@ export function featureFigureWorking(
           ...setup.operations.map((o) => line(o.title, quantity("time", minutesOfOperation(o)))),
           ...(setup.entry === "stays"
             ? []
-            : [line("set up", quantity("time", placingTime(setup.entry, isGlued(setup.seat))))]),
+            : [line("set up", quantity("time", placingTime(setup.entry, setup.seat)))]),
           line("zero picked up, deburred", quantity("time", handlingTimes.indicate + handlingTimes.deburr), {
             source: "usual handling times (guess)",
           }),
-          line("this setup", quantity("time", setup.minutes.cutting + setup.minutes.handling), { sum: true }),
+          ...carriedLines(setup),
+          line(
+            setup.seat.together ? "this setup, for each of the two pieces half of it" : "this setup",
+            quantity("time", setup.minutes.cutting + setup.minutes.handling),
+            { sum: true },
+          ),
         ],
       };
     case "places":

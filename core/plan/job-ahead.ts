@@ -2,7 +2,7 @@ import type { OwnHandbook } from "../handbook/index.ts";
 import type { Job } from "../job/index.ts";
 import { type Minutes, minutesOfTime } from "../quantity/index.ts";
 import { type Bar, type Shop } from "../shop/index.ts";
-import { effective, type Record as JobRecord } from "../steps/index.ts";
+import { effective, lastRecordOf, type Record as JobRecord } from "../steps/index.ts";
 import { sawHandling } from "../stock/index.ts";
 import { piecesOf, scrappedIn, standingOf } from "./batch.ts";
 import type { JobAhead, Stretch } from "./day-plan.ts";
@@ -55,7 +55,7 @@ export function jobAhead(
   const left = new Map<number, LeftIn>();
   for (const piece of piecesOf(job, records)) {
     if (scrappedIn(records, piece)) continue;
-    const mine = records.some((r) => r.piece === piece);
+    const mine = lastRecordOf(records, piece) !== null;
     let mineLeft: Map<number, LeftIn>;
     if (!mine && untouched) mineLeft = untouched;
     else {

@@ -3,6 +3,7 @@ import { blockedFeatures } from "../part/index.ts";
 import { type Mm, mm, tidy } from "../quantity/index.ts";
 import { extentOf, makesFace } from "../squaring/index.ts";
 import {
+  eachOf,
   faceOf,
   type FaceSetup,
   type FaceTold,
@@ -15,10 +16,11 @@ import {
 import type { Piece, Spare, SpareVerdict } from "../stock/index.ts";
 import { begunOf, type FaceProgress, livePasses, minutesOfPasses, stillAllowed } from "../steps/index.ts";
 import { precise, rule, say, stop, type Warning, words } from "../working/index.ts";
-import { isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
+import { type FeatureInputs, isOfFeature, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
 import { type Override, paperOf } from "../job/index.ts";
 import type { Plan } from "./plan.ts";
 import type { PlannedSetups, SetupsAsked } from "./planned-setups.ts";
+import { withStacks } from "./on-one-another.ts";
 import { withReworks } from "./rework.ts";
 import { planStart } from "./plan-start.ts";
 import { type OverrideReport, paperCounted, settleAll } from "./settle-overrides.ts";
@@ -86,7 +88,7 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     const passes = livePasses(op, progress.faces.get(op.key) ?? null, { machine, paper: paperOf(overrides) });
     ladders[op.key] = passes;
     // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
-    return { ...setup, minutes: { ...setup.minutes, cutting: minutesOfPasses(op, passes) } };
+    return { ...setup, minutes: { ...setup.minutes, cutting: eachOf(setup.seat, minutesOfPasses(op, passes)) } };
   });
   const planned = {
     setups: inOrder(faces, features?.setups ?? []),
@@ -122,7 +124,7 @@ export function featuresOn(
   faces: readonly FaceSetup[],
 ): PlannedFeatures | null {
   const reworked = new Set<string>(progress.reworks.map((r) => r.op));
-  return planFeaturesOf({
+  const inputs: FeatureInputs = {
     part,
     blocked: blockedFeatures(findings),
     piece,
@@ -133,7 +135,9 @@ export function featuresOn(
     shop,
     overrides,
     states: new Map([...progress.features].filter(([key]) => !reworked.has(key))),
-  });
+  };
+  const planned = planFeaturesOf(inputs);
+  return planned && withStacks(planned, inputs);
 }
 
 /** Faces and features in the order they are cut: features for which the part stays come after the last face of its clamping. */

@@ -108,7 +108,8 @@ const rounded = (value: Mm): Mm => Math.round(value * 1000) / 1000;
  */
 export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress, Rehearsal> {
   const { shop, kit, own = noOwnValues } = asked;
-  let { job, later } = asked;
+  let job = alone(asked.job);
+  let { later } = asked;
   const draws = asked.chance ?? chance(asked.seed);
   let drawing = effectivePart(job);
   const { machine, vise, material } = equipment(job, shop, own);
@@ -218,6 +219,17 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
   } finally {
     literal.drop();
   }
+}
+
+/** One piece is followed: what is wanted for two in the vise at once is left out. */
+function alone(job: Job): Job {
+  const kept = job.overrides.order
+    .flatMap((id) => job.overrides.byId[id] ?? [])
+    .filter((o) => o.what !== "together");
+  return {
+    ...job,
+    overrides: { byId: Object.fromEntries(kept.map((o) => [o.id, o])), order: kept.map((o) => o.id) },
+  };
 }
 
 /** What the part is against its drawing once a setup is taken out: sizes that are to be reached, features that are to be there. */

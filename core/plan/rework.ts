@@ -1,6 +1,7 @@
 import { locateSetup } from "../locate/index.ts";
 import { cutoutOf, featuresOf, type Part, type Prism, siteOfPart } from "../part/index.ts";
 import {
+  eachOf,
   faceOf,
   type FaceSetup,
   faceSetupsOf,
@@ -67,7 +68,7 @@ export function withReworks<P extends Planned>(
     const faceOp = faceOf(setup.value);
     const passes = livePasses(faceOp, state, { machine: equipped.machine, paper: paperOf(overrides) });
     made.ladders[op] = passes;
-    const cutting = minutesOfPasses(faceOp, passes);
+    const cutting = eachOf(setup.value.seat, minutesOfPasses(faceOp, passes));
     const { value } = setup;
     made.setups.push({ ...value, minutes: { ...value.minutes, cutting } } satisfies FaceSetup);
     const measured = state && begunOf(state, 0).measured;

@@ -20,6 +20,7 @@ import {
   type OwnSeat,
   planRoute,
   type RouteContext,
+  twoInVise,
 } from "../route/index.ts";
 import { faceUp } from "../squaring/index.ts";
 import type { Piece } from "../stock/index.ts";
@@ -57,7 +58,7 @@ export function settleAll(
   return wanted.flatMap((o) => reports.find((r) => r.override === o) ?? []);
 }
 
-const seatWhats = ["fixed", "parallels", "packing", "jack", "stop"] as const;
+const seatWhats = ["fixed", "parallels", "packing", "jack", "stop", "together"] as const;
 /** Overrides of how a setup is held. */
 type SeatOverride = Extract<PlainOverride, { what: (typeof seatWhats)[number] }>;
 const isOfSeat = (o: PlainOverride): o is SeatOverride => (seatWhats as readonly string[]).includes(o.what);
@@ -75,6 +76,8 @@ function wantedSeat(before: OwnSeat, override: SeatOverride): OwnSeat {
       return { ...before, jack: true };
     case "stop":
       return { ...before, stop: true };
+    case "together":
+      return { ...before, together: override.value };
   }
 }
 
@@ -109,6 +112,10 @@ function seatApplied(override: SeatOverride, setup: FaceSetup, context: RouteCon
     );
   const missing = aidMissing(override, setup, context);
   if (missing) return missing;
+  if (override.what === "together") {
+    const two = twoInVise(override.value, setup, { ...context, parallels: context.shop.parallels });
+    if (two.may === "no") return refused(two.why, words("Take them one by one."));
+  }
   if (setup.seat.table && (override.what === "fixed" || override.what === "parallels"))
     return refused(
       words("The part is strapped to the table: neither jaw nor parallels hold it."),

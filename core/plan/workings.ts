@@ -9,6 +9,7 @@ import {
   type FaceSetup,
   isFaceSetup,
   keyOfSetup,
+  eachOf,
   placingTime,
   setupWith,
 } from "../route/index.ts";
@@ -19,14 +20,13 @@ import { line, precise, say, words, type Working, type WorkingBody } from "../wo
 import { drawnPart, equipment, equipmentIn, type Job } from "../job/index.ts";
 import { featureCost } from "./drawing-cost.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
-import { type FeatureFigure, featureFigures, featureFigureWorking } from "./feature-workings.ts";
+import { type FeatureFigure, carriedLines, featureFigures, featureFigureWorking } from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
 import { judgedBy } from "./judged-reading.ts";
 import { type LumpFigure, lumpFigures, lumpWorking } from "./lump.ts";
 import { runWorking, verdictWorking } from "./measured-workings.ts";
 import type { PlanInputs } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
-import { isGlued } from "../holding/index.ts";
 
 /** Figures of a cut that have a working. */
 export const cutFigures = [
@@ -173,7 +173,8 @@ function cutWorking(
         notes: [words("Roughing passes are equal, the last one ends on the size exactly.")],
       };
     case "time": {
-      const placing = placingTime(setup.entry, isGlued(setup.seat));
+      const placing = eachOf(seat, placingTime(setup.entry, seat));
+      const carrying = setup.carried ? handlingTimes.indicate : 0;
       const ways = (cut.passes.length + (cut.spring ? 1 : 0)) * cut.lanes;
       const coming = ways * (handlingTimes.goTo + handlingTimes.down);
       return {
@@ -190,9 +191,17 @@ function cutWorking(
           line(placingWords[setup.entry], quantity("time", placing), {
             source: "usual handling times (guess)",
           }),
-          line("touch off, deburr, measure", quantity("time", setup.minutes.handling - placing)),
+          line("touch off, deburr, measure", quantity("time", setup.minutes.handling - placing - carrying)),
+          ...carriedLines(setup),
           line("this cut", quantity("time", setup.minutes.cutting + setup.minutes.handling), { sum: true }),
         ],
+        notes: seat.together
+          ? [
+              words(
+                "Two pieces are cut at once: placing, touching off and cutting are counted half for each.",
+              ),
+            ]
+          : [],
       };
     }
     case "grip":

@@ -1,7 +1,6 @@
 import { axisOf, opposite, sideOf } from "../frame/index.ts";
 import {
   heldWarnings,
-  isGlued,
   liesOn,
   otherFaceAtJaw,
   parallelReached,
@@ -15,7 +14,7 @@ import { facePasses, type FaceSweep, faceStrokes, strokeMinutes } from "../recip
 import { type Minutes, mm } from "../quantity/index.ts";
 import { extentOf } from "../squaring/index.ts";
 import { note, type Phrase, rule, say, stop, warn, type Warning } from "../working/index.ts";
-import { handlingOf } from "./handling.ts";
+import { eachOf, handlingOf } from "./handling.ts";
 import { noCut } from "./held.ts";
 import type { RouteContext } from "./route-context.ts";
 import type { FaceSetup } from "./setup.ts";
@@ -97,8 +96,8 @@ export function describeFaceSetup({ endReason, ...setup }: Described, context: R
       ...(context.material.caution ? [note(say`${context.material.caution}`)] : []),
     ],
     minutes: {
-      cutting: from - to <= noCut ? 0 : minutesOfFace(sweep, cut),
-      handling: handlingOf(entry, sized, isGlued(seat)),
+      cutting: from - to <= noCut ? 0 : eachOf(seat, minutesOfFace(sweep, cut)),
+      handling: handlingOf(entry, sized, seat),
     },
   };
 }

@@ -24,7 +24,7 @@ export function featureHosts(
     const { after, at, seat } = setup;
     const beside = faceNames.filter((f) => axisOf(f) !== axisOf(at.up));
     const known = [...beside, at.up].every((f) => after.faces[f].order !== null);
-    if (!known || seat.table || seat.overhang !== null) return [];
+    if (!known || seat.table || seat.overhang !== null || seat.together) return [];
     const later = setups.slice(i + 1);
     return [{ setup, later, open: !later.some(begun) }];
   });

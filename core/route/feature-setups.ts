@@ -120,7 +120,7 @@ export function setupsOf(
           sum("handling") +
           handlingTimes.indicate +
           handlingTimes.deburr +
-          (host ? 0 : placingTime("placed", isGlued(seat.seat))),
+          (host ? 0 : placingTime("placed", seat.seat)),
       },
     });
   }

@@ -21,6 +21,7 @@ import { type Before, holdForSeveral } from "./hold-for-several.ts";
 import { holdInVise } from "./hold-in-vise.ts";
 import { type Extent, extentOf, faceOperation, type NextCut, type OperationKey } from "../squaring/index.ts";
 import type { RouteContext } from "./route-context.ts";
+import { twoOf } from "./two-in-vise.ts";
 
 /** Seats the part for the next cut; refuses with the reason when vise, straps or drawer cannot. */
 export function holdFor(
@@ -29,9 +30,12 @@ export function holdFor(
   context: RouteContext,
   before: Before = null,
 ): Outcome<Held> {
-  return next.hold === "vise"
-    ? holdInVise(piece, next, context)
-    : holdForSeveral(piece, next, context, before);
+  if (next.hold !== "vise") return holdForSeveral(piece, next, context, before);
+  const alone = holdInVise(piece, next, context);
+  const how = context.ownSeats[faceOperation(next.face, next.extent)]?.together;
+  if (!alone.ok || !how) return alone;
+  const both = holdInVise(twoOf(piece, alone.value.at, how), next, context);
+  return both.ok ? done({ ...both.value, seat: { ...both.value.seat, together: how } }) : both;
 }
 
 /** The task of cutting a face held so. */

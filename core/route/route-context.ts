@@ -1,4 +1,5 @@
 import { type CutTask, type OwnConditions } from "../cutting/index.ts";
+import type { Together } from "../holding/index.ts";
 import type { HoldingWay } from "./holding-way.ts";
 import { type Axis, type Face, type Sizes } from "../frame/index.ts";
 import { type Material } from "../handbook/index.ts";
@@ -51,6 +52,8 @@ export interface OwnSeat {
   jack: boolean;
   /** A stop that the part is set against. */
   stop: boolean;
+  /** How a second piece is held with it; null where it is alone. */
+  together: Together | null;
   /** What holds it; null to let the plan choose. */
   on: HoldingWay | null;
 }
@@ -61,5 +64,6 @@ export const noOwnSeat: OwnSeat = {
   paper: false,
   jack: false,
   stop: false,
+  together: null,
   on: null,
 };

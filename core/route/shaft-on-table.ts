@@ -101,6 +101,7 @@ export function holdShaftOnTable(request: HoldRequest, at: Orientation): Outcome
     jack: false,
     stop: false,
     points: false,
+    together: null,
     blocks: found.at,
     table: {
       packing,

@@ -91,6 +91,7 @@ export function holdShaft(request: HoldRequest, at: Orientation): Outcome<Featur
     jack: false,
     stop: request.own?.stop ?? !runsOut,
     points: false,
+    together: null,
     table: null,
     blocks: blocksAt,
   };

@@ -3,6 +3,7 @@ import { isFaceStep, type Step } from "./step.ts";
 import { type Setup, setupWith, tell } from "../route/index.ts";
 import { foldRecords, progressOf } from "./progress.ts";
 import type { ReadingOf, Record, RecordEvent } from "./record.ts";
+import { partnerFor, togetherWith } from "./together.ts";
 import { outOfLine } from "./tick.ts";
 
 /** What a person found where a step asks for it. */
@@ -23,17 +24,38 @@ const readingEvent = (op: Step["op"], of: ReadingOf, value: Mm, instrument: stri
   questioned: [],
 });
 
-/** What begins an operation, where it is not begun yet: it is told as the plan has it now. */
+/**
+ * What begins an operation, where it is not begun yet: it is told as the plan has it now.
+ * @param pieces all of the job, for the one that goes into the vise with this one
+ */
 export function beginningOf(
   setups: readonly Setup[],
   op: Step["op"],
   records: Record[],
   piece = 1,
+  pieces: readonly number[] = [],
 ): RecordEvent[] {
   const setup = setupWith(setups, op);
   const operation = setup?.operations.find((o) => o.key === op);
   const begun = progressOf(foldRecords(records, piece), op) !== undefined;
-  return setup && operation && !begun ? [{ type: "begun", op, told: tell(setup, operation) }] : [];
+  if (!setup || !operation || begun) return [];
+  const partner = setup.seat.together ? partnerIn(setup, op, piece, pieces, records) : null;
+  return [
+    { type: "begun", op, told: tell(setup, operation), ...(partner === null ? {} : { with: partner }) },
+  ];
+}
+
+/** Who lies in the vise with a piece: whoever did since the setup began, else the next that is free. */
+function partnerIn(
+  { operations }: Setup,
+  op: Step["op"],
+  piece: number,
+  pieces: readonly number[],
+  records: Record[],
+): number | null {
+  const known = operations.flatMap(({ key }) => togetherWith(records, key, piece) ?? [])[0];
+  const goneOn = operations.some(({ key }) => progressOf(foldRecords(records, piece), key));
+  return known ?? (goneOn ? null : partnerFor(op, piece, pieces, records));
 }
 
 /** Events with the begin of every operation among them that is not begun yet, each before its first. */
@@ -42,13 +64,14 @@ export function withBeginnings(
   setups: readonly Setup[],
   records: Record[],
   piece: number,
+  pieces: readonly number[] = [],
 ): RecordEvent[] {
   const seen = new Set<Step["op"]>();
   return events.flatMap((event) => {
     const op = "op" in event ? event.op : null;
     if (op === null || seen.has(op)) return [event];
     seen.add(op);
-    return [...beginningOf(setups, op, records, piece), event];
+    return [...beginningOf(setups, op, records, piece, pieces), event];
   });
 }
 

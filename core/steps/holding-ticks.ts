@@ -1,6 +1,7 @@
 import { axisOf, downOf, type Face, faceNames } from "../frame/index.ts";
 import {
   faceCalled,
+  type Together,
   heightsUnder,
   isGlued,
   type Lies,
@@ -16,6 +17,7 @@ import {
   precise,
   rule,
   say,
+  stop,
   warn,
   type Warning,
   words,
@@ -108,6 +110,7 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
       "seated",
       say`${capital(fixed)} to the fixed jaw, the ${seat.up} face up${seat.overhang !== null ? say`, the ${end} end ${mm(seat.overhang)} out past the jaws` : say``}`,
     ),
+    ...(seat.together ? [tick("beside", besideWords[seat.together])] : []),
     ...(seat.jack ? [tick("jack", words("Jack under the end that hangs out most, just touching"))] : []),
     ...(seat.rod
       ? [
@@ -121,6 +124,19 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
       : []),
   ];
 }
+
+/** Where a second piece goes. */
+const besideWords: Record<Together, Phrase> = {
+  "end to end": words(
+    "A second piece at its right, 2 mm apart, seated the same way on the same parallels. Without one, this piece alone in the middle of the jaws",
+  ),
+  "between the jaws": words(
+    "A second piece between it and the moving jaw, seated the same way on parallels of its own, the faces that meet wiped clean",
+  ),
+  stacked: words(
+    "A second piece below it, the same face up, edges flush against fixed jaw and stop, nothing between the two",
+  ),
+};
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 
@@ -231,10 +247,30 @@ function viseClampTicks(setup: Setup, tick: MakeTick): Tick[] {
           ),
         ]
       : []),
+    ...(seat.together ? [bothTick(seat.together, tick)] : []),
     ...(seat.parallels && !seat.points ? [triedTick(seat.parallels, setup.lies, tick)] : []),
     ...(seat.parallels || seat.points || setup.lies === "raw" ? [] : [beddedTick(setup.lies, tick)]),
   ];
 }
+
+/** Of two pieces a jaw holds the wider one: the other is tried. */
+const bothTick = (how: Together, tick: MakeTick): Tick =>
+  answered(
+    tick("both", rule("M46.both")`Both pieces pushed and pulled by hand: neither moves`),
+    {
+      id: "both-loose",
+      says: words("One moves"),
+      then: stop(
+        rule("M46.loose")`${
+          how === "end to end"
+            ? "The narrower one is loose: loosen, measure both widths, pack the narrower with paper or shim of the difference, and tighten again. Or take them one by one."
+            : "Loosen, wipe the faces that meet, look for a burr or a chip between the two, and tighten again. Or take them one by one."
+        }`,
+      ),
+      serves: false,
+    },
+    tick,
+  );
 
 /** Under more than this a part on the bare bed is not down, mm: a feeler or a strip of paper. */
 const underBed = 0.05;

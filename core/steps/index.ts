@@ -19,3 +19,4 @@ export * from "./brief.ts";
 export { aloud, heard } from "./aloud.ts";
 export * from "./kept-from.ts";
 export { handSteps } from "./handwork.ts";
+export * from "./together.ts";

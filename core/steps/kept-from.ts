@@ -144,3 +144,13 @@ function keptEvent(event: RecordEvent, from: number, before: Progress): RecordEv
     };
   return event.type === "tick" ? { ...event, keptFrom: from } : event;
 }
+
+/** Where the stop of a setup was noted to stand, by the newest note of any piece; null where nobody noted it. */
+export function stopReading(
+  records: Record[],
+  { operations }: Pick<Setup, "operations">,
+): { value: Mm; piece: number } | null {
+  const mine = new Set<string>(operations.map((o) => o.key));
+  const noted = effective(records).findLast((r) => r.type === "stopAt" && mine.has(r.op));
+  return noted?.type === "stopAt" ? { value: noted.value, piece: noted.piece } : null;
+}

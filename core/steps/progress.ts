@@ -4,7 +4,8 @@ import { type AnyKey, type FeatureKey, isFaceKey, isFaceTold } from "../route/in
 import type { OperationKey } from "../squaring/index.ts";
 import { applyToFace, beginFace, type FaceProgress } from "./face-progress.ts";
 import { applyToFeature, beginFeature, type FeatureProgress } from "./feature-progress.ts";
-import { effective, type ReadingOf, type Record } from "./record.ts";
+import type { ReadingOf, Record } from "./record.ts";
+import { recordsOf } from "./together.ts";
 
 /** Where every operation that was begun stands, in the order they began. */
 export interface Progress {
@@ -38,8 +39,8 @@ export const progressOf = (
 /** Folds the records of one piece into where each begun operation stands. */
 export function foldRecords(records: Record[], piece: number): Progress {
   const { faces, features, reworks } = nothingBegun();
-  for (const record of effective(records)) {
-    if (record.piece !== piece || !("op" in record) || record.op === null) continue;
+  for (const record of recordsOf(records, piece)) {
+    if (!("op" in record) || record.op === null) continue;
     if (record.type === "rework") {
       const { of, op, from, left, to, against } = record;
       // The same rework planned on two devices is one.
@@ -54,8 +55,20 @@ export function foldRecords(records: Record[], piece: number): Progress {
       const { told } = record;
       if (isFaceTold(told)) faces.set(told.key, beginFace(told));
       else features.set(told.key, beginFeature(told));
-    } else if (known && "cuts" in known) applyToFace(known, record);
-    else if (known) applyToFeature(known, record);
+    } else if (known && "cuts" in known) {
+      if (record.type === "cut" && record.piece !== piece) cutWithAnother(known, record.pass);
+      applyToFace(known, record);
+    } else if (known) applyToFeature(known, record);
   }
   return { faces, features, reworks };
+}
+
+/** The other piece was cut on: what was to be read of this one before that is left out. */
+function cutWithAnother({ cuts, measured, skipped }: FaceProgress, pass: number): void {
+  if (cuts.some((c) => c.pass === pass)) return;
+  for (let after = 0; after < pass; after++)
+    if (!measured.has(after)) {
+      measured.add(after);
+      skipped.add(after);
+    }
 }

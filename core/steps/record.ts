@@ -38,12 +38,21 @@ export type HandWay = (typeof handWays)[number];
 /** More than this no indicator shows, mm. */
 export const farthestRun = 100;
 
+/** No table of a manual mill goes further, mm. */
+export const farthestStop = 5000;
+
 /** The piece whose setting was left standing for this one; left out where it was set anew. */
 const keptFrom = z.number().int().positive().optional();
 
 const eventSchema = z.discriminatedUnion("type", [
   /** An operation begins: its seat, tool and conditions as told are facts from here on. */
-  z.object({ type: z.literal("begun"), op: anyOp, told: toldSchema }),
+  z.object({
+    type: z.literal("begun"),
+    op: anyOp,
+    told: toldSchema,
+    /** The piece that lies in the vise with it; left out where it is alone. */
+    with: z.number().int().positive().optional(),
+  }),
   z.object({ type: z.literal("tick"), op: anyOp, tick: z.string(), keptFrom }),
   /** Zero taken; mm. `medium` is the paper. */
   z.object({ type: z.literal("touched"), op, sizeAtZero: z.number(), medium: z.number(), keptFrom }),
@@ -121,6 +130,13 @@ const eventSchema = z.discriminatedUnion("type", [
     /** The most play that a feeler or an indicator found in a fit, mm, and where it binds or shakes. */
     play: z.number().min(0).max(farthestRun).optional(),
     where: z.enum(fitPlaces).optional(),
+  }),
+  /** Where X read with the spindle over the stop of a setup, mm: other pieces go back there to see whether it still stands so. */
+  z.object({
+    type: z.literal("stopAt"),
+    op: anyOp,
+    value: z.number().min(-farthestStop).max(farthestStop),
+    written: z.object({ text: z.string(), unit: lengthUnitSchema }),
   }),
   /** Worked by hand: what was read of it before counts no more. */
   z.object({ type: z.literal("byHand"), of: readingOfSchema, how: z.enum(handWays) }),

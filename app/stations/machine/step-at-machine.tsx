@@ -3,6 +3,7 @@ import { Box } from "@chakra-ui/react";
 import { type Spot, spotsRound } from "../../../core/inspect/index.ts";
 import type { Axis } from "../../../core/frame/index.ts";
 import { limitsOf } from "../../../core/part/index.ts";
+import { piecesOf } from "../../../core/plan/index.ts";
 import { faceOf, isFaceSetup, type Setup } from "../../../core/route/index.ts";
 import { quantity } from "../../../core/quantity/index.ts";
 import type { Machine, Vise } from "../../../core/shop/index.ts";
@@ -34,6 +35,7 @@ import { FoldedSteps, ThenLocked } from "./folded-steps.tsx";
 import { OperationSide, StepPicture } from "./operation-side.tsx";
 import { MachineFrame, StepHands, StepHead } from "./machine-frame.tsx";
 import { MeasureCard } from "./measure-card.tsx";
+import { LiesBeside } from "./lies-beside.tsx";
 import { KeptSettings } from "./kept-settings.tsx";
 import { MoveCard } from "./move-card.tsx";
 import { NextPiece } from "./next-piece.tsx";
@@ -42,6 +44,7 @@ import { PickupCard } from "./pickup-card.tsx";
 import { SetupGateCard, useSetupGate } from "./setup-gate.tsx";
 import { SpotRow } from "./spot-row.tsx";
 import { StepButtons } from "./step-buttons.tsx";
+import { StopReading } from "./stop-reading.tsx";
 import { TickCard } from "./tick-card.tsx";
 import { TouchCard } from "./touch-card.tsx";
 import { useDoubt } from "./use-doubt.ts";
@@ -85,7 +88,7 @@ export function StepAtMachine({
   const mine = plan.steps.filter((s) => s.op === step.op);
   /** Answers whether it was kept. */
   const keep = async (...events: RecordEvent[]): Promise<boolean> =>
-    (await submit.append(...withBeginnings(events, plan.setups, records, piece))).ok;
+    (await submit.append(...withBeginnings(events, plan.setups, records, piece, piecesOf(job, records)))).ok;
   const send = (...events: RecordEvent[]) => {
     if (events.length > 0) void keep(...events);
   };
@@ -153,12 +156,16 @@ export function StepAtMachine({
       />
       {isCurrent && <NextPiece atBreak={walked.kind === "place" && !walked.ticks.some((t) => t.done)} />}
       <Warnings of={[...plan.rechecks, ...stops]} />
+      <LiesBeside step={step} />
       {isCurrent && (
         <KeptSettings
           of={keptSettings(setup, plan.steps, plan.current, records, piece, rangeOf)}
           enabled={!settling && !held}
           onKeep={(events) => send(...events)}
         />
+      )}
+      {isCurrent && (
+        <StopReading step={step} setup={setup} enabled={!settling && !held} onKeep={(event) => keep(event)} />
       )}
       {card && <FoldedSteps card={card} machine={machine} />}
       {step.pass && isFaceSetup(setup) && (

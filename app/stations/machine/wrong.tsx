@@ -1,6 +1,6 @@
 import { Box, chakra, Dialog, Portal } from "@chakra-ui/react";
 import { useState } from "react";
-import { effective, type StaleCause } from "../../../core/steps/index.ts";
+import { recordsOf, type StaleCause } from "../../../core/steps/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { Field } from "../../instruments/field.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
@@ -29,7 +29,7 @@ export function Wrong({
   const { records, piece } = useJob();
   const submit = useSubmit();
   const [note, setNote] = useState("");
-  const last = effective(records).findLast((r) => r.piece === piece && "op" in r && r.op !== null);
+  const last = recordsOf(records, piece).findLast((r) => "op" in r && r.op !== null);
   return (
     // Space does the next step then, and does not open this again.
     <Dialog.Root open restoreFocus={false} onOpenChange={({ open }) => !open && onClose()}>
@@ -113,7 +113,7 @@ function Happened({
   );
 }
 
-function lastWords(record: ReturnType<typeof effective>[number]): string {
+function lastWords(record: ReturnType<typeof recordsOf>[number]): string {
   switch (record.type) {
     case "cut":
       return `"Cut done" of pass ${record.pass}`;

@@ -6,7 +6,6 @@ import {
   orderReasons,
   type PieceStanding,
   type SizeRun,
-  twoAtOnce,
 } from "../../../core/plan/index.ts";
 import { type LengthUnit, quantity } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
@@ -20,8 +19,8 @@ import { Section, StationTitle, Table } from "../../instruments/section.tsx";
 import { useAnswer } from "../../instruments/use-answer.ts";
 import { useSubmit } from "../../instruments/use-submit.ts";
 import { Button } from "../../instruments/button.tsx";
-import { Figure, Words } from "../../instruments/words.tsx";
-import { useEquipment } from "../../instruments/use-equipment.ts";
+import { Figure } from "../../instruments/words.tsx";
+import { TwoAtOnce } from "./two-at-once.tsx";
 import { WorkingSheet } from "../../instruments/workings-margin.tsx";
 
 const orderNames: Record<BatchOrder, string> = {
@@ -164,31 +163,6 @@ function rangesOf(numbers: readonly number[]): string {
   return spans.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`)).join(", ");
 }
 
-const mayWords = { yes: "✓ yes", packed: "▲ with packing", no: "– no" } as const;
-
-/** Where two pieces go side by side between the jaws. */
-function TwoAtOnce() {
-  const { job, plan } = useJob();
-  const { vise } = useEquipment();
-  if (!vise || plan.setups.length === 0) return null;
-  return (
-    <chakra.details mt="14px" fontSize="14.5px">
-      <summary>Two in the vise at once?</summary>
-      <Table label="Two at once" head={["setup", "how", "two at once", "why"]}>
-        {twoAtOnce(job, plan.setups, vise).map((of) => (
-          <tr key={`${of.clamping} ${of.how}`}>
-            <th scope="row">{of.clamping}</th>
-            <td>{of.how}</td>
-            <td>{mayWords[of.may]}</td>
-            <td>
-              <Words of={of.why} />
-            </td>
-          </tr>
-        ))}
-      </Table>
-    </chakra.details>
-  );
-}
 
 const whyWords = {
   few: "fewer than four are read",

@@ -127,6 +127,8 @@ function whatWords(r: JobRecord, shop: Shop, unit: LengthUnit): string | null {
       return r.text;
     case "accepted":
       return `${r.of.replace("/", " ")} accepted as it is`;
+    case "stopAt":
+      return `stop noted at X ${size(r.value)}`;
     case "aligned":
       return `indicator ${size(r.start)} at one end, ${size(r.end)} at the other`;
     case "gauged":

@@ -12,7 +12,7 @@ import { holdingWayWords } from "../../core/route/index.ts";
 const whatWords: Partial<Record<Override["what"], string>> = {
   school: "way of squaring",
   on: "way of holding",
-  together: "two at once",
+  together: "two in the vise",
   fixed: "seat",
   finish: "last pass",
 };
@@ -26,7 +26,11 @@ export function OverrideNotice({ report, onUndo }: { report: OverrideReport; onU
     <Notice severity={state === "applied" ? "note" : "stop"}>
       Yours: {whatWords[override.what] ?? override.what} <b>{valueOf(override, shop)}</b>, {stateWords[state]}
       . <Words of={why} /> Reason: {override.reason}.{" "}
-      <Button onClick={onUndo}>Back to the plan's {whatWords[override.what] ?? override.what}</Button>
+      <Button onClick={onUndo}>
+        {override.what === "together"
+          ? "One at a time"
+          : `Back to the plan's ${whatWords[override.what] ?? override.what}`}
+      </Button>
     </Notice>
   );
 }

@@ -3,6 +3,7 @@ import type { Stroke } from "../recipes/index.ts";
 import { faceOf, type FaceOperation, type FaceSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure } from "./figure.ts";
+import { jointFromAbove } from "./joint.ts";
 import { heldFromAbove, planView } from "./plan-view.ts";
 
 /** What of a face comes off in a setup, seen from above: the lanes, or a skin along a wall; mm. */
@@ -47,7 +48,7 @@ export function faceView(setup: FaceSetup, strokes: readonly Stroke[], vise: Pic
   return planView({
     part: { x: [0, size.x], y: [0, size.y] },
     held: heldFromAbove(setup, fixedJaw),
-    inside: [{ outlines: [rectangle(off.x, off.y)], ink: "remove" }],
+    inside: [{ outlines: [rectangle(off.x, off.y)], ink: "remove" }, ...jointFromAbove(setup.seat, size)],
     strokes,
     shown: (s) => !s.spring,
     at: strokes[0]?.number ?? null,

@@ -3,6 +3,7 @@ import { mm } from "../quantity/index.ts";
 import type { FeatureSetup } from "../route/index.ts";
 import type { Vise } from "../shop/index.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { jointInSection } from "./joint.ts";
 import { slabs } from "./slabs.ts";
 
 const bed = 10;
@@ -75,6 +76,7 @@ export function featureSection(
         h: Math.min(depth, stands),
         ink: "remove",
       });
+    shapes.push(...jointInSection(seat, { left, right, top: y(top), bottom: y(base) }));
   }
   if (!small) {
     shapes.push({

@@ -5,6 +5,7 @@ import type { Cutter, Vise } from "../shop/index.ts";
 import { downOf, movingOf } from "../frame/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Figure, Shape } from "./figure.ts";
+import { jointInSection } from "./joint.ts";
 import { freeSides } from "./free-sides.ts";
 import { slabs } from "./slabs.ts";
 
@@ -85,6 +86,14 @@ function crossSection(setup: FaceSetup, vise: Vise, cutter: Cutter, small: boole
     ink: "part",
     strong: true,
   });
+  shapes.push(
+    ...jointInSection(seat, {
+      left: partLeft,
+      right: fixedEdge,
+      top: y(top - removal),
+      bottom: y(under),
+    }),
+  );
   if (removal > 0.005) {
     // What comes off is drawn at least thick enough to see.
     const band = Math.max(removal, width * 0.014);

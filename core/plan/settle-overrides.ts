@@ -213,7 +213,15 @@ function settleOverrides(
         : seatApplied(override, setup, context);
       if (!seat.ok) return { override, state: "impossible", why: seat.reason };
       context.ownSeats[keyOfSetup(setup)] = seat.value;
-      return { override, state: "applied", why: words("Held as you chose.") };
+      return {
+        override,
+        state: "applied",
+        why: words(
+          override.what === "together"
+            ? "A second piece is cut with it, stroke by stroke: grip, cutter and minutes are those of both."
+            : "Held as you chose.",
+        ),
+      };
     }
     const outcome = begun.has(keyOfSetup(setup))
       ? onBegun(override, setup)

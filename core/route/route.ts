@@ -1,4 +1,6 @@
+import { faceNames } from "../frame/index.ts";
 import type { Mm } from "../quantity/index.ts";
+import { faceOperation } from "../squaring/index.ts";
 import type { Piece } from "../stock/index.ts";
 import type { Refusal } from "../working/index.ts";
 import type { FaceTold } from "./told.ts";
@@ -36,6 +38,7 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
   let piece = raw;
   const setups: FaceSetup[] = [];
   for (const { told, moreOff, clean, measured } of begun) {
+    piece = passedOver(piece, told.key, setups.at(-1) ?? null, context);
     const setup = toldFaceSetup(piece, told, setups.at(-1) ?? null, context, moreOff, clean);
     if (measured !== null)
       setup.after = { ...setup.after, sizes: { ...setup.after.sizes, [faceOf(setup).axis]: measured } };
@@ -54,6 +57,22 @@ export function planRoute(raw: Piece, begun: Begun[], context: RouteContext): Ro
     else roughed = last;
     piece = planned.value.after;
   }
+}
+
+/**
+ * Faces that were bought finished and come before a cut in the order of the school: passed over before it was begun as they are
+ * when it is planned, so that faces keep their numbers and a size its first side.
+ */
+function passedOver(piece: Piece, key: string, previous: FaceSetup | null, context: RouteContext): Piece {
+  let now = piece;
+  for (let i = 0; i < faceNames.length; i++) {
+    const next = stillToFinish(previous ?? undefined) ? null : context.next(now);
+    if (!next || faceOperation(next.face, next.extent) === key) return now;
+    const planned = planFaceSetup(now, next, previous, context);
+    if (!planned.ok || !isIdle(planned.value, context)) return now;
+    now = planned.value.after;
+  }
+  return now;
 }
 
 /** Nothing comes off a face that was measured: it stays as it was bought, and is not clamped for nothing. */

@@ -47,9 +47,7 @@ export function twoInVise(
   const needs = twoOf(before, at, how).sizes[axisOfTwo(at, how)];
   if (how === "between the jaws") {
     if (needs > vise.opening)
-      return no(
-        say`One behind the other they take ${mm(needs)}, and the vise opens to ${mm(vise.opening)}.`,
-      );
+      return no(say`One behind the other they take ${mm(needs)}, and the vise opens to ${mm(vise.opening)}.`);
     return cutFaces
       ? {
           may: "yes",
@@ -80,7 +78,7 @@ export function twoInVise(
       }
     : {
         may: apart <= packingEvens ? "packed" : "no",
-        why: say`Within their limits the widths differ by up to ${precise(mm(apart), 3)}: measure both. ${apart <= packingEvens ? "Pack the narrower with paper or shim of the difference" : "More than packing evens"}, or take them one by one.`,
+        why: say`Within their limits the widths differ by up to ${precise(mm(apart), 3)}: ${apart <= packingEvens ? "pack the narrower with paper or shim of the difference, or" : "that is more than packing evens:"} take them one by one.`,
       };
 }
 

@@ -4,6 +4,12 @@ import { effective, type Record } from "./record.ts";
 /** What is done to both of two pieces that lie in the vise at once; each is read and judged by itself. */
 const ofBoth = new Set<Record["type"]>(["begun", "tick", "touched", "stale", "cut", "aligned"]);
 
+/** Work by hand is done to each by itself. */
+const byHand = /^(?:by-hand-.*|edges-filed|filed)$/;
+
+const countsForBoth = (r: Record): boolean =>
+  ofBoth.has(r.type) && !(r.type === "tick" && byHand.test(r.tick));
+
 /** With which piece an operation of a piece was begun; null where it was begun alone, or not yet. */
 export function togetherWith(records: readonly Record[], op: AnyKey, piece: number): number | null {
   const begun = records.findLast(
@@ -25,8 +31,7 @@ export function recordsOf(records: Record[], piece: number): Record[] {
   if (paired.size === 0) return counting.filter((r) => r.piece === piece);
   return counting.filter(
     (r) =>
-      r.piece === piece ||
-      ("op" in r && r.op !== null && ofBoth.has(r.type) && paired.get(r.op) === r.piece),
+      r.piece === piece || ("op" in r && r.op !== null && countsForBoth(r) && paired.get(r.op) === r.piece),
   );
 }
 

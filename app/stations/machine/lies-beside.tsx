@@ -9,7 +9,7 @@ import { Notice } from "../../instruments/notice.tsx";
 export function LiesBeside({ step }: { step: Step }) {
   const { job, records, piece } = useJob();
   const other = togetherWith(records, step.op, piece);
-  if (other === null) return null;
+  if (other === null || step.kind === "handwork" || step.kind === "hand") return null;
   const state = progressOf(foldRecords(records, other), step.op);
   const read = state && "cuts" in state ? readNow(state) : null;
   return (
@@ -17,7 +17,9 @@ export function LiesBeside({ step }: { step: Step }) {
       Piece {other} lies in the vise with it: every tick and cut counts for both.{" "}
       {step.measure && (
         <>
-          {read ? `Piece ${other} is read after this cut.` : `Measure piece ${other} too, before the next cut.`}{" "}
+          {read
+            ? `Piece ${other} is read after this cut.`
+            : `Measure piece ${other} too, before the next cut.`}{" "}
           <ButtonLink to={machinePath(job.id, other)}>To piece {other}</ButtonLink>
         </>
       )}

@@ -6,6 +6,9 @@ import { Icon } from "../../instruments/icon.tsx";
 import { Notice } from "../../instruments/notice.tsx";
 import { StepFoot } from "./machine-frame.tsx";
 
+/** Letters that stay on one line beside the other buttons. */
+const shortest = 9;
+
 /** The buttons at the foot of a step: done, its other answer, measured or left out, a reading between, what is wrong. */
 export function StepButtons({
   question,
@@ -56,7 +59,10 @@ export function StepButtons({
           size="machine"
           disabled={!enabled || busy}
           onClick={onDone}
-          gridColumn={{ base: "1 / -1", md: typeof done === "string" ? "auto" : "1 / -1" }}
+          gridColumn={{
+            base: "1 / -1",
+            md: typeof done === "string" && done.length <= shortest ? "auto" : "1 / -1",
+          }}
           css={{
             fontSize: typeof done === "string" ? "26px" : "21px",
             whiteSpace: "normal",

@@ -25,12 +25,7 @@ export function Choice<T extends string>({
   const id = useId();
   return (
     <Labeled label={label} htmlFor={id} hidden={hideLabel ?? false} disabled={disabled ?? false}>
-      <Select
-        id={id}
-        value={value}
-        maxW="100%"
-        onChange={(event) => onChoose(event.target.value as T)}
-      >
+      <Select id={id} value={value} maxW="100%" onChange={(event) => onChoose(event.target.value as T)}>
         {value === "" && <option value="">{empty ?? "choose"}</option>}
         {options.map(([v, text]) => (
           <option key={v} value={v}>

@@ -80,5 +80,8 @@ export const useButtonSide = () => useSetting("firm-arbor:button-side", ["left",
 /** Whether what is to be done now is read out at the machine. */
 export const useReadOut = () => useSetting("firm-arbor:read-out", ["off", "on"], "off");
 
+/** Whether lengths and feeds at the machine are told in the other unit too. */
+export const useBothUnits = () => useSetting("firm-arbor:both-units", ["off", "on"], "off");
+
 /** Whether single keys act. */
 export const useSingleKeys = () => useSetting("firm-arbor:single-keys", ["on", "off"], "on");

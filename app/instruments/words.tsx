@@ -1,7 +1,15 @@
 import { chakra } from "@chakra-ui/react";
-import { decimalsIn, type LengthUnit, type Quantity, showParts } from "../../core/quantity/index.ts";
+import {
+  decimalsIn,
+  type LengthUnit,
+  type Quantity,
+  showParts,
+  showQuantity,
+} from "../../core/quantity/index.ts";
 import type { Phrase } from "../../core/working/index.ts";
 import { phraseText } from "../../core/working/index.ts";
+import { use } from "react";
+import { BothUnits } from "./both-units.ts";
 import { useUnit } from "./local-setting.ts";
 
 /** A phrase in the person's unit. */
@@ -21,15 +29,33 @@ export function Figure({
   unit?: LengthUnit;
 }) {
   const [unit] = useUnit();
-  const parts = showParts(of, given ?? unit, decimalsIn(of, given ?? unit, decimals));
+  const both = use(BothUnits);
+  const shown = given ?? unit;
+  const parts = showParts(of, shown, decimalsIn(of, shown, decimals));
+  const other = shown === "mm" ? "in" : "mm";
+  const told = both && !given && (of.kind === "length" || of.kind === "feed");
   return (
-    <chakra.span whiteSpace="nowrap">
-      {parts.number}
-      {parts.unit && (
-        <chakra.span fontSize="0.78em" color="quiet">
-          {parts.unit === "°" ? parts.unit : ` ${parts.unit}`}
+    <>
+      <chakra.span whiteSpace="nowrap">
+        {parts.number}
+        {parts.unit && (
+          <chakra.span fontSize="0.78em" color="quiet">
+            {parts.unit === "°" ? parts.unit : ` ${parts.unit}`}
+          </chakra.span>
+        )}
+      </chakra.span>
+      {told && " "}
+      {told && (
+        <chakra.span
+          color="quiet"
+          fontWeight="400"
+          letterSpacing="normal"
+          whiteSpace="nowrap"
+          fontSize="max(0.3em, 13px)"
+        >
+          = {showQuantity(of, other, decimalsIn(of, other, decimals))}
         </chakra.span>
       )}
-    </chakra.span>
+    </>
   );
 }

@@ -16,8 +16,15 @@ const places: Record<Face, [column: number, row: number]> = {
   front: [1, 2],
 };
 
-/** Face net: fill says the condition, the number stamped on a face is the order of cutting, marks show the references. */
-export function faceNet(piece: Piece, at: Orientation | null): Figure {
+/**
+ * Face net: fill says the condition, the number stamped on a face is the order of cutting, marks show the references.
+ * @param marks lines written small at the foot of a face
+ */
+export function faceNet(
+  piece: Piece,
+  at: Orientation | null,
+  marks: Partial<Record<Face, readonly string[]>> = {},
+): Figure {
   const shapes: Shape[] = [];
   for (const face of Object.keys(places) as Face[]) {
     const [column, row] = places[face];
@@ -37,9 +44,9 @@ export function faceNet(piece: Piece, at: Orientation | null): Figure {
       shapes.push({
         kind: "text",
         x: x + cell / 2,
-        y: y + cell * 0.76,
+        y: y + cell * (marks[face] ? 0.62 : 0.76),
         text: String(state.order),
-        size: cell * 0.5,
+        size: cell * (marks[face] ? 0.36 : 0.5),
         anchor: "middle",
         ink: at?.up === face ? "accent" : "edge",
         bold: true,
@@ -66,6 +73,17 @@ export function faceNet(piece: Piece, at: Orientation | null): Figure {
         ink: "edge",
       });
     }
+    (marks[face] ?? []).forEach((text, i, all) =>
+      shapes.push({
+        kind: "text",
+        x: x + cell / 2,
+        y: y + cell - 1 - (all.length - 1 - i) * 2.9,
+        text,
+        size: 2.6,
+        anchor: "middle",
+        ink: "edge",
+      }),
+    );
     // The face at the fixed jaw carries a bar at its side, the face below a bar at its foot.
     if (at && face === at.fixed)
       shapes.push({ kind: "rect", x: x + cell - 2.4, y: y + 8, w: 2.4, h: cell - 8, ink: "accent" });

@@ -36,3 +36,4 @@ export * from "./machine-comparison.ts";
 export { breaksIn, type MachineSplit } from "./machine-split.ts";
 export * from "./holding-comparison.ts";
 export * from "./two-at-once.ts";
+export * from "./face-map.ts";

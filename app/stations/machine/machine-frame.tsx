@@ -4,7 +4,8 @@ import { Link } from "react-router";
 import type { Step } from "../../../core/steps/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { machinePath } from "../../instruments/job-paths.ts";
-import { useButtonSide, useMachineTheme } from "../../instruments/local-setting.ts";
+import { useBothUnits, useButtonSide, useMachineTheme } from "../../instruments/local-setting.ts";
+import { BothUnits } from "../../instruments/both-units.ts";
 import { Notice } from "../../instruments/notice.tsx";
 import { Words } from "../../instruments/words.tsx";
 import { MachineTop } from "./machine-top.tsx";
@@ -30,6 +31,7 @@ export function MachineFrame({
   const { plan } = useJob();
   const [theme] = useMachineTheme();
   const [buttons] = useButtonSide();
+  const [both] = useBothUnits();
   return (
     <Box
       data-theme={theme}
@@ -56,7 +58,7 @@ export function MachineFrame({
           flexDirection="column"
           minW="0"
         >
-          {children}
+          <BothUnits value={both === "on"}>{children}</BothUnits>
         </Box>
         <Box
           bg="band"

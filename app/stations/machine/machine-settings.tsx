@@ -1,5 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useButtonSide, useMachineTheme, useReadOut, useTelling } from "../../instruments/local-setting.ts";
+import {
+  useBothUnits,
+  useButtonSide,
+  useMachineTheme,
+  useReadOut,
+  useTelling,
+} from "../../instruments/local-setting.ts";
 import { Segments } from "../../instruments/segments.tsx";
 import { canReadOut } from "./use-read-out.ts";
 
@@ -8,6 +14,7 @@ export function MachineSettings() {
   const [telling, setTelling] = useTelling();
   const [theme, setTheme] = useMachineTheme();
   const [side, setSide] = useButtonSide();
+  const [both, setBoth] = useBothUnits();
   const [readOut, setReadOut] = useReadOut();
   return (
     <Box
@@ -41,6 +48,18 @@ export function MachineSettings() {
             ["paper", "Light"],
           ]}
           onChoose={setTheme}
+        />
+      </Setting>
+      <Setting label="The other unit too">
+        <Segments
+          label="The other unit too"
+          size="lg"
+          value={both}
+          of={[
+            ["off", "Off"],
+            ["on", "On"],
+          ]}
+          onChoose={setBoth}
         />
       </Setting>
       <Setting label="Buttons at the">

@@ -331,3 +331,49 @@ describe("when all steps are done", () => {
     expect(sent).toEqual([]);
   });
 });
+
+describe("the stop of a batch", () => {
+  const job: Job = {
+    ...slotJob,
+    quantity: 3,
+    overrides: {
+      byId: { o: { id: "o", at: "s/rough", what: "stop", value: "against", reason: "", since: "" } },
+      order: ["o"],
+    },
+  };
+  const inSlot = (step: Step) => step.op === "s/rough" && step.kind === "clamp";
+
+  test("is noted where it stands, once; no table goes further than one is made", async () => {
+    const sent = openAt(job, inSlot);
+    fireEvent.click(await screen.findByRole("button", { name: "Note where it stands" }));
+    const field = screen.getByLabelText("X, spindle over the stop");
+    fireEvent.change(field, { target: { value: "6000" } });
+    expect(main()).toMatch(/No table goes that far/);
+    fireEvent.change(field, { target: { value: "-12.34" } });
+    press("Keep it");
+    await waitFor(() => expect(sent.find((e) => e.type === "stopAt")).toMatchObject({ value: -12.34 }));
+    await screen.findByText(/The stop stood at X/);
+  });
+
+  test("is told to every piece that comes after, and not asked of a single one", async () => {
+    const written = { text: "-12.34", unit: "mm" } as const;
+    openAt(job, inSlot, [{ type: "stopAt", op: "s/rough", value: -12.34, written }]);
+    await screen.findByText(/it must read the same/);
+    expect(main()).toMatch(/−12\.340 mm/);
+    cleanup();
+    openAt({ ...job, quantity: 1 }, inSlot);
+    await screen.findByRole("main");
+    expect(screen.queryByRole("button", { name: "Note where it stands" })).toBeNull();
+  });
+});
+
+test("figures are told in the other unit too where that is wanted", async () => {
+  localStorage.setItem("firm-arbor:both-units", "on");
+  openAt(cheekBlock(), (s) => s.kind === "cut");
+  const stop = await screen.findByTestId("stop");
+  expect(stop.textContent).toMatch(/mm = .*in$/);
+  cleanup();
+  localStorage.setItem("firm-arbor:both-units", "off");
+  openAt(cheekBlock(), (s) => s.kind === "cut");
+  expect((await screen.findByTestId("stop")).textContent).not.toMatch(/in/);
+});

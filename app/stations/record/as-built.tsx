@@ -16,6 +16,7 @@ import { Table } from "../../instruments/section.tsx";
 import { Worked } from "../../instruments/worked-figure.tsx";
 import { Figure, Words } from "../../instruments/words.tsx";
 import { figureAsDxf } from "../../planner/use-dxf.ts";
+import { FaceMap } from "./face-map.tsx";
 import { verdicts } from "./verdicts.ts";
 
 /** The part as it came out: drawn with the sizes that were read, and each beside what was drawn. */
@@ -90,6 +91,7 @@ export function AsBuilt() {
           );
         })}
       </Table>
+      <FaceMap />
       <Box display="flex" gap="10px" mt="10px" className="no-print">
         <Button
           onClick={() =>

@@ -1,12 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import { checkEvery } from "../../../core/inspect/index.ts";
-import {
-  batchOrdersOf,
-  orderReasons,
-  type PieceStanding,
-  type SizeRun,
-} from "../../../core/plan/index.ts";
+import { batchOrdersOf, orderReasons, type PieceStanding, type SizeRun } from "../../../core/plan/index.ts";
 import { type LengthUnit, quantity } from "../../../core/quantity/index.ts";
 import { capital, phraseText } from "../../../core/working/index.ts";
 import type { BatchOrder } from "../../../core/job/index.ts";
@@ -162,7 +157,6 @@ function rangesOf(numbers: readonly number[]): string {
   }
   return spans.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`)).join(", ");
 }
-
 
 const whyWords = {
   few: "fewer than four are read",

@@ -33,9 +33,7 @@ function TwoRow({ of }: { of: TwoAtOnceFound }) {
   const report = own.reportOf("together");
   const wanted = report?.override.value === of.how;
   const setup = setupWith(plan.setups, of.key);
-  const begun = plan.steps.some(
-    (s) => s.setup === setup?.number && (s.done || s.ticks.some((t) => t.done)),
-  );
+  const begun = plan.steps.some((s) => s.setup === setup?.number && (s.done || s.ticks.some((t) => t.done)));
   return (
     <tr>
       <th scope="row">{of.clamping}</th>
@@ -51,10 +49,7 @@ function TwoRow({ of }: { of: TwoAtOnceFound }) {
           </Button>
         ) : (
           of.may !== "no" && (
-            <Button
-              disabled={begun}
-              onClick={() => own.set([["together", of.how]], reason || "two at once")}
-            >
+            <Button disabled={begun} onClick={() => own.set([["together", of.how]], reason || "two at once")}>
               Hold two
             </Button>
           )

@@ -13,32 +13,40 @@ const planned = (job: Job, records = [] as Parameters<typeof plan>[0]["records"]
   plan({ job, records, shop: demoShop, piece: 1 });
 const keysOf = ({ setups }: ReturnType<typeof plan>) => setups.map(keyOfSetup);
 
-describe.each(jobs.map((job) => [job.name, job] as const))("%s goes on with on another machine", (_n, job) => {
-  const whole = planned(job);
-  const here = equipment(job, demoShop).machine!.id;
-  const others = demoShop.machines.map((m) => m.id).filter((id) => id !== here);
-  const cases = breaksIn(whole).flatMap((setup) => others.map((then) => ({ setup, then })));
+describe.each(jobs.map((job) => [job.name, job] as const))(
+  "%s goes on with on another machine",
+  (_n, job) => {
+    const whole = planned(job);
+    const here = equipment(job, demoShop).machine!.id;
+    const others = demoShop.machines.map((m) => m.id).filter((id) => id !== here);
+    const cases = breaksIn(whole).flatMap((setup) => others.map((then) => ({ setup, then })));
 
-  test.runIf(cases.length > 0)("what comes before stays, what comes after is there, nothing is lost", () => {
-    for (const { setup, then } of cases) {
-      const made = planned(splitAt(job, keyOfSetup(setup), then));
-      const at = whole.setups.indexOf(setup);
-      expect(keysOf(made).slice(0, at)).toEqual(keysOf(whole).slice(0, at));
-      expect(made.setups.slice(0, at).every((s) => s.machine === here)).toBe(true);
-      const after = made.setups.slice(at);
-      expect(after.every((s) => s.machine === then)).toBe(true);
-      expect(made.setups.flatMap((s) => (s.carried ? [s.number] : []))).toEqual(after.length > 0 ? [at + 1] : []);
-      expect(made.setups.map((s) => s.number)).toEqual(made.setups.map((_, i) => i + 1));
-      const operations = made.setups.flatMap((s) => s.operations.map((o) => o.key));
-      expect(new Set(operations).size).toBe(operations.length);
-      if (made.refusal) continue;
-      const cut = made.setups.flatMap((s) => ("features" in s ? s.features : []));
-      const refused = made.features?.refused.map((r) => r.feature) ?? [];
-      expect([...new Set([...cut, ...refused])].sort()).toEqual([...job.part.features.order].sort());
-      expect(made.overrides.find((o) => o.override.what === "machine")?.state).toBe("applied");
-    }
-  });
-});
+    test.runIf(cases.length > 0)(
+      "what comes before stays, what comes after is there, nothing is lost",
+      () => {
+        for (const { setup, then } of cases) {
+          const made = planned(splitAt(job, keyOfSetup(setup), then));
+          const at = whole.setups.indexOf(setup);
+          expect(keysOf(made).slice(0, at)).toEqual(keysOf(whole).slice(0, at));
+          expect(made.setups.slice(0, at).every((s) => s.machine === here)).toBe(true);
+          const after = made.setups.slice(at);
+          expect(after.every((s) => s.machine === then)).toBe(true);
+          expect(made.setups.flatMap((s) => (s.carried ? [s.number] : []))).toEqual(
+            after.length > 0 ? [at + 1] : [],
+          );
+          expect(made.setups.map((s) => s.number)).toEqual(made.setups.map((_, i) => i + 1));
+          const operations = made.setups.flatMap((s) => s.operations.map((o) => o.key));
+          expect(new Set(operations).size).toBe(operations.length);
+          if (made.refusal) continue;
+          const cut = made.setups.flatMap((s) => ("features" in s ? s.features : []));
+          const refused = made.features?.refused.map((r) => r.feature) ?? [];
+          expect([...new Set([...cut, ...refused])].sort()).toEqual([...job.part.features.order].sort());
+          expect(made.overrides.find((o) => o.override.what === "machine")?.state).toBe("applied");
+        }
+      },
+    );
+  },
+);
 
 const [cheek] = jobs as [Job];
 const asCompared = (job: Job, shop: Shop): MachineComparison => {
@@ -48,7 +56,8 @@ const asCompared = (job: Job, shop: Shop): MachineComparison => {
     if (step.done) return step.value;
   }
 };
-const otherThan = (job: Job) => demoShop.machines.find((m) => m.id !== job.machine && m.kind === "vertical")!.id;
+const otherThan = (job: Job) =>
+  demoShop.machines.find((m) => m.id !== job.machine && m.kind === "vertical")!.id;
 
 describe("walked over two machines", () => {
   let kit: SolidKit;

@@ -29,7 +29,8 @@ const wanting = (job: Job, at: Override["at"], value: string): Job => ({
     order: [...job.overrides.order, "two"],
   },
 });
-const planned = (job: Job, records: Record[] = [], piece = 1) => plan({ job, records, shop: demoShop, piece });
+const planned = (job: Job, records: Record[] = [], piece = 1) =>
+  plan({ job, records, shop: demoShop, piece });
 const setupAt = (setups: readonly Setup[], key: string) => setups.find((s) => keyOfSetup(s) === key)!;
 
 const plates = toolroomParts
@@ -39,7 +40,9 @@ const plates = toolroomParts
 const cases = [...demoJobs(), ...plates].flatMap((job) => {
   const made = planned(batch(job));
   return twoAtOnce(job, made.setups, vise!, demoShop).flatMap((two) =>
-    two.may === "no" ? [] : [{ what: `${job.name}, setup ${two.clamping}, ${two.how}`, job: batch(job), made, two }],
+    two.may === "no"
+      ? []
+      : [{ what: `${job.name}, setup ${two.clamping}, ${two.how}`, job: batch(job), made, two }],
   );
 });
 
@@ -65,7 +68,9 @@ describe.each(cases.map((c) => [c.what, c] as const))("%s", (_what, { job, made,
     expect(sum(setup)).toBeLessThan(sum(alone));
     const spans = { "end to end": "along", "between the jaws": "between", stacked: "standing" } as const;
     expect(setup.seat[spans[two.how]]).toBeGreaterThanOrEqual(2 * alone.seat[spans[two.how]]);
-    expect(both.steps.some((s) => s.setup === setup.number && s.ticks.some((t) => t.id === "beside"))).toBe(true);
+    expect(both.steps.some((s) => s.setup === setup.number && s.ticks.some((t) => t.id === "beside"))).toBe(
+      true,
+    );
   });
 
   test("what is done to one is done to both, and each is read by itself", () => {
@@ -94,12 +99,18 @@ describe.each(cases.map((c) => [c.what, c] as const))("%s", (_what, { job, made,
     const second = planned(wanted, records, 2);
     const left = second.steps.filter((s) => s.setup === setup.number && !s.done);
     // Only what is read or looked at is still to do on the other piece, and what comes after it.
-    expect(left.every((s) => s.measure !== null || s.kind === "cleanup" || s.kind === "takeOut" || s.kind === "hand")).toBe(true);
+    expect(
+      left.every(
+        (s) => s.measure !== null || s.kind === "cleanup" || s.kind === "takeOut" || s.kind === "hand",
+      ),
+    ).toBe(true);
     const own = recordsOf(records, 2).filter((r) => r.piece === 2 && "op" in r && r.op === two.key);
     expect(own).toEqual([]);
     expect(standingOf(second, records, 2).begun).toBe(true);
     // What is taken back is taken back for both.
-    const cut = records.findLast((r) => "op" in r && r.op === two.key && (r.type === "cut" || r.type === "tick"))!;
+    const cut = records.findLast(
+      (r) => "op" in r && r.op === two.key && (r.type === "cut" || r.type === "tick"),
+    )!;
     const back = appended(records, { type: "withdrawn", of: cut.id });
     expect(foldRecords(back, 2)).not.toEqual(foldRecords(records, 2));
   });

@@ -2,8 +2,23 @@ import { noOwnValues, type OwnHandbook } from "../handbook/index.ts";
 import { checkDrawing, partSizes, stopsPlan } from "../part/index.ts";
 import { faceSetupsOf, locatedIn, predictedErrors, referenceChain, type Setup } from "../route/index.ts";
 import { inUse, type Shop, squareError } from "../shop/index.ts";
-import { cutsMetal, effective, foldRecords, handSteps, type Record as JobRecord, recordsOf } from "../steps/index.ts";
-import { drawnPart, effectivePart, equipment, type Job, machineOf, paperOf, retargetFindings } from "../job/index.ts";
+import {
+  cutsMetal,
+  effective,
+  foldRecords,
+  handSteps,
+  type Record as JobRecord,
+  recordsOf,
+} from "../steps/index.ts";
+import {
+  drawnPart,
+  effectivePart,
+  equipment,
+  type Job,
+  machineOf,
+  paperOf,
+  retargetFindings,
+} from "../job/index.ts";
 import { nothingPlanned, withoutObject } from "./plan-setups.ts";
 import { type OnMachinesAsked, setupsOnMachines } from "./on-machines.ts";
 import { cutTwice, cutTwiceWarnings } from "./cut-twice.ts";

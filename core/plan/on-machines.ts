@@ -1,5 +1,11 @@
 import { handlingTimes } from "../handbook/index.ts";
-import { isMachineOverride, isPlainOverride, type MachineOverride, type Override, paperOf } from "../job/index.ts";
+import {
+  isMachineOverride,
+  isPlainOverride,
+  type MachineOverride,
+  type Override,
+  paperOf,
+} from "../job/index.ts";
 import { isFaceSetup, keyOfSetup, type Setup } from "../route/index.ts";
 import { inUse, type Machine } from "../shop/index.ts";
 import {

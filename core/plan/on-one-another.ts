@@ -2,11 +2,7 @@ import { axisOf } from "../frame/index.ts";
 import { type Part } from "../part/index.ts";
 import { eachOf, type FeatureSetup, twoOf, twoOnOneAnother } from "../route/index.ts";
 import { done, type Outcome, refused, say, words } from "../working/index.ts";
-import {
-  type FeatureInputs,
-  planFeaturesOf,
-  type PlannedFeatures,
-} from "./feature-plan.ts";
+import { type FeatureInputs, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
 import type { OverrideReport } from "./settle-overrides.ts";
 
 /**

@@ -88,7 +88,10 @@ export function blockSetups(asked: SetupsAsked): PlannedSetups {
     const passes = livePasses(op, progress.faces.get(op.key) ?? null, { machine, paper: paperOf(overrides) });
     ladders[op.key] = passes;
     // A pass thinner than can be set is not made: the minutes are those of the passes that are told.
-    return { ...setup, minutes: { ...setup.minutes, cutting: eachOf(setup.seat, minutesOfPasses(op, passes)) } };
+    return {
+      ...setup,
+      minutes: { ...setup.minutes, cutting: eachOf(setup.seat, minutesOfPasses(op, passes)) },
+    };
   });
   const planned = {
     setups: inOrder(faces, features?.setups ?? []),

@@ -128,9 +128,7 @@ export function* comparingRoutes(
   // The ways are compared as they were before the first cut.
   const progress = nothingBegun();
   const findings = checkDrawing(drawnPart(job), inUse(shop), own, machine);
-  const overrides = job.overrides.order
-    .flatMap((id) => job.overrides.byId[id] ?? [])
-    .filter(isPlainOverride);
+  const overrides = job.overrides.order.flatMap((id) => job.overrides.byId[id] ?? []).filter(isPlainOverride);
   const planned = (school: School, endsWay: EndsWay | null) =>
     planRoute(raw, [], {
       ...context,

@@ -3,7 +3,15 @@ import { effectivePart, type Job } from "../job/index.ts";
 import type { Together } from "../holding/index.ts";
 import { limitsOf } from "../part/index.ts";
 import type { Limits } from "../quantity/index.ts";
-import { isFaceSetup, keyOfSetup, moreInClamping, type Setup, type TwoHeld, twoInVise, twoOnOneAnother } from "../route/index.ts";
+import {
+  isFaceSetup,
+  keyOfSetup,
+  moreInClamping,
+  type Setup,
+  type TwoHeld,
+  twoInVise,
+  twoOnOneAnother,
+} from "../route/index.ts";
 import type { Shop, Vise } from "../shop/index.ts";
 
 /** Whether two pieces go into the vise at once in a setup, and how. */

@@ -20,7 +20,12 @@ import { line, precise, say, words, type Working, type WorkingBody } from "../wo
 import { drawnPart, equipment, equipmentIn, type Job } from "../job/index.ts";
 import { featureCost } from "./drawing-cost.ts";
 import { type ErrorKey, errorWorking } from "./error-working.ts";
-import { type FeatureFigure, carriedLines, featureFigures, featureFigureWorking } from "./feature-workings.ts";
+import {
+  type FeatureFigure,
+  carriedLines,
+  featureFigures,
+  featureFigureWorking,
+} from "./feature-workings.ts";
 import { gripWorking, strapWorking } from "./grip-working.ts";
 import { judgedBy } from "./judged-reading.ts";
 import { type LumpFigure, lumpFigures, lumpWorking } from "./lump.ts";

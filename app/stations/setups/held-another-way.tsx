@@ -29,9 +29,9 @@ type Own = ReturnType<typeof useOverrides>;
 export function HeldAnotherWay({ setup }: { setup: Setup }) {
   const { seat, device } = setup;
   const own = useOverrides(keyOfSetup(setup));
-  const reports = (["on", "fixed", "parallels", "packing", "jack", "stop", "together", "pickup"] as const).flatMap(
-    (what) => own.reportOf(what) ?? [],
-  );
+  const reports = (
+    ["on", "fixed", "parallels", "packing", "jack", "stop", "together", "pickup"] as const
+  ).flatMap((what) => own.reportOf(what) ?? []);
   if (setup.entry !== "placed" && isFaceSetup(setup))
     return (
       <Section title="Held another way">

@@ -73,7 +73,9 @@ describe.each(cases.map((c) => [c.what, c] as const))("%s", (_what, { job, made,
     );
   });
 
-  test("what is done to one is done to both, and each is read by itself", () => {
+  // One of each way is walked: all others differ in nothing that records know.
+  const first = cases.find((c) => c.two.how === two.how)!.two === two;
+  test.runIf(first)("what is done to one is done to both, and each is read by itself", () => {
     let records: Record[] = [];
     const keep = (piece: number, now: ReturnType<typeof planned>) => {
       const step = now.steps[now.current]!;

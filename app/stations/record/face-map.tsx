@@ -5,7 +5,6 @@ import { mm, showQuantity } from "../../../core/quantity/index.ts";
 import { fileName } from "../../instruments/download.ts";
 import { FigureView } from "../../instruments/figure-view.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { Section } from "../../instruments/section.tsx";
 
 /** The six faces of the block with number, size and day, to print and stick on the vise; nothing for a shaft. */
 export function FaceMap() {
@@ -18,7 +17,8 @@ export function FaceMap() {
   ];
   const marks = Object.fromEntries(Object.entries(map.marks).map(([face, mark]) => [face, words(mark)]));
   return (
-    <Section title="Face map, to stick on the vise">
+    <chakra.details mt="14px">
+      <summary>Face map, to stick on the vise</summary>
       <Box maxW="420px" className="label">
         <FigureView
           figure={faceNet(map.now, null, marks)}
@@ -31,6 +31,6 @@ export function FaceMap() {
           : "Number: order of cutting; size over the face, as read last, and the day it was cut. "}
         Hatched: not machined.
       </chakra.p>
-    </Section>
+    </chakra.details>
   );
 }

@@ -13,7 +13,7 @@ import {
   travelOf,
 } from "../route/index.ts";
 import { type Machine, parallelsById, type Shop, type Vise } from "../shop/index.ts";
-import { depthAxis, type Step } from "../steps/index.ts";
+import { depthAxis, onDial, type Step } from "../steps/index.ts";
 import type { Seat } from "../holding/index.ts";
 import { phraseText } from "../working/index.ts";
 import type { Plan } from "./plan.ts";
@@ -274,8 +274,25 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
     case "pickup":
       return [pickupInstruction(step, plan)];
     case "move": {
-      const { move, targets } = step.move!;
+      const { move, targets, head } = step.move!;
+      const cutter = operation.cutter ?? "";
+      const dial =
+        head &&
+        onDial(
+          by.shop.cutters.find((c) => c.id === cutter)!,
+          head,
+        );
       return [
+        ...(head
+          ? [
+              {
+                do: "open head",
+                cutter,
+                from: head.first ? head.from : null,
+                by: dial?.opens ?? head.to - head.from,
+              } as const,
+            ]
+          : []),
         {
           do: "move",
           how: move.kind,

@@ -63,6 +63,8 @@ export type ToolWish =
       angle?: number;
       /** Feed of a tap, mm a turn. */
       pitch?: Mm;
+      /** The hole a boring head goes into, mm: its bar has to pass. */
+      enters?: Mm;
       /** What would do, for whoever has none. */
       wanted: Phrase;
     }

@@ -149,6 +149,9 @@ export class LiteralMachine {
         case "fit":
           if (this.#spindle.fit(told)) this.#axes.stale("z");
           break;
+        case "open head":
+          this.#spindle.open(told.cutter, told.from, told.by);
+          break;
         case "tilt head":
           this.#spindle.tilt = told.degrees;
           this.#axes.stale("x", "y", "z");

@@ -1,4 +1,4 @@
-import { type Cutter, type Machine, type Shop, type Tool, toolOf } from "../shop/index.ts";
+import { type Cutter, type Machine, type Shop, type Tool, setTo, toolOf } from "../shop/index.ts";
 import type { Report } from "./report.ts";
 import type { Told } from "./told.ts";
 
@@ -38,7 +38,8 @@ export class Spindle {
     const cutter = this.cutter(told.cutter);
     const other = cutter !== undefined && this.tool?.cutter.id !== cutter.id;
     if (told.upright) this.tilt = 0;
-    this.tool = cutter ? toolOf(cutter, this.#shop) : null;
+    // What stays in stays as it was set.
+    if (other || !cutter) this.tool = cutter ? toolOf(cutter, this.#shop) : null;
     this.#rpm = told.rpm ?? 0;
     this.#turns = told.turns;
     const above = told.turns?.seen === "from above";
@@ -50,6 +51,13 @@ export class Spindle {
     else if (cutter && told.turns && !good)
       this.#report.find("wrongWay", 0, `${cutter.name}, which is ${left ? "left" : "right"}-handed`);
     return other;
+  }
+
+  /** Opens a boring head. @param from the hole its tip is set to, mm; null to go on from where it stands */
+  open(id: string, from: number | null, by: number): void {
+    if (this.tool?.cutter.id !== id) return;
+    const is = from ?? 2 * this.tool.radius;
+    this.tool = toolOf(setTo(this.tool.cutter, is + by), this.#shop);
   }
 
   /** The tool that a cut is told with, as it stands there. */

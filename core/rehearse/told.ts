@@ -90,6 +90,8 @@ export type Instruction =
       upright: boolean;
     }
   | { do: "tilt head"; degrees: number }
+  /** A boring head: its tip set to the wall, or as it is, and opened by so much on the diameter, mm. */
+  | { do: "open head"; cutter: string; from: Mm | null; by: Mm }
   | {
       do: "zero";
       axis: MachineAxis;

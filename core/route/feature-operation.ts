@@ -12,7 +12,7 @@ import {
 import { drillGrabs, type GripCapacity } from "../holding/index.ts";
 import { handlingTimes, type Material } from "../handbook/index.ts";
 import { mm, type Mm, type MmPerMin, quantity, type Rpm, tidy } from "../quantity/index.ts";
-import { type Cutter, cuttingDiameter, type Machine, type Shop } from "../shop/index.ts";
+import { type Cutter, cuttingDiameter, type Machine, setTo, type Shop } from "../shop/index.ts";
 import {
   capital,
   done,
@@ -88,6 +88,8 @@ export interface FeatureOperation {
   others: { cutter: string; minutes: number }[];
   exact: Mm;
   measure: Measured | null;
+  /** The hole a boring head goes into, mm: it is opened from there to its diameter. Null for what is no boring head. */
+  opensFrom: Mm | null;
   /** Degrees the head is tilted. */
   tilt: number | null;
   warnings: Warning[];
@@ -183,24 +185,32 @@ function withCutter(
   if (tool.by !== "mill") {
     const wrong = notThis(tool, cutter, total);
     if (wrong) return wrong;
+    const set = setTo(cutter, tool.diameter);
     const screw =
       tool.by === "hole"
         ? place.machine.axes.z
         : sweep.kind === "disc"
           ? place.machine.axes.y
           : place.machine.axes.x;
-    const made = toolCut(cutter, place, screw, sweep.kind === "disc" ? 0 : floor, tool.pitch ?? null, own);
+    const made = toolCut(set, place, screw, sweep.kind === "disc" ? 0 : floor, tool.pitch ?? null, own);
     if (!made.ok) return made;
-    const { vf, warnings, ...set } = made.value;
+    const { vf, warnings, ...speed } = made.value;
     const told: Strokes = {
       cut: null,
       // A tap is turned by hand: it pulls itself in by its pitch.
       set:
         cutter.kind === "tap"
           ? null
-          : { vf, plunge: null, rpm: set.rpm, setting: set.setting, feedBy: set.feedBy, pace: set.pace },
+          : {
+              vf,
+              plunge: null,
+              rpm: speed.rpm,
+              setting: speed.setting,
+              feedBy: speed.feedBy,
+              pace: speed.pace,
+            },
       levels: [floor],
-      diameter: d,
+      diameter: cuttingDiameter(set),
     };
     const minutes = strokesTime(work, told);
     if (minutes === null) return doesNotGoIn(cutter);
@@ -297,6 +307,7 @@ export function operationOf(
     crown,
     way,
     by: work.tool.by,
+    opensFrom: null,
     exact: work.exact,
     measure: work.measure && critical ? { ...work.measure, critical } : work.measure,
   };
@@ -344,6 +355,8 @@ export function operationOf(
   return done({
     ...shared,
     levels: best.made.levels,
+    opensFrom:
+      best.cutter.kind === "boringHead" && work.tool.by === "hole" ? (work.tool.enters ?? null) : null,
     cutter: best.cutter.id,
     toolName: best.cutter.name,
     diameter: best.made.diameter,

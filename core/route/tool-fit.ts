@@ -50,6 +50,18 @@ export function notThis(
   const d = cuttingDiameter(cutter);
   const no = (reason: Phrase) => refused(reason, say`${tool.wanted} would do.`);
   if (!tool.kinds.includes(cutter.kind)) return no(say`${cutter.name} is not the tool for this.`);
+  if (cutter.kind === "boringHead" && tool.by === "hole") {
+    if ((tool.enters ?? tool.diameter) < d - 1e-6)
+      return no(
+        rule(
+          "M49.enters",
+        )`The bar of ${cutter.name} goes into ${mm(d)} and wider; ${mm(tool.enters ?? tool.diameter)} is there.`,
+      );
+    if (cutter.opens !== null && tool.diameter > cutter.opens + 1e-6)
+      return no(
+        rule("M49.opens")`${cutter.name} opens to ${mm(cutter.opens)}; ${mm(tool.diameter)} is needed.`,
+      );
+  }
   // A boring head is set to the size.
   if (
     cutter.kind !== "boringHead" &&

@@ -7,6 +7,8 @@ export const cutterConditions = ["new", "used", "worn", "expendable"] as const;
 export const ratings = ["good", "fair", "poor"] as const;
 const ratingSchema = z.enum(ratings);
 
+export const dialWays = ["diameter", "radius"] as const;
+
 export const cutterSchema = z.object({
   id: z.string().min(1),
   name: z.string().min(1),
@@ -39,6 +41,11 @@ export const cutterSchema = z.object({
   centerCutting: z.boolean(),
   /** Of a tap: what it goes on in a turn, mm; null while it is not entered. */
   pitch: extent.max(25).nullable().default(null),
+  /** Of a boring head: the largest hole it bores, mm (its diameter is the smallest it goes into); null while it is not entered. */
+  opens: extent.max(500).nullable().default(null),
+  /** Of a boring head: whether its dial counts on the diameter or on the radius, and its division, mm; null for no dial. */
+  dialOn: z.enum(dialWays).default("diameter"),
+  dialDivision: extent.max(2).nullable().default(null),
   /** Run-out at the edge as indicated (TIR), mm; null while not tried. */
   runOut: gap.max(5).nullable(),
   condition: z.enum(cutterConditions),
@@ -56,6 +63,10 @@ export type Cutter = z.infer<typeof cutterSchema>;
 
 /** The diameter that cuts: as measured, else nominal, mm. */
 export const cuttingDiameter = (cutter: Cutter): Mm => cutter.measured ?? cutter.diameter;
+
+/** A boring head opened to a diameter, mm: as any cutter of that size. Another cutter is what it is. */
+export const setTo = (cutter: Cutter, diameter: Mm): Cutter =>
+  cutter.kind === "boringHead" ? { ...cutter, measured: diameter } : cutter;
 
 /** A cutter with the usual values of its kind for what is not said. Sizes in mm. */
 export function newCutter(
@@ -78,6 +89,9 @@ export function newCutter(
     maxDepth: null,
     centerCutting: false,
     pitch: null,
+    opens: null,
+    dialOn: "diameter",
+    dialDivision: null,
     runOut: null,
     condition: "used",
     rating: { wall: "fair", floor: "fair", scale: "poor" },

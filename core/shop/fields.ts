@@ -10,7 +10,7 @@ import {
   wordsFor,
 } from "../handbook/index.ts";
 import { barSections, sectionWords } from "./bar.ts";
-import { cutterConditions, ratings } from "./cutter.ts";
+import { dialWays, cutterConditions, ratings } from "./cutter.ts";
 import { holderKinds, holderWords } from "./holder.ts";
 import { aidKinds, aidWords, mountings, mountingWords } from "./holding-devices.ts";
 import { instrumentKinds } from "./instrument.ts";
@@ -192,6 +192,21 @@ export const shopFields: Record<ShopList, ShopField[]> = {
         kind: "length",
         mayBeEmpty: true,
         help: "What it goes on in one turn: 25.4 over the threads per inch.",
+      },
+      {
+        key: "opens",
+        label: "boring head opens to",
+        kind: "length",
+        mayBeEmpty: true,
+        help: "The largest hole it bores. Its diameter, above, is the smallest hole its bar goes into.",
+      },
+      { key: "dialOn", label: "its dial counts on the", kind: "choice", options: options(dialWays) },
+      {
+        key: "dialDivision",
+        label: "one division of its dial",
+        kind: "length",
+        mayBeEmpty: true,
+        help: "As it is marked: on the radius it takes twice that off the hole.",
       },
     ),
     ...under(

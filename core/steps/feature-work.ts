@@ -23,7 +23,16 @@ import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { cutForFluid, type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, words } from "../working/index.ts";
-import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
+import { coarseDial, type HeadOpened, headPhrase, onDial } from "./boring-ticks.ts";
+import {
+  boredFrom,
+  expectedBefore,
+  fitNotes,
+  leftOver,
+  mostRounds,
+  type States,
+  wallShifts,
+} from "./wall-fit.ts";
 import { lockTick, quillTick } from "./lock-ticks.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import {
@@ -273,11 +282,23 @@ export function featureWork(
     const ticks = states.get(op.key)?.ticks;
     const since = lostSince(op);
     const firstIn = all.find((m) => m.kind !== "go");
+    const opened = headOf(op);
     follow(op, all, "move", (move, i) => ({
       title: say`${op.title}, move ${move.number} of ${all.length}`,
-      notes: move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : [],
+      notes: [
+        ...(move.number === 1 ? [warn(words(cautions.chips)), ...op.warnings] : []),
+        ...(opened && move === firstIn && op.measure && !op.measure.before
+          ? coarseDial(asked.cutter, opened, op.measure.limits)
+          : []),
+      ],
+      head: move === firstIn ? opened : null,
       ticks: [
-        ...(stoodStill && op.set && move === firstIn ? [startedAgainTick(asked, move.number, tick)] : []),
+        ...(opened && move === firstIn
+          ? [tick("head", headPhrase(asked.cutter, opened)), startedAgainTick(asked, move.number, tick)]
+          : []),
+        ...(!opened && stoodStill && op.set && move === firstIn
+          ? [startedAgainTick(asked, move.number, tick)]
+          : []),
         ...(isByQuill(op, machine) && move === firstIn
           ? [quillTick(move.number, machine, (id, phrase) => tick(id, phrase, since))]
           : []),
@@ -293,6 +314,14 @@ export function featureWork(
     stoodStill = false;
   }
 
+  /** How the head is opened for a boring operation, by what was read before the last; null for any other. */
+  function headOf(op: FeatureOperation): HeadOpened | null {
+    if (op.opensFrom === null) return null;
+    const first = setup.operations.find((o) => o.feature === op.feature && o.opensFrom !== null) === op;
+    const to = op.measure && !op.measure.before ? op.measure.target : op.diameter;
+    return { from: boredFrom(op, setup, states), to, first };
+  }
+
   /** When a zero of an operation was lost last, as a place in the sequence; 0 where none was. */
   function lostSince(op: FeatureOperation): number {
     return Math.max(0, ...lost.flatMap((l) => (l.op === op.key ? [l.seq] : [])));
@@ -303,7 +332,7 @@ export function featureWork(
     op: FeatureOperation,
     all: readonly Stroke[],
     round: "move" | `again-${number}`,
-    more: (move: Stroke, index: number) => Partial<Step> & { title: Phrase },
+    more: (move: Stroke, index: number) => MoreOfMove,
   ) {
     const ticks = states.get(op.key)?.ticks;
     const since = lostSince(op);
@@ -353,7 +382,12 @@ export function featureWork(
     const here: Partial<Record<ZeroAxis, Mm>> = {};
     const quill = isByQuill(op, machine);
     const screws = { ...machine.axes, z: depthScrew(quill, machine) };
-    return (move: Stroke, id: string, title: Phrase, more: Partial<Step>) => {
+    return (
+      move: Stroke,
+      id: string,
+      title: Phrase,
+      { head = null, ...more }: Partial<Step> & Pick<MoreOfMove, "head">,
+    ) => {
       const targets = (["x", "y", "z"] as const).flatMap((axis) => {
         const to = move.to[axis];
         if (to === undefined) return [];
@@ -366,7 +400,7 @@ export function featureWork(
       });
       add(op, "move", id, title, {
         ...more,
-        move: { move, targets, of: all.length, quill },
+        move: { move, targets, of: all.length, quill, head },
         notes: [
           ...(more.notes ?? []),
           ...moveNotes(move, op, place.material),
@@ -423,7 +457,7 @@ export function featureWork(
         minutes: handlingTimes.measure,
         done,
       });
-      const more = done ? leftOver(op, measured, readings) : 0;
+      const more = done && dialGives(op, left ?? 0) ? leftOver(op, measured, readings) : 0;
       if (more <= 0 || round + 1 >= mostRounds) break;
       cutAgain = tidy(cutAgain + more);
       again(op, { all: cutAgain, now: more }, round + 1);
@@ -441,6 +475,7 @@ export function featureWork(
       });
       return;
     }
+    if (op.opensFrom !== null) return boredAgain(op, more.now, round);
     const wall = op.cut?.kind === "side";
     const shift = shifts[op.key] ?? 0;
     const all = featureMoves(op, locating.frame, wall ? tidy(shift + more.all) : shift) ?? [];
@@ -449,7 +484,31 @@ export function featureWork(
       title: say`${op.title}, recut by what you measured, move ${stroke.number} of ${strokes.length}`,
     }));
   }
+
+  /** Whether the dial of a boring head can be opened by so little; what is no head is set as near as it goes. */
+  function dialGives(op: FeatureOperation, by: Mm): boolean {
+    const cutter = op.opensFrom === null ? undefined : shop.cutters.find((c) => c.id === op.cutter);
+    const dial = cutter ? onDial(cutter, { from: 0, to: by }) : null;
+    return dial === null || dial.opens > 0;
+  }
+
+  /** Bored once more, the head opened by what was read to be left. */
+  function boredAgain(op: FeatureOperation, left: Mm, round: number) {
+    const { target } = op.measure!;
+    const head = { from: tidy(target - left), to: target, first: false };
+    const cutter = shop.cutters.find((c) => c.id === op.cutter);
+    const all = movesOf.get(op.key) ?? [];
+    const firstIn = all.find((m) => m.kind !== "go");
+    follow(op, all, `again-${round}`, (stroke) => ({
+      title: say`${op.title}, recut by what you measured, move ${stroke.number} of ${all.length}`,
+      head: stroke === firstIn ? head : null,
+      ticks: stroke === firstIn ? [tickOf(op)(`head-${round}`, headPhrase(cutter, head))] : [],
+    }));
+  }
 }
+
+/** What a move is told with. */
+type MoreOfMove = Partial<Step> & { title: Phrase; head?: HeadOpened | null };
 
 /** How near a hole has to lie to a zero taken anew, where the drawing does not say, mm (guess). */
 const usualPlace = 0.05;

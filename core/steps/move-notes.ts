@@ -19,6 +19,14 @@ export function moveNotes(
         )`Spindle in neutral, turned by hand at the drawbar or chuck. Three turns to start it square, then half a turn back for every turn; oil it. Mark the depth on the tap. If it goes stiff, back out and clear the chips; finish with a tap wrench where the spindle no longer reaches.`,
       ),
     ];
+  if (move.kind === "down" && op.opensFrom !== null)
+    return [
+      note(
+        words(
+          "Feed it evenly to the end, X and Y untouched. Stop the spindle before you come up: the tip scores the wall.",
+        ),
+      ),
+    ];
   if (move.kind === "down" && op.by === "hole")
     return [
       workHardens

@@ -1,3 +1,4 @@
+import type { HeadOpened } from "./boring-ticks.ts";
 import { type Stroke, type Measured } from "../recipes/index.ts";
 import type { Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";
@@ -24,6 +25,8 @@ export interface StepMove {
   of: number;
   /** Down by the quill, knee or head locked. */
   quill: boolean;
+  /** A boring head is opened before it. */
+  head: HeadOpened | null;
 }
 
 /** How a size of a feature is measured: a depth from its face, a gap inside, else outside. */

@@ -9,7 +9,11 @@ export type States = ReadonlyMap<FeatureKey, FeatureProgress>;
 
 /** How much is left for the last wall when it is reached, mm: what its cut was planned to take. */
 const leftForWall = (operation: FeatureOperation): Mm =>
-  operation.cut ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0) : 0;
+  operation.opensFrom !== null
+    ? tidy(operation.diameter - operation.opensFrom)
+    : operation.cut
+      ? tidy(operation.cut.passes.at(-1)?.cumulative ?? 0)
+      : 0;
 
 /** What a size should read while its last wall is not cut yet, mm. */
 export function expectedBefore(measured: Measured, last: FeatureOperation | undefined): Mm {
@@ -20,7 +24,7 @@ export function expectedBefore(measured: Measured, last: FeatureOperation | unde
 /** How much further out the last wall is cut than planned, by the readings before it, mm; 0 without any. */
 function wallShift(operation: FeatureOperation, setup: FeatureSetup, states: States): Mm {
   const { measure } = operation;
-  if (!measure || measure.before) return 0;
+  if (!measure || measure.before || operation.opensFrom !== null) return 0;
   const before = setup.operations.find(
     (o) => o.feature === operation.feature && o.measure?.before && o.measure.size === measure.size,
   );
@@ -59,7 +63,8 @@ const mostLeft = ({ cut }: FeatureOperation): Mm =>
  */
 export function leftOver(operation: FeatureOperation, measured: Measured, readings: readonly Mm[]): Mm {
   const wall = operation.cut?.kind === "side";
-  const cuttable = operation.by === "mill" && wall !== isDepth(measured);
+  const cuttable =
+    operation.opensFrom !== null ? !isDepth(measured) : operation.by === "mill" && wall !== isDepth(measured);
   if (measured.before || !cuttable || readings.length === 0) return 0;
   const { lower, upper } = measured.limits;
   const [smallest, largest] = [Math.min(...readings), Math.max(...readings)];
@@ -136,4 +141,13 @@ export function fitNotes(
             )`${precise(mm(most), 3)} is still to come off the wall: it is recut that much further out, then measured again.`,
     ),
   ];
+}
+
+/** What the head of a boring operation is opened from: the hole as it was read before, else as it was to be, mm. */
+export function boredFrom(operation: FeatureOperation, { operations }: FeatureSetup, states: States): Mm {
+  const { opensFrom, feature, measure } = operation;
+  const before = operations.find((o) => o.feature === feature && o.measure?.before && o.opensFrom !== null);
+  const isLast = measure !== null && !measure.before;
+  const read = before && isLast ? (states.get(before.key)?.readings.get("diameter") ?? []).flat() : [];
+  return read.length > 0 ? (Math.max(...read) + Math.min(...read)) / 2 : opensFrom!;
 }

@@ -4,6 +4,7 @@ import { type Mm, mm, tidy } from "../../quantity/index.ts";
 import { cuttingDiameter } from "../../shop/index.ts";
 import { note, rule, say, words } from "../../working/index.ts";
 import { drillWorks, type HoleAsked, spotWork, toolWork } from "../drill-hole.ts";
+import { boringWorks, openedFor } from "../bore.ts";
 import {
   aimOf,
   depthsFrom,
@@ -95,31 +96,7 @@ function waysOf(
   const boring: Named = {
     name: "drilled and bored",
     why: words("A boring head makes any size, true to the spindle."),
-    works: [
-      ...before(0.4, bore * 0.6),
-      toolWork(
-        asked,
-        "bore",
-        say`Bore ${mm(bore)}`,
-        {
-          by: "hole",
-          kinds: ["boringHead"],
-          diameter: bore,
-          over: 0,
-          under: bore,
-          wanted: say`A boring head that reaches ${mm(bore)}`,
-        },
-        {
-          notes: [
-            note(
-              rule(
-                "M49.boring",
-              )`Know whether the head's dial reads on the radius or the diameter; work up to size, measuring each time.`,
-            ),
-          ],
-        },
-      ),
-    ],
+    works: boringWorks(asked, bore, { opened: openedFor(asked, bore, shop), aim }),
   };
   switch (feature.form) {
     case "drilled":

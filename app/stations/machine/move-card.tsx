@@ -132,7 +132,9 @@ export function MoveCard({
           mt="12px"
         >
           <Fact label="cut" wide>
-            <chakra.span fontSize={{ base: "16px", md: "20px" }}>{how[move.cuts]}</chakra.span>
+            <chakra.span fontSize={{ base: "16px", md: "20px" }}>
+              {operation.opensFrom === null ? how[move.cuts] : "the wall of the hole, evenly"}
+            </chakra.span>
           </Fact>
           <Fact label={`feed, by ${by}`}>
             <Figure of={quantity("feed", vf)} />

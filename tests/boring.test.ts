@@ -40,7 +40,7 @@ const bored = (diameter: string): Job =>
       {
         ...featureOf("hole", "b", "top", { sizes: { diameter }, first: "left 40", second: "front 30" }),
         form: "bored",
-      } as ReturnType<typeof featureOf>,
+      },
     ],
   });
 

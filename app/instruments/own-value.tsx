@@ -1,7 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type RefObject, useId } from "react";
+import { type ReactNode, type RefObject, useId } from "react";
 import { type LengthUnit, parseLength } from "../../core/quantity/index.ts";
 import { entryProblem, type Phrase, words } from "../../core/working/index.ts";
+import { Button } from "./button.tsx";
 import { Field } from "./field.tsx";
 import { understoodAs } from "./number-entry.tsx";
 import { Words } from "./words.tsx";
@@ -60,6 +61,26 @@ export function OwnValue({
       >
         {outcome && !outcome.ok ? <Words of={outcome.problem} /> : (outcome?.said ?? "")}
       </chakra.p>
+    </Box>
+  );
+}
+
+/** The same with a button beside it, for what is typed rarely. */
+export function OwnValueRow({
+  button,
+  enabled,
+  children,
+  ...value
+}: Parameters<typeof OwnValue>[0] & { button: string; enabled: boolean; children?: ReactNode }) {
+  return (
+    <Box display="flex" gap="8px" alignItems="flex-start" mt="6px" flexWrap="wrap">
+      <Box width="260px">
+        <OwnValue {...value} />
+      </Box>
+      <Button look="strong" mt="22px" disabled={!enabled} onClick={value.onUse}>
+        {button}
+      </Button>
+      {children}
     </Box>
   );
 }

@@ -69,3 +69,12 @@ export type MachineOverride = Extract<Override, { what: "machine" }>;
 export type PlainOverride = Exclude<Override, MachineOverride>;
 export const isMachineOverride = (o: Override): o is MachineOverride => o.what === "machine";
 export const isPlainOverride = (o: Override): o is PlainOverride => o.what !== "machine";
+
+/** What a person set that is kept, in its order. */
+export function keptOverrides(
+  { byId, order }: { byId: { [id: string]: Override | undefined }; order: readonly string[] },
+  keeps: (override: Override) => boolean,
+): { byId: { [id: string]: Override }; order: string[] } {
+  const kept = order.flatMap((id) => byId[id] ?? []).filter(keeps);
+  return { byId: Object.fromEntries(kept.map((o) => [o.id, o])), order: kept.map((o) => o.id) };
+}

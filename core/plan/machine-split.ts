@@ -1,5 +1,5 @@
 import type { OwnHandbook } from "../handbook/index.ts";
-import { isPlainOverride, type Job, type Override } from "../job/index.ts";
+import { isPlainOverride, type Job, keptOverrides, type Override } from "../job/index.ts";
 import type { Minutes } from "../quantity/index.ts";
 import { cutterOf, keyOfSetup, type Setup } from "../route/index.ts";
 import type { Machine, Shop } from "../shop/index.ts";
@@ -38,15 +38,11 @@ export interface MachinesAsked {
 }
 
 /** A job without any machine chosen for single setups. */
-export function onOneMachine(job: Job, machine: string): Job {
-  const { byId, order } = job.overrides;
-  const plain = order.flatMap((id) => byId[id] ?? []).filter(isPlainOverride);
-  return {
-    ...job,
-    machine,
-    overrides: { byId: Object.fromEntries(plain.map((o) => [o.id, o])), order: plain.map((o) => o.id) },
-  };
-}
+export const onOneMachine = (job: Job, machine: string): Job => ({
+  ...job,
+  machine,
+  overrides: keptOverrides(job.overrides, isPlainOverride),
+});
 
 /** A job that goes to another machine at a setup. */
 export function splitAt(job: Job, at: MachineSplit["from"], then: string): Job {

@@ -40,7 +40,7 @@ import {
   type StaleCause,
   type Step,
 } from "../steps/index.ts";
-import { effectivePart, equipment, type Job, machineOf } from "../job/index.ts";
+import { effectivePart, equipment, type Job, keptOverrides, machineOf } from "../job/index.ts";
 import { plan } from "./make-plan.ts";
 import type { Plan } from "./plan.ts";
 import type { Requirement } from "./requirement.ts";
@@ -222,15 +222,10 @@ export function* rehearsing(asked: RehearsalAsked): Generator<RehearsalProgress,
 }
 
 /** One piece is followed: what is wanted for two in the vise at once is left out. */
-function alone(job: Job): Job {
-  const kept = job.overrides.order
-    .flatMap((id) => job.overrides.byId[id] ?? [])
-    .filter((o) => o.what !== "together");
-  return {
-    ...job,
-    overrides: { byId: Object.fromEntries(kept.map((o) => [o.id, o])), order: kept.map((o) => o.id) },
-  };
-}
+const alone = (job: Job): Job => ({
+  ...job,
+  overrides: keptOverrides(job.overrides, (o) => o.what !== "together"),
+});
 
 /** What the part is against its drawing once a setup is taken out: sizes that are to be reached, features that are to be there. */
 function judgedAfter(

@@ -5,7 +5,7 @@ import { type Mm, mm } from "../../../core/quantity/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
 import { Notice } from "../../instruments/notice.tsx";
-import { OwnValue, readOwnLength } from "../../instruments/own-value.tsx";
+import { OwnValueRow, readOwnLength } from "../../instruments/own-value.tsx";
 import { useOverrides } from "../../instruments/use-overrides.ts";
 import { Figure } from "../../instruments/words.tsx";
 
@@ -43,26 +43,22 @@ export function PaperThickness({ now }: { now: Mm }) {
         )}
       </chakra.p>
       {open && (
-        <Box display="flex" gap="8px" alignItems="flex-start" mt="6px" flexWrap="wrap">
-          <Box width="260px">
-            <OwnValue
-              label="Paper, one sheet, measured"
-              text={text}
-              outcome={outcome}
-              onType={setText}
-              onUse={use}
-            />
-          </Box>
-          <Button look="strong" mt="22px" disabled={!outcome?.ok || outcome.value > thickest} onClick={use}>
-            Use mine
-          </Button>
+        <OwnValueRow
+          label="Paper, one sheet, measured"
+          text={text}
+          outcome={outcome}
+          onType={setText}
+          onUse={use}
+          button="Use mine"
+          enabled={outcome?.ok === true && outcome.value <= thickest}
+        >
           {outcome?.ok && outcome.value > thickest && (
             <Notice severity="warn">
               More than <Figure of={mm(thickest)} /> is too thick for paper: check the unit and the decimal
               point.
             </Notice>
           )}
-        </Box>
+        </OwnValueRow>
       )}
     </Box>
   );

@@ -6,7 +6,7 @@ import { farthestStop, type RecordEvent, type Step, stopReading } from "../../..
 import { entryProblem, words } from "../../../core/working/index.ts";
 import { Button } from "../../instruments/button.tsx";
 import { useJob } from "../../instruments/job-context.tsx";
-import { type OwnRead, OwnValue } from "../../instruments/own-value.tsx";
+import { type OwnRead, OwnValueRow } from "../../instruments/own-value.tsx";
 import { Figure } from "../../instruments/words.tsx";
 
 /** Steps at which the table is free to go to the stop: nothing is cut yet. */
@@ -63,20 +63,15 @@ export function StopReading({
         </Button>
       </chakra.p>
       {open && (
-        <Box display="flex" gap="8px" alignItems="flex-start" mt="6px" flexWrap="wrap">
-          <Box width="260px">
-            <OwnValue
-              label="X, spindle over the stop"
-              text={text}
-              outcome={outcome}
-              onType={setText}
-              onUse={() => void keep()}
-            />
-          </Box>
-          <Button look="strong" mt="22px" disabled={!enabled || !outcome?.ok} onClick={() => void keep()}>
-            Keep it
-          </Button>
-        </Box>
+        <OwnValueRow
+          label="X, spindle over the stop"
+          text={text}
+          outcome={outcome}
+          onType={setText}
+          onUse={() => void keep()}
+          button="Keep it"
+          enabled={enabled && outcome?.ok === true}
+        />
       )}
     </Box>
   );

@@ -84,6 +84,22 @@ describe("walked over two machines", () => {
     expect(made.steps.filter((s) => s.ticks.some((t) => t.id === "carried"))).toHaveLength(1);
   });
 
+  test("a machine wanted where it is that one already changes nothing of what comes after", () => {
+    const early = splitAt(cheek, keyOfSetup(breaks[0]!), cheek.machine);
+    const both: Job = {
+      ...splitAt(cheek, keyOfSetup(breaks.at(-1)!), otherThan(cheek)),
+    };
+    both.overrides = {
+      byId: { ...both.overrides.byId, early: { ...early.overrides.byId.split!, id: "early" } },
+      order: ["early", ...both.overrides.order],
+    };
+    const made = planned(both);
+    const at = made.setups.findIndex((s) => s.carried);
+    expect(made.setups[at]!.number).toBe(breaks.at(-1)!.number);
+    expect(made.setups.slice(at).every((s) => s.machine === otherThan(cheek))).toBe(true);
+    expect(made.overrides.map((o) => o.state)).toEqual(["applied", "applied"]);
+  });
+
   test("what was begun on one machine stays on it, whatever is chosen after", () => {
     const begun = walk(cheek, { until: (s) => s.setup === 3 && s.kind === "touch" });
     const third = keyOfSetup(begun.plan.setups[2]!);

@@ -52,14 +52,16 @@ function onItsMachine(asked: OnMachinesAsked): PlannedSetups {
       return override && found?.ok && found.value ? [{ override, machine: found.value, index }] : [];
     })
     .at(0);
-  const reports = (but?: Override) =>
-    wanted.filter((o) => o !== but).map((o) => reported(o, made.setups, asked));
-  if (!move) return { ...made, overrides: [...made.overrides, ...reports()] };
+  if (!move)
+    return { ...made, overrides: [...made.overrides, ...wanted.map((o) => reported(o, made.setups, asked))] };
   const before = made.setups.slice(0, move.index);
+  const there = operationsIn(made.setups.slice(0, move.index + 1));
+  // What is wanted of the setups before is settled on this machine: on the other they are done.
+  const settled = wanted.filter((o) => o !== move.override && there.has(o.at));
   const rest = onItsMachine({
     ...asked,
     equipped: { ...equipped, machine: move.machine },
-    overrides: overrides.filter((o) => o !== move.override),
+    overrides: overrides.filter((o) => o !== move.override && !settled.some((s) => s === o)),
     progress: walkedPast(before, made, asked),
   });
   const report: OverrideReport = {
@@ -67,7 +69,14 @@ function onItsMachine(asked: OnMachinesAsked): PlannedSetups {
     state: "applied",
     why: say`From here on it is done on the ${move.machine.name}.`,
   };
-  return { ...joined(made, before, rest), overrides: [...overridesOf(made, before, rest), report] };
+  return {
+    ...joined(made, before, rest),
+    overrides: [
+      ...overridesOf(made, before, rest),
+      ...settled.map((o) => reported(o, made.setups, asked)),
+      report,
+    ],
+  };
 }
 
 /** The machine an override asks for at a setup; null where it is on that one already. */

@@ -1,5 +1,5 @@
 import { axisOf } from "../frame/index.ts";
-import { type Part } from "../part/index.ts";
+import type { Part } from "../part/index.ts";
 import { eachOf, type FeatureSetup, twoOf, twoOnOneAnother } from "../route/index.ts";
 import { done, type Outcome, refused, say, words } from "../working/index.ts";
 import { type FeatureInputs, planFeaturesOf, type PlannedFeatures } from "./feature-plan.ts";
@@ -14,7 +14,7 @@ export function withStacks(planned: PlannedFeatures, inputs: FeatureInputs): Pla
   const locatings = [...planned.locatings];
   const setups = planned.setups.map((setup, i): FeatureSetup => {
     const wanted = inputs.overrides.find(
-      (o) => o.what === "together" && setup.operations.some((op) => op.key === o.at),
+      (o) => o.what === "together" && o.value === "stacked" && setup.operations.some((op) => op.key === o.at),
     );
     const told = setup.operations.some((o) => inputs.states.get(o.key)?.told.seat.together === "stacked");
     if (!wanted && !told) return setup;

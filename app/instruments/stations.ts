@@ -32,6 +32,7 @@ export const stationList: readonly StationEntry[] = [
       view("faces", "Faces and finish"),
       view("fits", "Fits with"),
       view("cost", "What it costs"),
+      view("template", "Template"),
       view("check", "Check"),
     ],
   },

@@ -9,6 +9,7 @@ import { FaceTable } from "./face-table.tsx";
 import { Forms } from "./forms.tsx";
 import { Mates } from "./mates.tsx";
 import { Sheet } from "./sheet.tsx";
+import { Template } from "./template.tsx";
 import { UnderstoodSizes } from "./understood-sizes.tsx";
 
 /** What am I making? The sheet; faces and finish; what it must fit; what it costs; what the drawing check says. */
@@ -40,6 +41,7 @@ export function DrawingStation() {
         )}
         {view === "fits" && <Mates />}
         {view === "cost" && <Cost />}
+        {view === "template" && <Template />}
         {view === "check" && (
           <>
             {found === 0 ? (

@@ -22,7 +22,7 @@ export * from "./woodruff-key.ts";
 export { middleOn } from "./features/base.ts";
 export * from "./features/matters.ts";
 export { middleAcross } from "./features/groove.ts";
-export { holeMiddles } from "./features/hole/pattern.ts";
+export { cornersAsRows, holeMiddles } from "./features/hole/pattern.ts";
 export { drillPoint } from "./features/hole/point.ts";
 export { boreOf, headOf, threadOf } from "./features/hole/screw.ts";
 export { seatOf as woodruffOf } from "./features/woodruff/index.ts";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { featuresOf, holeMiddles, newMate } from "../part/index.ts";
+import { drawnSite, featuresOf, holeMiddles, newMate } from "../part/index.ts";
 import { demoShop } from "../shop/index.ts";
 import { phraseText } from "../working/index.ts";
 import { appended } from "../steps/index.ts";
@@ -83,7 +83,8 @@ describe("holes drilled together", () => {
       const same = carriedHole(hole, "same", "new");
       if (!same) continue;
       expect(same).toMatchObject({ id: "new", form: "drilled", face: hole.face, first: hole.first });
-      expect(holeMiddles(same, [10, 10])).toEqual(holeMiddles(hole, [10, 10]));
+      const site = drawnSite(cheek.part);
+      expect(holeMiddles(same, [10, 10], site)).toEqual(holeMiddles(hole, [10, 10], site));
     }
     const tapped = { ...holes[0]!, form: "tapped" as const, screw: "M6" };
     expect(carriedHole(tapped, "clearance", "c")!.sizes.diameter!.nominal).toBeCloseTo(6.6, 9);

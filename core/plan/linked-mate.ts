@@ -1,7 +1,16 @@
 import { judgedReadings, type Reading } from "./judged-reading.ts";
 import type { Job } from "../job/index.ts";
 import { clearanceOf } from "../handbook/index.ts";
-import { boreOf, type Feature, featuresOf, type Mate, sizesOfPart } from "../part/index.ts";
+import {
+  boreOf,
+  cornersAsRows,
+  drawnSite,
+  type Feature,
+  featuresOf,
+  type Mate,
+  middleOn,
+  sizesOfPart,
+} from "../part/index.ts";
 import { type Dimension, dimensionOf, type Mm, tidy } from "../quantity/index.ts";
 import type { Record as JobRecord } from "../steps/index.ts";
 import type { JudgedBy } from "./judged-reading.ts";
@@ -66,9 +75,12 @@ export type CarriedAs = (typeof carriedAs)[number];
 export function holesToCarry(from: Job, into: Job): Extract<Feature, { kind: "hole" }>[] {
   const at = (f: Feature) => JSON.stringify([f.face, f.first, f.second]);
   const there = new Set(featuresOf(into.part).map(at));
-  return featuresOf(from.part).filter(
-    (f): f is Extract<Feature, { kind: "hole" }> => f.kind === "hole" && !there.has(at(f)),
-  );
+  const site = drawnSite(from.part);
+  return featuresOf(from.part).flatMap((f) => {
+    if (f.kind !== "hole" || there.has(at(f))) return [];
+    const middle = middleOn(f, site);
+    return middle ? [cornersAsRows(f, middle, site, f.sizes.diameter?.written.unit ?? "mm")] : [];
+  });
 }
 
 /**

@@ -28,7 +28,7 @@ const coneTip = (face: Mm, diameter: Mm, angle: number): Mm =>
 /** Spotted, drilled, then sized as the drawing asks: reamed, bored, tapped, or given a head. */
 export const holeRecipe: Recipe<OfKind<"hole">> = (feature, place) => {
   const bore = boreOf(feature)!;
-  const at = holeMiddles(feature, middleOn(feature, place.site)!)!;
+  const at = holeMiddles(feature, middleOn(feature, place.site)!, place.site)!;
   const up = feature.face;
   const main = place.cutout.prisms.find((p) => !p.thread && p.inset === undefined)!;
   const through = feature.sizes.depth === null;

@@ -94,7 +94,7 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
 /** Metal around a thread: less than its diameter from middle to edge bulges or breaks out. */
 function nearEdge(feature: Hole, name: string, diameter: Mm, site: Bench["site"]): Warning[] {
   const at = middleOn(feature, site);
-  const middles = at && holeMiddles(feature, at);
+  const middles = at && holeMiddles(feature, at, site);
   if (!middles) return [];
   const [a, b] = axesAcross(feature.face);
   const least = Math.min(...middles.flatMap(([x, y]) => [x, site.sizes[a] - x, y, site.sizes[b] - y]));

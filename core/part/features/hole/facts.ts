@@ -18,7 +18,7 @@ export function holeFacts(feature: Hole, site: Site): Fact[] {
   const bore = boreOf(feature);
   const head = headOf(feature);
   const at = middleOn(feature, site);
-  const middles = at && feature.pattern !== "one" ? holeMiddles(feature, at) : null;
+  const middles = at && feature.pattern !== "one" ? holeMiddles(feature, at, site) : null;
   const percent = thread && bore ? threadPercent(thread.diameter, thread.pitch, bore) : null;
   const [a, b] = axesAcross(feature.face);
   return [

@@ -58,7 +58,7 @@ const formFields = ({ form, screw }: Hole): EntryField[] => {
 
 export { holeSchema };
 
-/** A hole, drilled, bored, reamed, tapped, counterbored or countersunk; one, a grid, or on a bolt circle. */
+/** A hole, drilled, bored, reamed, tapped, counterbored or countersunk; one, a grid, on a bolt circle, or at every corner. */
 export const holeRules: FeatureRules<Hole> = {
   schema: holeSchema,
   word: "hole",
@@ -98,6 +98,7 @@ export const holeRules: FeatureRules<Hole> = {
           ["one", "one hole"],
           ["grid", "rows"],
           ["circle", "bolt circle"],
+          ["corners", "one at every corner"],
         ],
       },
       ...(pattern === "grid"
@@ -130,7 +131,7 @@ export const holeRules: FeatureRules<Hole> = {
     const at = middleOn(feature, site);
     const bore = boreOf(feature);
     if (!at || bore === null) return null;
-    const middles = holeMiddles(feature, at);
+    const middles = holeMiddles(feature, at, site);
     const head = headOf(feature);
     if (!middles || head === "unfinished") return null;
     const axis = axisOf(face);

@@ -19,7 +19,7 @@ export const holeSchema = featureShape("hole", holeSizes, holeNumbers, {
   form: z.enum(holeForms),
   /** The thread that is tapped, or the screw it is counterbored for; empty for own sizes. */
   screw: z.string(),
-  pattern: z.enum(["one", "grid", "circle"]),
+  pattern: z.enum(["one", "grid", "circle", "corners"]),
   /** The faces a grid runs toward from its first hole. */
   towardFirst: faceSchema,
   towardSecond: faceSchema,

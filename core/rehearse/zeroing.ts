@@ -124,10 +124,32 @@ function goOver({ near, crown, on }: Zero, table: OnTheTable, axes: Axes, end: M
   axes.z.moveTo(table.clearHeight);
   axes.x.moveTo(x);
   axes.y.moveTo(y);
-  if (!crown) return max[2];
+  if (!crown) return highest(table);
   // The crown of the section that is cut, where a shaft is thinner there; or a floor.
   // Without a told place one stands clear of all that is higher.
   return under(x, y, near ? end : 0) ?? max[2];
+}
+
+/** What stands higher with less than this is a crumb or a dust of two planes: paper over it feels nothing, mm². */
+const leastFelt = 0.2;
+const slab: Mm = 0.05;
+const mostSlabs = 60;
+
+/** The highest place of the part that can be felt. */
+function highest({ held, kit }: OnTheTable): Mm {
+  const { solid, bounds } = held!.piece;
+  const { min, max } = bounds;
+  let top = max[2];
+  for (let i = 0; i < mostSlabs && top - slab > min[2]; i++) {
+    const area = kit.scope(
+      () =>
+        solid.within(kit.box([min[0] - 1, min[1] - 1, top - slab], [max[0] + 1, max[1] + 1, top])).volume /
+        slab,
+    );
+    if (area >= leastFelt) return top;
+    top -= slab;
+  }
+  return max[2];
 }
 
 /** Places over a face that are looked at, as shares of it. */

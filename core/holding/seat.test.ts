@@ -96,6 +96,38 @@ describe("seat in a plain vise", () => {
     expect(seat.value.rod?.height).toBe(seat.value.parallels!.height + seat.value.grip / 2);
   });
 
+  test.each([7, 8, 9, 10, 12, 14, 18, 24])(
+    "of a part %d high no rod stands up to where the cutter goes, or it is refused",
+    (standing) => {
+      const parallels = Array.from({ length: 34 }, (_, i) => ({
+        id: `p-${i}`,
+        name: `${i + 5}`,
+        retired: false,
+        height: i + 5,
+        thickness: 6,
+        unlike: null,
+        length: 125,
+      }));
+      const rods = [12, 6].map((diameter) => ({
+        id: `r-${diameter}`,
+        name: `${diameter}`,
+        retired: false,
+        diameter,
+      }));
+      const seat = seatInVise(
+        request(piece([100, 62, standing], "sawn"), "top", "front", { removal: 1, parallels, rods }),
+      );
+      if (!seat.ok) {
+        expect(["M06.high", "M12.shallow"]).toContain(seat.reason.id);
+        return;
+      }
+      const { rod, parallels: under } = seat.value;
+      expect(rod!.height + rod!.diameter / 2).toBeLessThanOrEqual(
+        (under?.height ?? 0) + standing - 1 - 1 + 1e-9,
+      );
+    },
+  );
+
   test("a tall part, a shallow grip and an unclean reference are told; a good seat is silent", () => {
     const ids = (of: Piece, up: Face, fixed: Face) => {
       const seat = seatInVise(request(of, up, fixed));

@@ -29,6 +29,7 @@ import {
   say,
   warn,
   type Warning,
+  words,
 } from "../working/index.ts";
 import * as z from "../zod.ts";
 import { clearOfParallels, pastJaw } from "./parallel-reached.ts";
@@ -36,6 +37,8 @@ import { clearPlace, parallelsSchema } from "./parallels-lie.ts";
 
 /** Cutter clearance left above the jaws after the last pass, mm (domain.md 5). */
 export const cutterClearance = 2;
+/** A rod at the moving jaw stays this far below the finished face, mm. */
+const rodClear = 1;
 /** What an edge break takes from the grip, mm. */
 const edgeBreak = 0.5;
 
@@ -205,19 +208,20 @@ function seatOnPair(request: SeatRequest): Outcome<Seat> {
   const standing = piece.sizes[axisOf(at.up)];
   const between = piece.sizes[axisOf(at.fixed)];
   const along = piece.sizes[alongJaws(at)];
-  const rod = needsRod(piece, at) ? request.rods[0] : undefined;
-  if (needsRod(piece, at) && !rod) {
+  const pressed = needsRod(piece, at);
+  const [usual] = pressed ? request.rods : [];
+  if (pressed && !usual) {
     return refused(
       rule("M06.none")`The face at the moving jaw is not machined and there is no round rod in the shop.`,
       say`Cut a length of soft round bar, about ${mm(12)} thick, and enter it in the shop.`,
     );
   }
-  const room = between + (rod?.diameter ?? 0);
+  const room = between + (usual?.diameter ?? 0);
   if (room > vise.opening) {
     return refused(
       rule(
         "M11.opening",
-      )`${mm(room)} ${rod ? "with the rod " : ""}must go between the jaws; the ${vise.name} opens ${mm(vise.opening)}.`,
+      )`${mm(room)} ${usual ? "with the rod " : ""}must go between the jaws; the ${vise.name} opens ${mm(vise.opening)}.`,
       say`Turn the part, use a wider vise, or strap it to the table.`,
     );
   }
@@ -267,6 +271,18 @@ function seatOnPair(request: SeatRequest): Outcome<Seat> {
       say`Take less off in this setup, or hold the part another way.`,
     );
   }
+  // Above its middle a rod may stand no higher than the cutter comes down.
+  const free = 2 * (standing - removal - rodClear - grip / 2);
+  const rod = removal > 0 ? request.rods.find((r) => r.diameter <= free) : usual;
+  if (pressed && !rod)
+    return refused(
+      rule(
+        "M06.high",
+      )`The rod of ${mm(usual!.diameter)} at the moving jaw would stand up to the finished face: the cutter would meet it.`,
+      free > 0
+        ? say`Enter a rod of at most ${mm(tidy(free))}, or hold the part on a plate.`
+        : words("Hold the part on a plate."),
+    );
   return done({
     up: at.up,
     fixed: at.fixed,
@@ -280,7 +296,7 @@ function seatOnPair(request: SeatRequest): Outcome<Seat> {
           ...places.get(pair)!,
         }
       : null,
-    rod: rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
+    rod: pressed && rod ? { id: rod.id, diameter: rod.diameter, height: tidy(under + grip / 2) } : null,
     paper: request.paper,
     jack: request.jack && overhang !== null,
     stop: request.stop,

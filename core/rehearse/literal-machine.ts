@@ -244,7 +244,7 @@ export class LiteralMachine {
     }
     const to = axes.here;
     axes.travelled(tool.reach, table.bed);
-    if (!told.cuts) return strokes.rapid(tool, from, to);
+    if (!told.cuts) return strokes.rapid(tool, from, to, told.how === "feed");
     const down = told.how === "down";
     if (down) strokes.plunges(tool, from, to);
     const [start, end] = strokes.pushedOff(tool, from, to, told);

@@ -180,18 +180,19 @@ export class Strokes {
     this.#report.stroke({ low, high }, this.#table.held!.pose);
   }
 
-  /** At rapid the tool may touch nothing. */
-  rapid(tool: Tool | null, from: Vec, to: Vec): void {
+  /** At rapid the tool may touch nothing; fed, no more than the skin that another zero left of what is cut already. */
+  rapid(tool: Tool | null, from: Vec, to: Vec, fed: boolean): void {
     if (!tool) return;
     this.#collide(tool, from, to);
     const before = this.#piece.over(
       this.#plan(from, to, tool.radius - 0.02),
       Math.min(from[2], to[2]) + 0.02,
       Math.max(from[2], to[2]) + tool.flute,
+      Math.atan2(to[1] - from[1], to[0] - from[0]),
     );
     if (!before) return;
     const deep = Math.min(before.across, before.height);
-    if (deep <= 0.06 || before.volume < crumb) return;
+    if (deep <= (fed ? skinOfLevel : 0.06) || before.volume < crumb) return;
     this.#report.find("ploughs", deep, tool.cutter.name, middleOf(before.bounds));
     this.#remove(tool, from, to);
   }

@@ -21,9 +21,14 @@ import { dim, featureList, read } from "./cheek-block.ts";
 
 /** Whole jobs with their shop, drawn by a seed: whatever a person may bring. The same seed gives the same job. */
 
+/** From which seed on a choice is drawn. */
+const drawnSince: { [choice: string]: number | undefined } = { corners: 20_000 };
+
 class Draw {
   readonly chance: Chance;
+  readonly #seed: number;
   constructor(seed: number) {
+    this.#seed = seed;
     this.chance = chance(seed);
   }
   between(low: number, high: number, step = 0.5): number {
@@ -31,6 +36,10 @@ class Draw {
   }
   one<T>(list: readonly T[]): T {
     return list[Math.min(list.length - 1, Math.floor(this.chance.next() * list.length))]!;
+  }
+  /** What a seed draws from: choices that came later are drawn by later seeds only, so that an earlier one stays the job it was. */
+  known<T extends readonly [string, ...unknown[]]>(options: readonly T[]): T[] {
+    return options.filter(([value]) => this.#seed >= (drawnSince[value] ?? 0));
   }
   is(share: number): boolean {
     return this.chance.next() < share;
@@ -130,7 +139,7 @@ function featureOf(kind: FeatureKind, id: string, sizes: Sizes, d: Draw): Featur
   const bare = rules.make(id, face);
   const chosen = rules
     .choices(bare)
-    .reduce((now, { key, options }) => withChoice(now, key, d.one(options)[0]), bare);
+    .reduce((now, { key, options }) => withChoice(now, key, d.one(d.known(options))[0]), bare);
   const filled = Object.fromEntries(
     rules.fields(chosen).flatMap(({ key, unit, empty }) => {
       if (unit !== "length" || (empty !== null && d.is(0.6))) return [];

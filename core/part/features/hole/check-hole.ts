@@ -1,7 +1,7 @@
 import { axesAcross } from "../../../frame/index.ts";
 import { inchClearances, metricClearances } from "../../../handbook/index.ts";
 import { type Mm, mm, mmPerInch } from "../../../quantity/index.ts";
-import { note, precise, rule, type Warning, warn } from "../../../working/index.ts";
+import { note, precise, rule, stop, type Warning, warn } from "../../../working/index.ts";
 import { threadPercent } from "../../thread.ts";
 import { middleOn } from "../base.ts";
 import type { Bench } from "../rules.ts";
@@ -30,6 +30,8 @@ export function checkHole(feature: Hole, depth: Mm, { site }: Bench): Warning[] 
   const { form, sizes: own } = feature;
   const bore = boreOf(feature)!;
   const found: Warning[] = [];
+  if (site.shaft && feature.pattern === "corners")
+    found.push(stop(rule("drawing.corners")`A shaft has no corners: draw the holes one by one, or as rows.`));
   const screw =
     form === "drilled" && own.diameter && own.diameter.fit === null
       ? clearances.find((c) => Math.abs(c.diameter - own.diameter!.nominal) < 0.005)

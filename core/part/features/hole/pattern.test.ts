@@ -1,7 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { dim, featureOf } from "../../../../tests/support/cheek-block.ts";
+import { demoJobs } from "../../../../tests/support/demo-jobs.ts";
 import { faceNames } from "../../../frame/index.ts";
 import { axesAcross } from "../../../frame/index.ts";
+import { demoShop } from "../../../shop/index.ts";
+import { checkDrawing } from "../../index.ts";
 import { cornersAsRows, holeMiddles } from "./pattern.ts";
 import type { Hole } from "./schema.ts";
 
@@ -60,4 +63,15 @@ describe("a hole at every corner", () => {
     const grid = hole({ pattern: "grid", sizes: { ...hole({}).sizes, pitchFirst: dim("10") } });
     expect(cornersAsRows(grid, [10, 8], site, "mm")).toBe(grid);
   });
+});
+
+test("a shaft has no corners: the drawing check stops it", () => {
+  const shaft = demoJobs().find((job) => job.part.shaft)!;
+  const { part } = shaft;
+  const drawn = {
+    ...part,
+    features: { byId: { h: hole({ id: "h", form: "drilled" }) }, order: ["h"] },
+  };
+  const ids = checkDrawing(drawn, demoShop).map((f) => [f.severity, f.phrase.id]);
+  expect(ids).toContainEqual(["stop", "drawing.corners"]);
 });

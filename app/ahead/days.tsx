@@ -27,6 +27,7 @@ import type { DaysFound } from "../planner/planner.ts";
 import { askDays, stopDays } from "../planner/use-plan.ts";
 import { clock, dayName } from "./day-words.ts";
 import { DayChart, type Names } from "./day-chart.tsx";
+import { Sets } from "./sets.tsx";
 import { Times } from "./working-times.tsx";
 import type { AheadIntent } from "./ahead-intent.ts";
 
@@ -92,6 +93,7 @@ export function Days({ jobs, equipment, times }: Asked) {
         </Notice>
       )}
       {found && <Plan found={found} start={start} times={times} names={names} />}
+      {found && <Sets jobs={chosen.map(({ job }) => job)} plan={found.plan} start={start} times={times} />}
       <Section title="Jobs">
         <Table
           label="Jobs"

@@ -24,4 +24,4 @@ export * from "./sum-measuring.ts";
 export * from "./sum-money.ts";
 export * from "./bar-cuts.ts";
 export * from "./sum-pieces.ts";
-export { checkBar, template } from "./template.ts";
+export { template } from "./template.ts";

@@ -37,3 +37,4 @@ export { breaksIn, type MachineSplit } from "./machine-split.ts";
 export * from "./holding-comparison.ts";
 export * from "./two-at-once.ts";
 export * from "./face-map.ts";
+export { setsOf } from "./sets.ts";

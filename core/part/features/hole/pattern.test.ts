@@ -11,11 +11,11 @@ import type { Hole } from "./schema.ts";
 const sizes = { length: 100, width: 60, height: 40 };
 const site = { sizes };
 const hole = (given: Partial<Hole>): Hole => ({
-  ...(featureOf("hole", "h", "top", {
+  ...featureOf<"hole">("hole", "h", "top", {
     sizes: { diameter: "6" },
     first: "left 10",
     second: "front 8",
-  }) as Hole),
+  }),
   pattern: "corners",
   ...given,
 });

@@ -98,7 +98,7 @@ export function Days({ jobs, equipment, times }: Asked) {
         <Table
           label="Jobs"
           figures={[1]}
-          maxH="320px"
+          maxH="270px"
           head={["job", "left", "not before", "due", "done", ""]}
         >
           {jobs.map(({ job }) => (
@@ -212,7 +212,7 @@ function Plan({
       </chakra.p>
       <DayChart plan={plan} start={start} times={times} names={names} />
       <Section title="Day by day">
-        <Table label="Day by day" maxH="300px" head={["day", "from", "to", "machine", "job", "what"]}>
+        <Table label="Day by day" maxH="220px" head={["day", "from", "to", "machine", "job", "what"]}>
           {plan.stretches
             .flatMap((s) => partsByDay(s, start, times).map((part) => ({ ...part, s })))
             .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.from - b.from))

@@ -10,7 +10,7 @@ const spacers = {
   ...jobOf({
     name: "Spacer pair",
     material: "aluminum-6061",
-    block: ["50", "30", "20"],
+    block: ["50", "30 ±0.05", "20"],
     stock: "milled",
     over: [0, 0, 1],
     finished: ["left", "right", "front", "back", "bottom"],
@@ -21,7 +21,7 @@ const spacers = {
   quantity: 2,
 };
 
-test("two pieces side by side in the vise, then on one another and on another machine: cut once, read twice, both good", async ({
+test("two pieces end to end in the vise, then on one another and on another machine: cut once, read twice, both good", async ({
   strictPage: page,
 }) => {
   await page.addInitScript(() => localStorage.setItem("firm-arbor:telling", "brief"));
@@ -34,7 +34,7 @@ test("two pieces side by side in the vise, then on one another and on another ma
   await page.getByRole("button", { name: "Open it" }).click();
   await page.goto(`/jobs/${spacers.id}/record/1/batch`);
   await page.getByText("Two in the vise at once?").click();
-  for (const name of [/^1 between/, /^2 between/, /^3 stacked/]) {
+  for (const name of [/^1 end to end/, /^2 end to end/, /^3 stacked/]) {
     const row = page.getByRole("row", { name });
     await row.getByRole("button", { name: "Hold two" }).click();
     await expect(row.getByRole("button", { name: "One at a time" })).toBeVisible();

@@ -118,10 +118,30 @@ describe.each(cases.map((c) => [c.what, c] as const))("%s", (_what, { job, made,
   });
 });
 
-test("the piece that goes in with another is the next that is neither scrapped nor begun there", () => {
-  const begun = appended([], { type: "begun", op: "top/face", told: {} as never, with: 2 });
-  expect(partnerFor("top/face", 1, [1, 2, 3], [])).toBe(2);
-  expect(partnerFor("top/face", 3, [1, 2, 3], begun)).toBeNull();
-  const scrapped = appended([], { type: "scrapped", reason: "" }).map((r) => ({ ...r, piece: 2 }));
-  expect(partnerFor("top/face", 1, [1, 2, 3], scrapped)).toBe(3);
+describe("the piece that goes in with another", () => {
+  const setupOf = (key: string, stays = false) => ({ operations: [{ key }], stays }) as unknown as Setup;
+  const here = setupOf("top/face");
+  const next = (piece: number, records: Record[], before: Setup[] = []) =>
+    partnerFor(here, piece, { pieces: [1, 2, 3], setups: [...before, here], records });
+  const of = (piece: number, ...events: Parameters<typeof appended>[1][]) =>
+    appended([], ...events).map((r) => ({ ...r, piece }));
+
+  test("is the next that is neither scrapped nor begun there", () => {
+    const begun = appended([], { type: "begun", op: "top/face", told: {} as never, with: 2 });
+    expect(next(1, [])).toBe(2);
+    expect(next(3, begun)).toBeNull();
+    expect(next(1, of(2, { type: "scrapped", reason: "" }))).toBe(3);
+  });
+
+  test("came out of every setup before it; where none did, none goes in", () => {
+    const before = [setupOf("front/face"), setupOf("back/face", true)];
+    expect(next(1, [], before)).toBeNull();
+    expect(next(1, of(3, { type: "tick", op: "front/face", tick: "out-part" }), before)).toBe(3);
+  });
+
+  test("is no other's once its beginning was taken back", () => {
+    const begun = appended([], { type: "begun", op: "top/face", told: {} as never, with: 2 });
+    expect(togetherWith(begun, "top/face", 2)).toBe(1);
+    expect(togetherWith(appended(begun, { type: "withdrawn", of: begun[0]!.id }), "top/face", 2)).toBeNull();
+  });
 });

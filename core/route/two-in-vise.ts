@@ -48,6 +48,12 @@ export function twoInVise(
   if (how === "between the jaws") {
     if (needs > vise.opening)
       return no(say`One behind the other they take ${mm(needs)}, and the vise opens to ${mm(vise.opening)}.`);
+    const under = setup.seat.parallels;
+    const pairs = parallels.filter((p) => p.height === under?.height).length;
+    if (under && (under.lower !== null || pairs < 2))
+      return no(
+        say`Each piece needs a pair of parallels ${mm(under.height)} high of its own, and ${pairs === 0 ? "none" : "one"} is owned.`,
+      );
     return cutFaces
       ? {
           may: "yes",

@@ -39,23 +39,22 @@ export function beginningOf(
   const operation = setup?.operations.find((o) => o.key === op);
   const begun = progressOf(foldRecords(records, piece), op) !== undefined;
   if (!setup || !operation || begun) return [];
-  const partner = setup.seat.together ? partnerIn(setup, op, piece, pieces, records) : null;
+  const partner = setup.seat.together ? partnerIn(setup, piece, { pieces, setups, records }) : null;
   return [
     { type: "begun", op, told: tell(setup, operation), ...(partner === null ? {} : { with: partner }) },
   ];
 }
 
-/** Who lies in the vise with a piece: whoever did since the setup began, else the next that is free. */
-function partnerIn(
-  { operations }: Setup,
-  op: Step["op"],
+/** Who lies in the vise with a piece: whoever did since the setup began, else the next that is ready. */
+export function partnerIn(
+  setup: Setup,
   piece: number,
-  pieces: readonly number[],
-  records: Record[],
+  among: Parameters<typeof partnerFor>[2],
 ): number | null {
-  const known = operations.flatMap(({ key }) => togetherWith(records, key, piece) ?? [])[0];
-  const goneOn = operations.some(({ key }) => progressOf(foldRecords(records, piece), key));
-  return known ?? (goneOn ? null : partnerFor(op, piece, pieces, records));
+  const { records } = among;
+  const known = setup.operations.flatMap(({ key }) => togetherWith(records, key, piece) ?? [])[0];
+  const goneOn = setup.operations.some(({ key }) => progressOf(foldRecords(records, piece), key));
+  return known ?? (goneOn ? null : partnerFor(setup, piece, among));
 }
 
 /** Events with the begin of every operation among them that is not begun yet, each before its first. */

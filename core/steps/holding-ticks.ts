@@ -22,6 +22,7 @@ import {
   type Warning,
   words,
 } from "../working/index.ts";
+import { partOut } from "./record.ts";
 import { answered, byIndicator, type MakeTick, type Tick } from "./tick.ts";
 import { heldWithin } from "./held-within.ts";
 import { blockTicks } from "./block-ticks.ts";
@@ -102,7 +103,7 @@ function seatTicks(setup: Setup, tick: MakeTick): Tick[] {
 function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[] {
   return [
     tick("wiped", words("Jaws, bed and part wiped clean")),
-    ...(seat.parallels ? [tick("parallels", parallelsIn(seat.parallels))] : []),
+    ...(seat.parallels ? [tick("parallels", parallelsIn(seat.parallels, seat.together))] : []),
     ...(seat.points ? [tick("points", pointsIn)] : []),
     ...(seat.stop ? [tick("stop", words("Stop set at the end of the part that the cut pushes it to"))] : []),
     ...(seat.paper ? [tick("paper", words("A strip of paper between the part and each jaw"))] : []),
@@ -118,7 +119,7 @@ function viseTicks(seat: Seat, fixed: string, end: Face, tick: MakeTick): Tick[]
             "rod",
             rule(
               "M06.rod",
-            )`Round rod ${mm(seat.rod.diameter)} between moving jaw and part, ${mm(seat.rod.height)} above the bed`,
+            )`${seat.together === "end to end" ? "A short round rod" : "Round rod"} ${mm(seat.rod.diameter)} between moving jaw and ${seat.together === "end to end" ? "each piece" : "part"}, ${mm(seat.rod.height)} above the bed`,
           ),
         ]
       : []),
@@ -131,7 +132,7 @@ const besideWords: Record<Together, Phrase> = {
     "A second piece at its right, 2 mm apart, seated the same way on the same parallels. Without one, this piece alone in the middle of the jaws",
   ),
   "between the jaws": words(
-    "A second piece between it and the moving jaw, seated the same way on parallels of its own, the faces that meet wiped clean",
+    "A second piece between it and the moving jaw, seated the same way, the faces that meet wiped clean",
   ),
   stacked: words(
     "A second piece below it, the same face up, edges flush against fixed jaw and stop, nothing between the two",
@@ -140,11 +141,13 @@ const besideWords: Record<Together, Phrase> = {
 
 const pointsIn = words("Three pieces of packing below, one of them a wedge or jack that can be set");
 
-/** How parallels go in: one pair, one pair on another, or one alone. */
-function parallelsIn(under: ParallelsUnder): Phrase {
+/** How parallels go in: one pair, one pair on another, one alone, or a pair for each of two pieces. */
+function parallelsIn(under: ParallelsUnder, together: Seat["together"]): Phrase {
   const { height, inset, single } = under;
   const [lower, upper] = heightsUnder(under);
   const rubbed = words(", rubbed with the hand and nothing felt");
+  if (together === "between the jaws")
+    return say`Two pairs of parallels ${mm(height)} high${rubbed}, on the bed, a pair under each piece`;
   if (single)
     return upper === undefined
       ? say`One parallel ${mm(height)} high${rubbed}, on the bed, at the center, ${mm(inset)} from the fixed jaw`
@@ -361,12 +364,12 @@ export function takeOutTicks(setup: Setup, tilted: boolean, squareness: Mm | nul
     ...(tilted ? [tick("upright", words("Head upright again, trammed and locked"))] : []),
     isGlued(seat)
       ? tick(
-          "out-part",
+          partOut,
           words(
             "Spindle stopped, part warmed until the glue lets go and slid off: gloves on, window open. Glue wiped off with solvent",
           ),
         )
-      : tick("out-part", words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
+      : tick(partOut, words(`Spindle stopped, part ${seat.table ? "off the table" : "out of the vise"}`)),
     ...(seat.rod ? [tick("out-rod", words("Round rod out"))] : []),
     ...(seat.jack ? [tick("out-jack", words("Jack out"))] : []),
     ...(seat.paper ? [tick("out-paper", words("Paper out"))] : []),

@@ -194,6 +194,9 @@ export function effective(records: Record[]): Record[] {
 /** The tick of a cut that is set by eye. */
 export const byEyeTick = "by-eye";
 
+/** The tick by which a part came out of a setup. */
+export const partOut = "out-part";
+
 /** Ticks of work at the metal: a move, a cut once more, by eye, handwork. */
 export const isCutTick = (tick: string): boolean =>
   /^(?:move|again)-/.test(tick) || tick === "filed" || tick === byEyeTick;

@@ -1,5 +1,5 @@
-import type { AnyKey } from "../route/index.ts";
-import { effective, type Record } from "./record.ts";
+import type { AnyKey, Setup } from "../route/index.ts";
+import { effective, partOut, type Record } from "./record.ts";
 
 /** What is done to both of two pieces that lie in the vise at once; each is read and judged by itself. */
 const ofBoth = new Set<Record["type"]>(["begun", "tick", "touched", "stale", "cut", "aligned"]);
@@ -11,8 +11,8 @@ const countsForBoth = (r: Record): boolean =>
   ofBoth.has(r.type) && !(r.type === "tick" && byHand.test(r.tick));
 
 /** With which piece an operation of a piece was begun; null where it was begun alone, or not yet. */
-export function togetherWith(records: readonly Record[], op: AnyKey, piece: number): number | null {
-  const begun = records.findLast(
+export function togetherWith(records: Record[], op: AnyKey, piece: number): number | null {
+  const begun = effective(records).findLast(
     (r) => r.type === "begun" && r.op === op && (r.piece === piece || r.with === piece),
   );
   if (begun?.type !== "begun" || begun.with === undefined) return null;
@@ -35,21 +35,31 @@ export function recordsOf(records: Record[], piece: number): Record[] {
   );
 }
 
-/** The piece that goes into the vise with another: the next that is neither scrapped nor begun there; null where none is left. */
+/**
+ * The piece that goes into the vise with another: the next that came out of every setup before this one, is not scrapped, and not begun
+ * here. Null where none is ready.
+ */
 export function partnerFor(
-  op: AnyKey,
+  setup: Setup,
   piece: number,
-  pieces: readonly number[],
-  records: Record[],
+  { pieces, setups, records }: { pieces: readonly number[]; setups: readonly Setup[]; records: Record[] },
 ): number | null {
   const counting = effective(records);
+  const mine = new Set<AnyKey>(setup.operations.map(({ key }) => key));
+  const before = setups
+    .slice(0, setups.indexOf(setup))
+    .flatMap((s) => (s.stays ? [] : [s.operations.at(-1)!.key as AnyKey]));
   const gone = (p: number) =>
     counting.some(
       (r) =>
         (r.type === "scrapped" && r.piece === p) ||
-        (r.type === "begun" && r.op === op && (r.piece === p || r.with === p)),
+        (r.type === "begun" && mine.has(r.op) && (r.piece === p || r.with === p)),
     );
-  return pieces.find((p) => p > piece && !gone(p)) ?? null;
+  const ready = (p: number) => {
+    const its = recordsOf(records, p);
+    return before.every((key) => its.some((r) => r.type === "tick" && r.op === key && r.tick === partOut));
+  };
+  return pieces.find((p) => p > piece && !gone(p) && ready(p)) ?? null;
 }
 
 /** The last record that says anything of a piece: its own, or of one that lay in the vise with it. Null where there is none. */

@@ -156,7 +156,7 @@ export function StepAtMachine({
       />
       {isCurrent && <NextPiece atBreak={walked.kind === "place" && !walked.ticks.some((t) => t.done)} />}
       <Warnings of={[...plan.rechecks, ...stops]} />
-      <LiesBeside step={step} />
+      <LiesBeside step={step} setup={setup} />
       {isCurrent && (
         <KeptSettings
           of={keptSettings(setup, plan.steps, plan.current, records, piece, rangeOf)}

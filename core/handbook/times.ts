@@ -8,6 +8,8 @@ export const handlingTimes = {
   cutterChange: 2,
   indicate: 4,
   touchOff: 1,
+  /** A boring head opened by its dial and locked. */
+  openHead: 0.5,
   /** To a place by hand and clear again, and down to the work there. */
   goTo: 0.2,
   down: 0.05,

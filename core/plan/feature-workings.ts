@@ -106,6 +106,13 @@ export function featureFigureWorking(
                   source: "usual handling times (guess)",
                 }),
               ]),
+          ...(operation.opensFrom === null
+            ? []
+            : [
+                line("head opened and locked", quantity("time", handlingTimes.openHead), {
+                  source: "usual handling times (guess)",
+                }),
+              ]),
           ...(operation.measure ? [line("measured", quantity("time", handlingTimes.measure))] : []),
           line("this operation", quantity("time", minutesOfOperation(operation)), { sum: true }),
         ],

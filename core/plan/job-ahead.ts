@@ -20,20 +20,25 @@ export interface Ahead extends JobAhead {
 /** What a saw is called where it is a machine of the day plan. */
 export const sawMachine = (saw: string): string => `saw/${saw}`;
 
-/** What is left of one clamping, and on which machine. */
-type LeftIn = Omit<Stretch, "name">;
+/** What is left of one clamping on a machine: a piece that was begun elsewhere stays there. */
+type LeftIn = Omit<Stretch, "name"> & { clamping: number };
+type Left = Map<string, LeftIn>;
+
+function put(left: Left, { clamping, machine, minutes }: LeftIn): void {
+  const key = `${clamping} ${machine}`;
+  left.set(key, { clamping, machine, minutes: (left.get(key)?.minutes ?? 0) + minutes });
+}
 
 /** Minutes still to do of one piece, by clamping. */
-function leftByClamping(made: Plan): Map<number, LeftIn> {
+function leftByClamping(made: Plan): Left {
   const all = made.steps.reduce((sum, s) => sum + s.minutes, 0);
   const scale = all > 0 ? made.minutes.total / all : 0;
   const setupAt = new Map(made.setups.map((s) => [s.number, s]));
-  const found = new Map<number, LeftIn>();
+  const found: Left = new Map();
   for (const step of made.steps) {
     const setup = setupAt.get(step.setup);
     if (step.done || !setup) continue;
-    const { clamping, machine } = setup;
-    found.set(clamping, { machine, minutes: (found.get(clamping)?.minutes ?? 0) + step.minutes * scale });
+    put(found, { ...setup, minutes: step.minutes * scale });
   }
   return found;
 }
@@ -50,13 +55,13 @@ export function jobAhead(
   { own, pace = 1 }: { own?: OwnHandbook; pace?: number } = {},
 ): Ahead {
   const shared = { job, records, shop, ...(own ? { own } : {}) };
-  let untouched: Map<number, LeftIn> | null = null;
+  let untouched: Left | null = null;
   let blocked = false;
-  const left = new Map<number, LeftIn>();
+  const left: Left = new Map();
   for (const piece of piecesOf(job, records)) {
     if (scrappedIn(records, piece)) continue;
     const mine = lastRecordOf(records, piece) !== null;
-    let mineLeft: Map<number, LeftIn>;
+    let mineLeft: Left;
     if (!mine && untouched) mineLeft = untouched;
     else {
       const made = plan({ ...shared, piece });
@@ -65,8 +70,7 @@ export function jobAhead(
       mineLeft = leftByClamping(made);
       if (!mine) untouched = mineLeft;
     }
-    for (const [clamping, { machine, minutes }] of mineLeft)
-      left.set(clamping, { machine, minutes: (left.get(clamping)?.minutes ?? 0) + minutes });
+    for (const part of mineLeft.values()) put(left, part);
   }
   const saw = sawOf(job, shop);
   const cuts = rack
@@ -74,10 +78,10 @@ export function jobAhead(
     .reduce((sum, c) => sum + (c.jobId === job.id ? c.count : 0), 0);
   const sawn: Stretch[] =
     cuts > 0 ? [{ machine: sawMachine(saw?.id ?? ""), name: "saw", minutes: cuts * sawHandling }] : [];
-  const setups = [...left].sort(([a], [b]) => a - b);
+  const setups = [...left.values()].sort((a, b) => a.clamping - b.clamping);
   const stretches = [
     ...sawn,
-    ...setups.map(([clamping, { machine, minutes }]): Stretch => ({
+    ...setups.map(({ clamping, machine, minutes }): Stretch => ({
       machine,
       name: `setup ${clamping}`,
       minutes: minutes * pace,

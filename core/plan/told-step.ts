@@ -276,12 +276,8 @@ function featureInstructions(step: Step, setup: FeatureSetup, plan: Plan, by: To
     case "move": {
       const { move, targets, head } = step.move!;
       const cutter = operation.cutter ?? "";
-      const dial =
-        head &&
-        onDial(
-          by.shop.cutters.find((c) => c.id === cutter)!,
-          head,
-        );
+      const owned = by.shop.cutters.find((c) => c.id === cutter);
+      const dial = head && owned ? onDial(owned, head) : null;
       return [
         ...(head
           ? [

@@ -14,6 +14,9 @@ const worthPlunging: Mm = 4;
 /** So far past the far side a boring bar goes, mm: its tip has to leave the metal. */
 const comesOut: Mm = 1;
 
+/** How deep what has no point goes: to the floor, or out at the far side. */
+const outOf = ({ through, floor }: HoleAsked): Mm => (through ? tidy(floor + comesOut) : floor);
+
 /** A hole opened for boring: how, and how wide it is then, mm. */
 interface Opened {
   works: Work[];
@@ -30,7 +33,7 @@ export function openedFor(asked: HoleAsked, bore: Mm, shop: Shop): Opened {
       .sort((a, b) => b - a)[0];
   const drill = widest(["twistDrill"], () => true) ?? tidy(bore / 2);
   const drilled = drillWorks(asked, drill, { over: 0.01, under: 0.01 }, shop);
-  const mill = widest(["endMill"], (c) => c.centerCutting && c.fluteLength >= asked.floor - asked.top);
+  const mill = widest(["endMill"], (c) => c.centerCutting && c.fluteLength >= outOf(asked) - asked.top);
   if (mill === undefined || mill < drill + worthPlunging) return { works: drilled, to: drill };
   return {
     works: [
@@ -48,6 +51,7 @@ export function openedFor(asked: HoleAsked, bore: Mm, shop: Shop): Opened {
           wanted: say`An end mill ${mm(mill)} that cuts to the center`,
         },
         {
+          floor: outOf(asked),
           notes: [
             note(
               words(
@@ -101,7 +105,7 @@ export function boringWorks(
           wanted: say`A boring head that goes into ${mm(opened.to)} and opens to ${mm(bore)}`,
         },
         {
-          ...(asked.through ? { floor: tidy(asked.floor + comesOut) } : {}),
+          floor: outOf(asked),
           measure: measured
             ? { size: "diameter", name: words("the hole"), ...aim, before: true, grows: true }
             : null,

@@ -352,11 +352,12 @@ export function operationOf(
   const sameTool = best.cutter.id === before?.cutter;
   const next = can.find((c) => c !== best);
   const tilt = work.tool.by === "mill" ? work.tool.tilt : null;
+  const opensFrom =
+    best.cutter.kind === "boringHead" && work.tool.by === "hole" ? (work.tool.enters ?? null) : null;
   return done({
     ...shared,
     levels: best.made.levels,
-    opensFrom:
-      best.cutter.kind === "boringHead" && work.tool.by === "hole" ? (work.tool.enters ?? null) : null,
+    opensFrom,
     cutter: best.cutter.id,
     toolName: best.cutter.name,
     diameter: best.made.diameter,
@@ -388,7 +389,8 @@ export function operationOf(
       handling:
         measuring +
         (sameTool ? 0 : handlingTimes.cutterChange + handlingTimes.touchOff) +
-        (tilt === null ? 0 : 2 * handlingTimes.indicate),
+        (tilt === null ? 0 : 2 * handlingTimes.indicate) +
+        (opensFrom === null ? 0 : handlingTimes.openHead),
     },
     sameTool,
   });

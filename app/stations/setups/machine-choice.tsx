@@ -28,7 +28,9 @@ export function MachineChoice({ setup }: { setup: Setup }) {
       <Choice
         label={before ? "Machine from here on" : "Machine"}
         value={setup.machine}
-        options={shop.machines.map((m) => [m.id, m.name] as const)}
+        options={shop.machines
+          .filter((m) => !m.retired || m.id === setup.machine)
+          .map((m) => [m.id, m.name] as const)}
         disabled={begun || setup.entry !== "placed"}
         onChoose={choose}
       />

@@ -133,7 +133,11 @@ export function MachinesCompared() {
       <StationTitle above="Setups">On which machine?</StationTitle>
       {!found && (
         <LongWork
-          says={progress ? "Planning on each machine, then on two of them" : "Planning on every machine"}
+          says={
+            progress
+              ? `Planning on each machine, then on two of them: ${counted(progress.done, "plan")} made`
+              : "Planning on every machine"
+          }
           done={null}
           stopped={stopped ? { says: "Stopped.", again: "Compare the machines" } : null}
           onStop={stopMachines}

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import { mm } from "../../../core/quantity/index.ts";
-import { faceOf, faceSetupsOf, readiness } from "../../../core/route/index.ts";
+import { faceOf, faceSetupsOf, readiness, type Setup } from "../../../core/route/index.ts";
 import { useJob } from "../../instruments/job-context.tsx";
 import { useEquipment } from "../../instruments/use-equipment.ts";
 import { Section, Table } from "../../instruments/section.tsx";
@@ -13,9 +13,9 @@ const marks = { ready: "● ready", tooMuch: "■ too large", unknown: "▲ not 
 const inks = { ready: "good", tooMuch: "stop", unknown: "warn" };
 
 /** "Ready for ±0.01?": what was checked of machine, vise and instruments, and what should be before this job. */
-export function ReadinessSheet() {
+export function ReadinessSheet({ setup }: { setup: Setup }) {
   const { plan, shop } = useJob();
-  const { machine, vise } = useEquipment();
+  const { machine, vise } = useEquipment(setup);
   const faces = faceSetupsOf(plan.setups).map(faceOf);
   const within = Math.min(
     ...faces.filter((f) => f.sized).map(({ limits }) => (limits.upper - limits.lower) / 2),

@@ -67,7 +67,7 @@ export function SetupView({ setup, vise, gone }: { setup: Setup; vise: Vise; gon
           {view === "true" && (
             <>
               {isFaceSetup(setup) && <ExpectedErrors face={faceOf(setup).face} />}
-              <ReadinessSheet />
+              <ReadinessSheet setup={setup} />
             </>
           )}
           {(view === "" || view === "rehearse") && <RefusedFeatures />}

@@ -53,6 +53,11 @@ function Findings({ of: { findings, finished }, plan }: { of: Rehearsal; plan: P
   const shown = all ? rows : rows.slice(0, shownAtFirst);
   return (
     <>
+      {plan.setups.some((s) => s.seat.together) && (
+        <Notice severity="note">
+          One piece was followed, alone in the vise: of two held at once the second is not seen here.
+        </Notice>
+      )}
       {findings.length === 0 && (
         <Notice severity="good">
           {finished

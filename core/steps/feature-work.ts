@@ -23,16 +23,8 @@ import { type Mm, mm, quantity, tidy } from "../quantity/index.ts";
 import { cutForFluid, type FeatureOperation, type FeatureSetup, handFeed } from "../route/index.ts";
 import { pickSetting } from "../shop/index.ts";
 import { note, type Phrase, precise, rule, say, stop, warn, words } from "../working/index.ts";
-import { coarseDial, type HeadOpened, headPhrase, onDial } from "./boring-ticks.ts";
-import {
-  boredFrom,
-  expectedBefore,
-  fitNotes,
-  leftOver,
-  mostRounds,
-  type States,
-  wallShifts,
-} from "./wall-fit.ts";
+import { coarseDial, dialGives, type HeadOpened, headOpened, headPhrase } from "./boring.ts";
+import { expectedBefore, fitNotes, leftOver, mostRounds, type States, wallShifts } from "./wall-fit.ts";
 import { lockTick, quillTick } from "./lock-ticks.ts";
 import { lostZeros, stales, type ZeroAxis } from "./lost-zeros.ts";
 import {
@@ -74,6 +66,7 @@ export function featureWork(
       phrase,
       done: (states.get(op.key)?.ticks.get(id) ?? -1) > after,
     });
+  const cutterOf = (op: FeatureOperation) => shop.cutters.find((c) => c.id === op.cutter);
   const shifts = wallShifts(setup, states);
   const movesOf = setupMoves(setup, locating, shifts);
   const lost = lostZeros(setup, states, movesOf);
@@ -117,7 +110,7 @@ export function featureWork(
       const fresh = spindle?.tool !== op.cutter;
       const turnsElse = spindle !== null && op.set !== null && spindle.rpm !== op.set.rpm;
       const asked: SpindleAsked = {
-        cutter: shop.cutters.find((c) => c.id === op.cutter),
+        cutter: cutterOf(op),
         machine,
         shop,
         set: op.set,
@@ -282,7 +275,7 @@ export function featureWork(
     const ticks = states.get(op.key)?.ticks;
     const since = lostSince(op);
     const firstIn = all.find((m) => m.kind !== "go");
-    const opened = headOf(op);
+    const opened = headOpened(op, setup, states);
     follow(op, all, "move", (move, i) => ({
       title: say`${op.title}, move ${move.number} of ${all.length}`,
       notes: [
@@ -312,14 +305,6 @@ export function featureWork(
       ].map((t) => ({ ...t, done: t.done || (ticks?.has(`move-${move.number}`) ?? false) })),
     }));
     stoodStill = false;
-  }
-
-  /** How the head is opened for a boring operation, by what was read before the last; null for any other. */
-  function headOf(op: FeatureOperation): HeadOpened | null {
-    if (op.opensFrom === null) return null;
-    const first = setup.operations.find((o) => o.feature === op.feature && o.opensFrom !== null) === op;
-    const to = op.measure && !op.measure.before ? op.measure.target : op.diameter;
-    return { from: boredFrom(op, setup, states), to, first };
   }
 
   /** When a zero of an operation was lost last, as a place in the sequence; 0 where none was. */
@@ -457,7 +442,10 @@ export function featureWork(
         minutes: handlingTimes.measure,
         done,
       });
-      const more = done && dialGives(op, left ?? 0) ? leftOver(op, measured, readings) : 0;
+      const more =
+        done && (op.opensFrom === null || dialGives(cutterOf(op), left ?? 0))
+          ? leftOver(op, measured, readings)
+          : 0;
       if (more <= 0 || round + 1 >= mostRounds) break;
       cutAgain = tidy(cutAgain + more);
       again(op, { all: cutAgain, now: more }, round + 1);
@@ -485,24 +473,16 @@ export function featureWork(
     }));
   }
 
-  /** Whether the dial of a boring head can be opened by so little; what is no head is set as near as it goes. */
-  function dialGives(op: FeatureOperation, by: Mm): boolean {
-    const cutter = op.opensFrom === null ? undefined : shop.cutters.find((c) => c.id === op.cutter);
-    const dial = cutter ? onDial(cutter, { from: 0, to: by }) : null;
-    return dial === null || dial.opens > 0;
-  }
-
   /** Bored once more, the head opened by what was read to be left. */
   function boredAgain(op: FeatureOperation, left: Mm, round: number) {
     const { target } = op.measure!;
     const head = { from: tidy(target - left), to: target, first: false };
-    const cutter = shop.cutters.find((c) => c.id === op.cutter);
     const all = movesOf.get(op.key) ?? [];
     const firstIn = all.find((m) => m.kind !== "go");
     follow(op, all, `again-${round}`, (stroke) => ({
       title: say`${op.title}, recut by what you measured, move ${stroke.number} of ${all.length}`,
       head: stroke === firstIn ? head : null,
-      ticks: stroke === firstIn ? [tickOf(op)(`head-${round}`, headPhrase(cutter, head))] : [],
+      ticks: stroke === firstIn ? [tickOf(op)(`head-${round}`, headPhrase(cutterOf(op), head))] : [],
     }));
   }
 }

@@ -20,4 +20,4 @@ export { aloud, heard } from "./aloud.ts";
 export * from "./kept-from.ts";
 export { handSteps } from "./handwork.ts";
 export * from "./together.ts";
-export { onDial } from "./boring-ticks.ts";
+export { onDial } from "./boring.ts";

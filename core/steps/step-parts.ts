@@ -1,4 +1,4 @@
-import type { HeadOpened } from "./boring-ticks.ts";
+import type { HeadOpened } from "./boring.ts";
 import { type Stroke, type Measured } from "../recipes/index.ts";
 import type { Settled } from "../locate/index.ts";
 import type { Mm } from "../quantity/index.ts";

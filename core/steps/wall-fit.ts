@@ -142,12 +142,3 @@ export function fitNotes(
     ),
   ];
 }
-
-/** What the head of a boring operation is opened from: the hole as it was read before, else as it was to be, mm. */
-export function boredFrom(operation: FeatureOperation, { operations }: FeatureSetup, states: States): Mm {
-  const { opensFrom, feature, measure } = operation;
-  const before = operations.find((o) => o.feature === feature && o.measure?.before && o.opensFrom !== null);
-  const isLast = measure !== null && !measure.before;
-  const read = before && isLast ? (states.get(before.key)?.readings.get("diameter") ?? []).flat() : [];
-  return read.length > 0 ? (Math.max(...read) + Math.min(...read)) / 2 : opensFrom!;
-}

@@ -1,5 +1,7 @@
 import { type Limits, type Mm, mm, tidy } from "../quantity/index.ts";
+import type { FeatureOperation, FeatureSetup } from "../route/index.ts";
 import type { Cutter } from "../shop/index.ts";
+import type { States } from "./wall-fit.ts";
 import { type Phrase, precise, rule, say, warn, type Warning } from "../working/index.ts";
 
 /** How a boring head is opened before a pass: from the hole as it is to the size it bores, diameters in mm. */
@@ -52,4 +54,27 @@ export function headPhrase(cutter: Cutter | undefined, opened: HeadOpened): Phra
   return rule(
     "M49.head",
   )`${start} by ${precise(mm(by), 3)} on the diameter, to ${precise(mm(opened.to), 3)}: ${turned}. Locked again`;
+}
+
+/** What the head of a boring operation is opened from: the hole as it was read before, else as it was to be, mm. */
+function boredFrom(operation: FeatureOperation, { operations }: FeatureSetup, states: States): Mm {
+  const { opensFrom, feature, measure } = operation;
+  const before = operations.find((o) => o.feature === feature && o.measure?.before && o.opensFrom !== null);
+  const isLast = measure !== null && !measure.before;
+  const read = before && isLast ? (states.get(before.key)?.readings.get("diameter") ?? []).flat() : [];
+  return read.length > 0 ? (Math.max(...read) + Math.min(...read)) / 2 : opensFrom!;
+}
+
+/** How the head is opened for a boring operation, the last time by what was read before; null for any other operation. */
+export function headOpened(op: FeatureOperation, setup: FeatureSetup, states: States): HeadOpened | null {
+  if (op.opensFrom === null) return null;
+  const first = setup.operations.find((o) => o.feature === op.feature && o.opensFrom !== null) === op;
+  const to = op.measure && !op.measure.before ? op.measure.target : op.diameter;
+  return { from: boredFrom(op, setup, states), to, first };
+}
+
+/** Whether the dial of a head can be opened by so little, mm on the diameter; without a dial it is set as near as it goes. */
+export function dialGives(cutter: Cutter | undefined, by: Mm): boolean {
+  const dial = cutter ? onDial(cutter, { from: 0, to: by }) : null;
+  return dial === null || dial.opens > 0;
 }

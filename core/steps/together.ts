@@ -48,7 +48,7 @@ export function partnerFor(
   const mine = new Set<AnyKey>(setup.operations.map(({ key }) => key));
   const before = setups
     .slice(0, setups.indexOf(setup))
-    .flatMap((s) => (s.stays ? [] : [s.operations.at(-1)!.key as AnyKey]));
+    .flatMap((s) => (s.stays ? [] : [s.operations.at(-1)!.key]));
   const gone = (p: number) =>
     counting.some(
       (r) =>
